@@ -1,0 +1,43 @@
+const swc = (extra = {}) => ({
+  '^.+\\.tsx?$': [
+    '@swc/jest',
+    {
+      sourceMaps: 'inline',
+      module: { type: 'es6' },
+      jsc: {
+        target: 'es2022',
+        parser: { syntax: 'typescript', tsx: true, decorators: true },
+        transform: {
+          legacyDecorator: true,
+          decoratorMetadata: true,
+          react: { runtime: 'automatic' },
+          ...extra,
+        },
+      },
+    },
+  ],
+});
+
+const project = (displayName, roots, extra = {}) => ({
+  displayName,
+  roots: roots.map((root) => `<rootDir>/${root}`),
+  testMatch: ['**/*.test.ts', '**/*.test.tsx'],
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: swc(),
+  testEnvironmentOptions: { customExportConditions: ['source', 'node', 'node-addons'] },
+  ...extra,
+});
+
+/** Unit tests by package; real-browser tests and pictures are projects of their own. */
+export default {
+  projects: [
+    project('core', ['packages/core/src']),
+    project('cli', ['packages/cli/src']),
+    project('server', ['apps/server/src']),
+    project('web', ['apps/web/src'], {
+      moduleNameMapper: { '\\.css$': '<rootDir>/apps/web/src/testing/no-style.ts' },
+    }),
+    project('e2e', ['e2e'], { testMatch: ['**/*.e2e.ts'], testTimeout: 60000 }),
+    project('screenshots', ['e2e'], { testMatch: ['**/*.pictures.ts'], testTimeout: 60000 }),
+  ],
+};

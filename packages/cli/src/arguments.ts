@@ -1,0 +1,66 @@
+import {
+  failureText,
+  readProblem,
+  refusalText,
+  registry,
+  resolveSchool,
+  schoolFailureText,
+  type Method,
+  type Problem,
+  type School,
+  type SlipRequest,
+} from '@levee/core';
+import { UsageError } from './usage-error.ts';
+
+export function problemArgument(text: string): Problem {
+  const read = readProblem(text);
+  if (!read.ok) throw new UsageError(failureText(read.reason));
+  return read.problem;
+}
+
+/** The method with this id, when it accepts the problem. */
+export function methodArgument(id: string, problem: Problem): Method {
+  const method = registry.find(id);
+  if (!method) {
+    const known = registry.methods.map((candidate) => candidate.id).join(', ');
+    throw new UsageError(`There is no method "${id}"; the methods are: ${known}.`);
+  }
+  const acceptance = method.accepts(problem);
+  if (!acceptance.ok) throw new UsageError(`${method.id}: ${refusalText(acceptance.reason)}`);
+  return method;
+}
+
+/** `carries=above` pairs, each for a school of the method. */
+export function schoolArgument(method: Method, pairs: readonly string[]): School {
+  const entries = pairs.map((pair) => {
+    const match = /^([a-z-]+)=([a-z-]+)$/.exec(pair);
+    if (!match) throw new UsageError(`"${pair}" is not a school; write it as school=option.`);
+    return [match[1]!, match[2]!] as const;
+  });
+  const resolved = resolveSchool(method, Object.fromEntries(entries));
+  if (!resolved.ok) throw new UsageError(schoolFailureText(resolved.reason));
+  return resolved.school;
+}
+
+/** `forget-carry@2`: the second chance at that slip; without a number, the first. */
+export function slipArgument(method: Method, text: string): SlipRequest {
+  const [slip = '', count = '1', ...rest] = text.split('@');
+  if (rest.length > 0 || !/^[1-9]\d{0,5}$/.test(count)) {
+    throw new UsageError(
+      `"${text}" is not a slip; write it as slip@occurrence, such as ${method.slips[0]?.id}@1.`,
+    );
+  }
+  if (!method.slips.some((known) => known.id === slip)) {
+    const known = method.slips.map((candidate) => candidate.id).join(', ');
+    throw new UsageError(`There is no slip "${slip}" in ${method.id}; its slips are: ${known}.`);
+  }
+  return { slip, occurrence: Number(count) };
+}
+
+export function oneOf<T extends string>(value: string, known: readonly T[], what: string): T {
+  const found = known.find((candidate) => candidate === value);
+  if (found === undefined) {
+    throw new UsageError(`There is no ${what} "${value}"; choose one of: ${known.join(', ')}.`);
+  }
+  return found;
+}

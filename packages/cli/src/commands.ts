@@ -1,0 +1,139 @@
+import {
+  agreement,
+  agreementLatex,
+  agreementMarkdown,
+  compare,
+  comparisonReport,
+  hasOpportunity,
+  refusalText,
+  registry,
+  sheetSvg,
+  sheetText,
+  traceDocument,
+  traceMarkdown,
+} from '@levee/core';
+import {
+  methodArgument,
+  oneOf,
+  problemArgument,
+  schoolArgument,
+  slipArgument,
+} from './arguments.ts';
+import { UsageError } from './usage-error.ts';
+
+export interface MethodsOptions {
+  readonly problem?: string;
+  readonly format: string;
+}
+
+/** Every method with its names and schools; with a problem, whether it accepts it. */
+export function methodsCommand({ problem: text, format }: MethodsOptions): string {
+  oneOf(format, ['json'], 'format');
+  const problem = text === undefined ? null : problemArgument(text);
+  const methods = registry.methods.map((method) => {
+    const { id, family, name, alsoCalled, summary, direction, freeOrder, schools, slips } = method;
+    const acceptance = problem ? method.accepts(problem) : null;
+    return {
+      id,
+      family,
+      name,
+      alsoCalled,
+      summary,
+      direction,
+      freeOrder,
+      schools,
+      slips,
+      ...(acceptance ? { accepted: acceptance.ok } : {}),
+      ...(acceptance && !acceptance.ok
+        ? { reason: { ...acceptance.reason, text: refusalText(acceptance.reason) } }
+        : {}),
+    };
+  });
+  return json({ format: 'levee-methods', version: 1, methods });
+}
+
+export interface TraceCommandOptions {
+  readonly method: string;
+  readonly school: readonly string[];
+  readonly slip: readonly string[];
+  readonly order?: string;
+  readonly format: string;
+}
+
+/** One method's work on a problem. */
+export function traceCommand(text: string, options: TraceCommandOptions): string {
+  const format = oneOf(options.format, ['json', 'markdown', 'svg', 'text'], 'format');
+  const problem = problemArgument(text);
+  const method = methodArgument(options.method, problem);
+  const school = schoolArgument(method, options.school);
+  const slips = options.slip.map((slip) => slipArgument(method, slip));
+  const order = orderArgument(options.order);
+  if (order && !method.freeOrder) {
+    throw new UsageError(`The order of ${method.id} is not free; leave out --order.`);
+  }
+  const request = { school, ...(order ? { order } : {}) };
+  const clean = method.trace(problem, request);
+  const absent = order?.find((id) => !clean.start.some((entry) => entry.id === `o${id}`));
+  if (absent !== undefined) throw new UsageError(`There is no term "${absent}" to order here.`);
+  const missing = slips.find((slip) => !hasOpportunity(clean.opportunities, slip));
+  if (missing) {
+    const chances = clean.opportunities.filter((o) => o.slip === missing.slip).length;
+    throw new UsageError(
+      `This work has ${chances} ${chances === 1 ? 'chance' : 'chances'} for ${missing.slip}; there is no number ${missing.occurrence}.`,
+    );
+  }
+  const trace = slips.length > 0 ? method.trace(problem, { ...request, slips }) : clean;
+  switch (format) {
+    case 'json':
+      return json(traceDocument(method, trace));
+    case 'markdown':
+      return traceMarkdown(method, trace);
+    case 'svg':
+      return sheetSvg(method.sheet(trace), trace, { title: `${method.name}, ${text}` });
+    case 'text':
+      return `${sheetText(method.sheet(trace), trace)}\n`;
+  }
+}
+
+function orderArgument(order: string | undefined): readonly string[] | null {
+  return order === undefined ? null : order.split(',').map((id) => id.trim());
+}
+
+export interface CompareOptions {
+  readonly methods: string;
+  readonly school: readonly string[];
+  readonly format: string;
+}
+
+/** Several methods on one problem: same amounts, alignment, agreement and cost. */
+export function compareCommand(text: string, options: CompareOptions): string {
+  const format = oneOf(options.format, ['json', 'markdown', 'latex'], 'format');
+  const problem = problemArgument(text);
+  const ids = options.methods.split(',').map((id) => id.trim());
+  const choices = ids.map((id) => {
+    const method = methodArgument(id, problem);
+    const own = options.school.filter((pair) => pair.startsWith(`${id}:`));
+    return {
+      method,
+      school: schoolArgument(
+        method,
+        own.map((pair) => pair.slice(id.length + 1)),
+      ),
+    };
+  });
+  const stray = options.school.find((pair) => !ids.includes(pair.split(':')[0] ?? ''));
+  if (stray !== undefined) {
+    throw new UsageError(`"${stray}" names no compared method; write it as method:school=option.`);
+  }
+  const comparison = compare(problem, choices);
+  if (format === 'json') return json(comparisonReport(comparison));
+  const names = { method: (id: string) => registry.get(id).name, times: '×' as const };
+  const certificate = agreement(comparison);
+  return format === 'latex'
+    ? agreementLatex(certificate, names)
+    : agreementMarkdown(certificate, names);
+}
+
+function json(document: unknown): string {
+  return `${JSON.stringify(document)}\n`;
+}

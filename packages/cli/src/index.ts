@@ -1,0 +1,1 @@
+export { runCommandLine, type Outcome } from './program.ts';

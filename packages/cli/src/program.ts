@@ -1,0 +1,92 @@
+import { Command, CommanderError } from 'commander';
+import { compareCommand, methodsCommand, traceCommand } from './commands.ts';
+import { UsageError } from './usage-error.ts';
+
+export interface Outcome {
+  readonly exitCode: 0 | 2;
+  readonly output: string;
+  /** One line, without its line break; empty when all went well. */
+  readonly error: string;
+}
+
+/** Runs the command line on its arguments, the program's own name left out. Writes nothing itself. */
+export function runCommandLine(args: readonly string[]): Outcome {
+  let output = '';
+  let complaint = '';
+  const program = commandTree(
+    (text) => (output += text),
+    (text) => (complaint += text),
+  );
+  try {
+    program.parse(problemLast(args), { from: 'user' });
+    return { exitCode: 0, output, error: '' };
+  } catch (error) {
+    if (error instanceof CommanderError && error.exitCode === 0)
+      return { exitCode: 0, output, error: '' };
+    if (error instanceof CommanderError) return refused(complaint || error.message);
+    if (error instanceof UsageError) return refused(error.message);
+    throw error;
+  }
+}
+
+/** A problem may begin with a minus: it is moved behind `--` so that it is not read as an option. */
+function problemLast(args: readonly string[]): string[] {
+  const [command, problem, ...rest] = args;
+  if (command !== 'trace' && command !== 'compare') return [...args];
+  if (!problem?.startsWith('-') || /^--?[a-z]/.test(problem)) return [...args];
+  return [command, ...rest, '--', problem];
+}
+
+function refused(message: string): Outcome {
+  const line = message
+    .replace(/^error: /, '')
+    .replace(/\s+/g, ' ')
+    .trim();
+  return { exitCode: 2, output: '', error: `levee: ${line}` };
+}
+
+function commandTree(write: (text: string) => void, complain: (text: string) => void): Command {
+  const program = new Command('levee');
+  program
+    .description('Works a computation by several methods, each with its exact account.')
+    .exitOverride()
+    .configureOutput({ writeOut: write, writeErr: complain });
+
+  program
+    .command('methods')
+    .description('list the methods, their names, schools and slips')
+    .option('--problem <text>', 'say also which methods accept this problem')
+    .option('--format <format>', 'json', 'json')
+    .action((options) => write(methodsCommand(options)));
+
+  program
+    .command('trace')
+    .description('work a problem by one method')
+    .argument('<problem>', 'such as "46 * 58"')
+    .requiredOption('--method <id>', 'a method id')
+    .option(
+      '--school <school=option>',
+      'choose an option of a school; may be repeated',
+      collect,
+      [],
+    )
+    .option('--slip <slip@n>', 'make the nth chance of a slip happen; may be repeated', collect, [])
+    .option('--order <terms>', 'term ids to deal with first, joined by commas')
+    .option('--format <format>', 'json, markdown, svg or text', 'json')
+    .action((problem, options) => write(traceCommand(problem, options)));
+
+  program
+    .command('compare')
+    .description('work a problem by several methods and show why they agree')
+    .argument('<problem>', 'such as "46 * 58"')
+    .requiredOption('--methods <ids>', 'method ids joined by commas')
+    .option('--school <method:school=option>', 'choose an option; may be repeated', collect, [])
+    .option('--format <format>', 'json, markdown or latex', 'json')
+    .action((problem, options) => write(compareCommand(problem, options)));
+
+  return program;
+}
+
+function collect(value: string, all: readonly string[]): readonly string[] {
+  return [...all, value];
+}

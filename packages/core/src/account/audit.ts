@@ -1,0 +1,42 @@
+import type { Trace } from './account.ts';
+
+/** What is wrong with a trace: where, and in words for a developer. */
+export interface AuditFault {
+  readonly step: number;
+  readonly fault: string;
+}
+
+/**
+ * Replays a whole trace from its opening account and reports every broken promise: entries taken
+ * twice or never opened, a balance that is not the sum of the live entries, amounts left at the end
+ * that are no part of the answer. Shares no code with the Scribe; worths are added as plain integers.
+ */
+export function audit(trace: Trace): readonly AuditFault[] {
+  const faults: AuditFault[] = [];
+  const live = new Map<string, bigint>(trace.start.map((e) => [e.id, e.worth.numerator]));
+  const seen = new Set<string>(live.keys());
+  let sum = [...live.values()].reduce((total, worth) => total + worth, 0n);
+  if (sum !== trace.total.numerator)
+    faults.push({ step: 0, fault: `the account opens with ${sum}` });
+  for (const { number: step, takes, gives, balance } of trace.steps) {
+    for (const id of takes) {
+      const worth = live.get(id);
+      if (worth === undefined) faults.push({ step, fault: `${id} is taken but not live` });
+      sum -= worth ?? 0n;
+      live.delete(id);
+    }
+    for (const mark of gives) {
+      if (seen.has(mark.id)) faults.push({ step, fault: `${mark.id} is given twice` });
+      seen.add(mark.id);
+      live.set(mark.id, mark.worth.numerator);
+      sum += mark.worth.numerator;
+    }
+    if (sum !== balance.numerator) faults.push({ step, fault: `balance ${balance}, live ${sum}` });
+  }
+  const answer = new Set<string>(trace.groups.at(-1)?.marks);
+  for (const [id, worth] of live) {
+    if (worth !== 0n && !answer.has(id))
+      faults.push({ step: trace.steps.length, fault: `${id} is left over` });
+  }
+  return faults;
+}

@@ -1,0 +1,20 @@
+import { Exact } from '../exact/exact.ts';
+import { digitWorth, figure, type Numeral } from '../exact/numeral.ts';
+
+/** One piece of an operand: 40 of 46. Parts are listed smallest first and add up to the operand. */
+export interface Part {
+  readonly worth: Exact;
+  /** As written in the operand's base. */
+  readonly text: string;
+  /** The place of the part when it is one digit of the operand. */
+  readonly place: number | undefined;
+}
+
+/** The operand cut at its places, zeros included: 406 is 6, 0 tens and 400. */
+export function placeCut(operand: Numeral): readonly Part[] {
+  return operand.digits.map((digit, place) => ({
+    worth: digitWorth(operand, place),
+    text: digit === 0 ? '0' : figure(digit) + '0'.repeat(place),
+    place,
+  }));
+}

@@ -1,0 +1,144 @@
+import type { Law } from '../account/account.ts';
+import { Exact } from '../exact/exact.ts';
+import { wholeText } from '../exact/numeral.ts';
+import type { Agreement, Expression, Move } from './agreement.ts';
+
+/** Each law in a few words, for people. */
+export const LAW_NAMES: Record<Law, string> = {
+  'place-value': 'place value: ten of one place is one of the next',
+  distribute: 'distributive law',
+  reorder: 'order and brackets of a sum are free',
+  evaluate: 'working out',
+  'same-change': 'the same change to both',
+  'scale-both': 'the same scaling of both',
+  inverse: 'inverse operation',
+  sign: 'rule of signs',
+  square: 'square of a sum',
+  'like-terms': 'like terms gathered',
+  'pair-factors': 'equal factors in pairs',
+};
+
+/** Shorter names, for narrow screens. */
+export const LAW_LABELS: Record<Law, string> = {
+  'place-value': 'place value',
+  distribute: 'distribute',
+  reorder: 'reorder',
+  evaluate: 'work out',
+  'same-change': 'same change',
+  'scale-both': 'scale both',
+  inverse: 'inverse',
+  sign: 'signs',
+  square: 'square of a sum',
+  'like-terms': 'like terms',
+  'pair-factors': 'pair factors',
+};
+
+export interface ExportNames {
+  /** The name of a method id. */
+  readonly method: (id: string) => string;
+  readonly times: '×' | '·';
+}
+
+/** What is needed to write an expression: the terms' own texts and the base of the figures. */
+export interface Notation {
+  readonly terms: ReadonlyMap<string, string>;
+  readonly base: number;
+}
+
+export function notationOf({ terms, base }: Agreement): Notation {
+  return { terms: new Map(terms.map((term) => [term.id, term.text])), base };
+}
+
+/** An amount of a certificate in the figures of the problem's base. */
+export function amountText(worth: string, base: number): string {
+  const amount = Exact.parse(worth);
+  return amount.isWhole ? wholeText(amount, base) : worth;
+}
+
+/** The expression as one line of text, inner sums in brackets. */
+export function expressionLine(expression: Expression, notation: Notation, times = '×'): string {
+  return render(expression, notation, (text) => text.replaceAll('×', ` ${times} `), true);
+}
+
+function render(
+  expression: Expression,
+  notation: Notation,
+  product: (text: string) => string,
+  outer: boolean,
+): string {
+  if (expression.kind === 'product') {
+    return product(notation.terms.get(expression.term) ?? expression.term);
+  }
+  if (expression.kind === 'amount') return amountText(expression.worth, notation.base);
+  const parts = expression.parts.map((part) => render(part, notation, product, false));
+  const inner = parts.join(' + ');
+  return outer ? inner : `(${inner})`;
+}
+
+/** The agreement as a Markdown document: a section a method, a table row a move. */
+export function agreementMarkdown(agreement: Agreement, { method, times }: ExportNames): string {
+  const notation = notationOf(agreement);
+  const sections = agreement.methods.map(({ method: id, moves }) =>
+    [
+      `## ${method(id)}`,
+      '',
+      '| | line | law |',
+      '|---|---|---|',
+      ...moves.map(
+        ({ expression, law }) =>
+          `| = | ${expressionLine(expression, notation, times)} | ${LAW_NAMES[law]} |`,
+      ),
+    ].join('\n'),
+  );
+  const problem = agreement.problem.replaceAll('×', times);
+  return [
+    `# Why the methods agree: ${problem} = ${amountText(agreement.value, agreement.base)}`,
+    ...sections,
+    closing(agreement),
+    '',
+  ].join('\n\n');
+}
+
+function closing({ terms, operands, base }: Agreement): string {
+  const cut = operands.map(({ parts }) => `(${expanded(parts, base).join(' + ')})`).join('');
+  const count = terms.length === 1 ? 'the one term' : `the same ${terms.length} terms`;
+  return `Every method deals with ${count} of ${cut}; only brackets and order differ.`;
+}
+
+/** An operand's parts as they are written: largest first, without zeros. */
+function expanded(parts: readonly string[], base: number): readonly string[] {
+  const shown = parts
+    .filter((part) => part !== '0')
+    .map((part) => amountText(part, base))
+    .reverse();
+  return shown.length > 0 ? shown : ['0'];
+}
+
+/** The moves of one method as LaTeX: an aligned display that needs amsmath. */
+export function movesLatex(
+  problem: string,
+  moves: readonly Move[],
+  notation: Notation,
+  times: '×' | '·',
+): string {
+  const sign = times === '×' ? '\\times' : '\\cdot';
+  const tex = (text: string) =>
+    text.replaceAll(/\s*[×·]\s*/g, ` ${sign} `).replaceAll(/_(\d+)/g, '_{$1}');
+  const lines = moves.map(
+    ({ expression, law }) =>
+      `  &= ${render(expression, notation, tex, true)} && \\text{${LAW_NAMES[law]}}`,
+  );
+  const [first = '', ...rest] = lines;
+  const opening = `  ${tex(problem)} ${first.trim()}`;
+  return ['\\begin{aligned}', [opening, ...rest].join(' \\\\\n'), '\\end{aligned}'].join('\n');
+}
+
+/** The agreement as a LaTeX fragment: a display a method. */
+export function agreementLatex(agreement: Agreement, { method, times }: ExportNames): string {
+  const notation = notationOf(agreement);
+  const sections = agreement.methods.map(
+    ({ method: id, moves }) =>
+      `\\paragraph{${method(id)}}\n\\[\n${movesLatex(agreement.problem, moves, notation, times)}\n\\]`,
+  );
+  return ['% needs \\usepackage{amsmath}', ...sections, closing(agreement), ''].join('\n\n');
+}

@@ -1,0 +1,103 @@
+import type { Trace } from '../account/account.ts';
+import type { Part } from '../account/cut.ts';
+import { TermSet, TermSpace } from '../account/terms.ts';
+import { Exact } from '../exact/exact.ts';
+import { wholeText } from '../exact/numeral.ts';
+
+/** Turns the terms of one trace into the common terms of a comparison. */
+export type Translate = (terms: TermSet) => TermSet;
+
+export interface CommonTerms {
+  readonly space: TermSpace;
+  /** One for each trace, in order. */
+  readonly translate: readonly Translate[];
+}
+
+/**
+ * The common refinement of the cuts that several traces make of the same operands: each operand is
+ * a length cut wherever any method cuts it. Traces that cut alike keep their own terms.
+ */
+export function commonTerms(traces: readonly Trace[]): CommonTerms {
+  const [first] = traces;
+  if (!first) throw new RangeError('commonTerms: no trace given');
+  if (traces.every((trace) => sameCuts(trace.space, first.space))) {
+    return { space: first.space, translate: traces.map(() => (terms) => terms) };
+  }
+  const refined = first.space.cuts.map((_, operand) =>
+    refine(
+      traces.map((trace) => trace.space.cuts[operand]!),
+      first.problem.base,
+    ),
+  );
+  const space = new TermSpace(refined.map((operand) => operand.parts));
+  const translate = traces.map((trace, t) => {
+    const members = refined.map((operand) => operand.members[t]!);
+    return (terms: TermSet) => translated(trace.space, space, members, terms);
+  });
+  return { space, translate };
+}
+
+function sameCuts(a: TermSpace, b: TermSpace): boolean {
+  return a.cuts.every((parts, operand) => {
+    const others = b.cuts[operand]!;
+    return (
+      parts.length === others.length && parts.every((p, k) => p.worth.equals(others[k]!.worth))
+    );
+  });
+}
+
+interface Refined {
+  readonly parts: readonly Part[];
+  /** For each cut and each of its parts, the common parts it is made of. */
+  readonly members: readonly (readonly (readonly number[])[])[];
+}
+
+/** Lays every cut along the same length and cuts at all their boundaries. */
+function refine(cuts: readonly (readonly Part[])[], base: number): Refined {
+  const edges = cuts.map(boundaries);
+  const all = sortedEdges(edges.flat());
+  const parts = all.slice(1).map((edge, k): Part => {
+    const worth = edge.minus(all[k]!);
+    const text = worth.isWhole ? wholeText(worth, base) : worth.toString();
+    return { worth, text, place: undefined };
+  });
+  const position = new Map(all.map((edge, k) => [edge.toString(), k]));
+  const members = edges.map((own) =>
+    own.slice(1).map((edge, k) => {
+      const from = position.get(own[k]!.toString())!;
+      const to = position.get(edge.toString())!;
+      return Array.from({ length: to - from }, (_, i) => from + i);
+    }),
+  );
+  return { parts, members };
+}
+
+function boundaries(parts: readonly Part[]): Exact[] {
+  return parts.reduce<Exact[]>(
+    (edges, part) => [...edges, edges.at(-1)!.plus(part.worth)],
+    [Exact.ZERO],
+  );
+}
+
+function sortedEdges(edges: readonly Exact[]): readonly Exact[] {
+  const unique = new Map(edges.map((edge) => [edge.toString(), edge]));
+  return [...unique.values()].sort((a, b) => a.compare(b));
+}
+
+function translated(
+  from: TermSpace,
+  to: TermSpace,
+  members: readonly (readonly (readonly number[])[])[],
+  terms: TermSet,
+): TermSet {
+  const indices = [...terms.indices()].flatMap((index) => {
+    const choices = from.parts(index).map((part, operand) => members[operand]![part]!);
+    return choices
+      .reduceRight<number[][]>(
+        (rest, list) => rest.flatMap((tail) => list.map((k) => [k, ...tail])),
+        [[]],
+      )
+      .map((parts) => to.index(parts));
+  });
+  return TermSet.from(to, indices);
+}

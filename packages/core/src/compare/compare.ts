@@ -1,0 +1,66 @@
+import type { EntryId, Group, School, Trace } from '../account/account.ts';
+import { TermSet, type TermSpace } from '../account/terms.ts';
+import type { Method } from '../methods/method.ts';
+import type { Problem } from '../problem/problem.ts';
+import { commonTerms } from './common-terms.ts';
+import { stopsOf } from './stops.ts';
+
+export interface Choice {
+  readonly method: Method;
+  readonly school?: School;
+  /** Term ids to deal with first, for methods of free order. */
+  readonly order?: readonly string[];
+}
+
+/** A group of a trace in the common terms of its comparison. */
+export interface Amount {
+  readonly group: Group;
+  readonly terms: TermSet;
+  /** Whether the group is worth exactly what its terms are worth together. */
+  readonly exact: boolean;
+}
+
+/** One method's part in a comparison. */
+export interface Lane {
+  readonly method: Method;
+  readonly trace: Trace;
+  /** The trace's groups, in the common terms. */
+  readonly amounts: readonly Amount[];
+  /** The common terms of every entry and given of the trace. */
+  readonly termsOf: (id: EntryId) => TermSet;
+}
+
+/** Several methods on one problem. */
+export interface Comparison {
+  readonly problem: Problem;
+  readonly space: TermSpace;
+  readonly lanes: readonly Lane[];
+  /** Step numbers, one a lane, at which all lanes have dealt with the same terms. */
+  readonly stops: readonly (readonly number[])[];
+}
+
+/** Works a problem by several methods. RangeError when a method does not accept it. */
+export function compare(problem: Problem, choices: readonly Choice[]): Comparison {
+  const traces = choices.map(({ method, school, order }) =>
+    method.trace(problem, { ...(school ? { school } : {}), ...(order ? { order } : {}) }),
+  );
+  const { space, translate } = commonTerms(traces);
+  const lanes = traces.map((trace, k): Lane => {
+    const amounts = trace.groups.map((group): Amount => {
+      const terms = translate[k]!(group.terms);
+      return { group, terms, exact: group.worth.equals(terms.worth()) };
+    });
+    const entries = new Map<EntryId, TermSet>();
+    for (const entry of allEntries(trace)) entries.set(entry.id, entry.terms);
+    const termsOf = (id: EntryId) => {
+      const terms = entries.get(id);
+      return terms ? translate[k]!(terms) : TermSet.empty(space);
+    };
+    return { method: choices[k]!.method, trace, amounts, termsOf };
+  });
+  return { problem, space, lanes, stops: stopsOf(lanes) };
+}
+
+function allEntries(trace: Trace) {
+  return [...trace.givens, ...trace.start, ...trace.steps.flatMap((step) => step.gives)];
+}

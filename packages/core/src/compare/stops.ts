@@ -1,0 +1,115 @@
+import type { Step } from '../account/account.ts';
+import type { Lane } from './compare.ts';
+
+/**
+ * Where methods that go by amount wait for each other. First every point at which the lanes have
+ * dealt with the same set of terms; then, for lanes that write the answer place by place, every
+ * place that all of those have written; then the end. Linear in the steps of all lanes together.
+ */
+export function stopsOf(lanes: readonly Lane[]): readonly (readonly number[])[] {
+  const start = lanes.map(() => 0);
+  const during = dealtStops(lanes);
+  const after = answerStops(lanes, during.at(-1) ?? start);
+  const end = lanes.map((lane) => lane.trace.steps.length);
+  return withoutRepeats([start, ...during, ...after, end]);
+}
+
+interface Dealing {
+  /** For each common term, the step that deals with it. */
+  readonly stepOf: ReadonlyMap<number, number>;
+  /** How many terms are dealt with once a step is done; index 0 is before the first step. */
+  readonly count: readonly number[];
+}
+
+function dealing(lane: Lane): Dealing {
+  const stepOf = new Map<number, number>();
+  const count = [0];
+  const owed = new Set(lane.trace.start.map((entry) => entry.id));
+  for (const step of lane.trace.steps) {
+    for (const id of step.takes) {
+      if (!owed.has(id)) continue;
+      for (const index of lane.termsOf(id).indices()) stepOf.set(index, step.number);
+    }
+    count.push(stepOf.size);
+  }
+  return { stepOf, count };
+}
+
+function dealtStops(lanes: readonly Lane[]): number[][] {
+  const dealings = lanes.map(dealing);
+  const inOrder = [...dealings[0]!.stepOf.keys()];
+  const reached = lanes.map(() => 0);
+  const stops: number[][] = [];
+  inOrder.forEach((index, done) => {
+    dealings.forEach(({ stepOf }, k) => {
+      reached[k] = Math.max(reached[k]!, stepOf.get(index) ?? 0);
+    });
+    const together = dealings.every(({ count }, k) => count[reached[k]!] === done + 1);
+    if (!together) return;
+    stops.push(reached.map((step, k) => extended(lanes[k]!, dealings[k]!, step)));
+  });
+  return stops;
+}
+
+/** Goes on through steps that deal with nothing new and do not already open the next phase. */
+function extended(lane: Lane, { count }: Dealing, step: number): number {
+  const { steps } = lane.trace;
+  const dealt = count[step];
+  let next = step;
+  while (next < steps.length && count[next + 1] === dealt) next++;
+  if (next === steps.length) return step;
+  let last = step;
+  while (last < next && steps[last]!.phase !== steps[next]!.phase) last++;
+  return last;
+}
+
+/** The places of the answer that a step writes. */
+function answerPlaces(step: Step): readonly number[] {
+  return step.gives.flatMap((mark) =>
+    mark.role === 'answer' && mark.place !== undefined ? [mark.place] : [],
+  );
+}
+
+function answerStops(lanes: readonly Lane[], from: readonly number[]): number[][] {
+  const written = lanes.map((lane, k) => {
+    const byPlace = new Map<number, number>();
+    for (const step of lane.trace.steps.slice(from[k])) {
+      for (const place of answerPlaces(step)) byPlace.set(place, step.number);
+    }
+    return byPlace;
+  });
+  const byPlace = written.filter((places) => places.size > 1);
+  if (byPlace.length < 2) return [];
+  const places = [...new Set(byPlace.flatMap((map) => [...map.keys()]))].sort((a, b) => a - b);
+  const at = [...from];
+  return places.map((place) => {
+    written.forEach(
+      (map, k) => (at[k] = Math.max(at[k]!, map.size > 1 ? (map.get(place) ?? 0) : 0)),
+    );
+    return [...at];
+  });
+}
+
+function withoutRepeats(stops: readonly (readonly number[])[]): readonly (readonly number[])[] {
+  return stops.filter((stop, i) => i === 0 || stop.some((step, k) => step !== stops[i - 1]![k]));
+}
+
+/** The stop just after the given steps: the first that is ahead in every lane that is not there yet. */
+export function nextStop(
+  stops: readonly (readonly number[])[],
+  at: readonly number[],
+): readonly number[] {
+  return stops.find((stop) => stop.some((step, k) => step > at[k]!)) ?? at;
+}
+
+/** The stop just before the given steps. */
+export function previousStop(
+  stops: readonly (readonly number[])[],
+  at: readonly number[],
+): readonly number[] {
+  return (
+    stops.findLast(
+      (stop) => stop.some((step, k) => step < at[k]!) && stop.every((step, k) => step <= at[k]!),
+    ) ?? stops[0]!
+  );
+}

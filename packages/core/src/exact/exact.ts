@@ -1,0 +1,224 @@
+import {
+  addRational,
+  multiplyRational,
+  rational,
+  rationalText,
+  type Rational,
+} from './rational.ts';
+
+/** Letters with their exponents, in alphabetical order: `x^2y` is [['x', 2], ['y', 1]]. */
+type Monomial = readonly (readonly [letter: string, exponent: number])[];
+
+interface PolynomialTerm {
+  readonly monomial: Monomial;
+  readonly coefficient: Rational;
+}
+
+const NO_TERMS: readonly PolynomialTerm[] = [];
+
+/**
+ * An exact amount: a sparse polynomial in any number of letters with rational coefficients. Whole
+ * numbers, decimals and fractions are its constants. Values never change; equal values have equal
+ * texts. The constant part is kept apart so that arithmetic on plain numbers stays cheap.
+ */
+export class Exact {
+  static readonly ZERO = new Exact(0n, 1n, NO_TERMS);
+  static readonly ONE = new Exact(1n, 1n, NO_TERMS);
+
+  private constructor(
+    readonly numerator: bigint,
+    readonly denominator: bigint,
+    private readonly lettered: readonly PolynomialTerm[],
+  ) {}
+
+  /** A whole number, or a fraction in lowest terms. Throws RangeError on a zero denominator. */
+  static of(numerator: bigint | number, denominator: bigint | number = 1n): Exact {
+    const top = typeof numerator === 'bigint' ? numerator : BigInt(numerator);
+    if (denominator === 1n) return new Exact(top, 1n, NO_TERMS);
+    const { numerator: n, denominator: d } = rational(top, BigInt(denominator));
+    return new Exact(n, d, NO_TERMS);
+  }
+
+  /** A single letter, `x`. Throws RangeError on anything that is not one lower-case letter. */
+  static letter(name: string): Exact {
+    if (!/^[a-z]$/.test(name)) throw new RangeError(`Exact.letter: "${name}" is not one letter`);
+    return new Exact(0n, 1n, [{ monomial: [[name, 1]], coefficient: rational(1n) }]);
+  }
+
+  /** Reads what {@link toString} writes: `40`, `-18`, `3/4`, `2x^2+6x`, `3/4xy`. */
+  static parse(text: string): Exact {
+    const pieces = text.replace(/(?!^)-/g, '+-').split('+');
+    return Exact.sum(pieces.map(parseMonomial));
+  }
+
+  static sum(values: Iterable<Exact>): Exact {
+    let total = Exact.ZERO;
+    for (const value of values) total = total.plus(value);
+    return total;
+  }
+
+  get isZero(): boolean {
+    return this.numerator === 0n && this.lettered.length === 0;
+  }
+
+  get isConstant(): boolean {
+    return this.lettered.length === 0;
+  }
+
+  get isWhole(): boolean {
+    return this.denominator === 1n && this.isConstant;
+  }
+
+  plus(other: Exact): Exact {
+    const lettered = addTerms(this.lettered, other.lettered);
+    if (this.denominator === 1n && other.denominator === 1n) {
+      return new Exact(this.numerator + other.numerator, 1n, lettered);
+    }
+    const constant = addRational(this, other);
+    return new Exact(constant.numerator, constant.denominator, lettered);
+  }
+
+  negate(): Exact {
+    const lettered = this.lettered.map(({ monomial, coefficient }) => ({
+      monomial,
+      coefficient: multiplyRational(coefficient, MINUS_ONE),
+    }));
+    return new Exact(-this.numerator, this.denominator, lettered);
+  }
+
+  minus(other: Exact): Exact {
+    if (this.isWhole && other.isWhole) return Exact.of(this.numerator - other.numerator);
+    return this.plus(other.negate());
+  }
+
+  times(other: Exact): Exact {
+    if (this.isWhole && other.isWhole) {
+      return new Exact(this.numerator * other.numerator, 1n, NO_TERMS);
+    }
+    const products = this.allTerms().flatMap((a) =>
+      other.allTerms().map((b) => ({
+        monomial: multiplyMonomials(a.monomial, b.monomial),
+        coefficient: multiplyRational(a.coefficient, b.coefficient),
+      })),
+    );
+    return Exact.fromTerms(products);
+  }
+
+  /** Division by a constant. Throws RangeError on zero or on a divisor with letters. */
+  dividedBy(divisor: Exact): Exact {
+    if (!divisor.isConstant || divisor.isZero) {
+      throw new RangeError(`Exact.dividedBy: cannot divide by ${divisor}`);
+    }
+    return this.times(Exact.of(divisor.denominator, divisor.numerator));
+  }
+
+  equals(other: Exact): boolean {
+    if (this === other) return true;
+    if (this.numerator !== other.numerator || this.denominator !== other.denominator) return false;
+    return this.isConstant && other.isConstant ? true : this.toString() === other.toString();
+  }
+
+  /** -1, 0 or 1 as this constant is below, at or above the other. RangeError if there are letters. */
+  compare(other: Exact): -1 | 0 | 1 {
+    if (!this.isConstant || !other.isConstant) {
+      throw new RangeError(`Exact.compare: ${this} and ${other} have no order`);
+    }
+    const left = this.numerator * other.denominator;
+    const right = other.numerator * this.denominator;
+    return left < right ? -1 : left > right ? 1 : 0;
+  }
+
+  /** Highest degree first, then the constant; every amount has exactly one such text. */
+  toString(): string {
+    if (this.lettered.length === 0) return rationalText(this);
+    const pieces = this.lettered.map(termText);
+    if (this.numerator !== 0n) pieces.push(rationalText(this));
+    return pieces.join('+').replace(/\+-/g, '-');
+  }
+
+  /** Exact amounts are strings in every JSON document. */
+  toJSON(): string {
+    return this.toString();
+  }
+
+  private allTerms(): readonly PolynomialTerm[] {
+    if (this.numerator === 0n) return this.lettered;
+    const constant = rational(this.numerator, this.denominator);
+    return [...this.lettered, { monomial: [], coefficient: constant }];
+  }
+
+  private static fromTerms(terms: readonly PolynomialTerm[]): Exact {
+    const constant = terms
+      .filter((term) => term.monomial.length === 0)
+      .reduce((total, term) => addRational(total, term.coefficient), rational(0n));
+    const lettered = terms
+      .filter((term) => term.monomial.length > 0)
+      .reduce((sum, term) => addTerms(sum, [term]), NO_TERMS);
+    return new Exact(constant.numerator, constant.denominator, lettered);
+  }
+}
+
+const MINUS_ONE = rational(-1n);
+
+function monomialText(monomial: Monomial): string {
+  return monomial.map(([letter, power]) => (power === 1 ? letter : `${letter}^${power}`)).join('');
+}
+
+function degree(monomial: Monomial): number {
+  return monomial.reduce((total, [, exponent]) => total + exponent, 0);
+}
+
+/** Descending degree, then alphabetical by text: the order in which an amount is written. */
+function compareMonomials(a: Monomial, b: Monomial): number {
+  const byDegree = degree(b) - degree(a);
+  if (byDegree !== 0) return byDegree;
+  const [left, right] = [monomialText(a), monomialText(b)];
+  return left < right ? -1 : left > right ? 1 : 0;
+}
+
+function termText({ monomial, coefficient }: PolynomialTerm): string {
+  const letters = monomialText(monomial);
+  if (coefficient.denominator !== 1n) return `${rationalText(coefficient)}${letters}`;
+  if (coefficient.numerator === 1n) return letters;
+  return coefficient.numerator === -1n ? `-${letters}` : `${coefficient.numerator}${letters}`;
+}
+
+function addTerms(
+  a: readonly PolynomialTerm[],
+  b: readonly PolynomialTerm[],
+): readonly PolynomialTerm[] {
+  if (b.length === 0) return a;
+  if (a.length === 0) return b;
+  const merged = new Map(a.map((term) => [monomialText(term.monomial), term]));
+  for (const term of b) {
+    const key = monomialText(term.monomial);
+    const present = merged.get(key);
+    const coefficient = present
+      ? addRational(present.coefficient, term.coefficient)
+      : term.coefficient;
+    if (coefficient.numerator === 0n) merged.delete(key);
+    else merged.set(key, { monomial: term.monomial, coefficient });
+  }
+  return [...merged.values()].sort((x, y) => compareMonomials(x.monomial, y.monomial));
+}
+
+function multiplyMonomials(a: Monomial, b: Monomial): Monomial {
+  const exponents = new Map(a);
+  for (const [letter, power] of b) exponents.set(letter, (exponents.get(letter) ?? 0) + power);
+  return [...exponents].sort(([x], [y]) => (x < y ? -1 : 1));
+}
+
+const MONOMIAL = /^(-?)(\d+)?(?:\/(\d+))?((?:[a-z](?:\^\d+)?)*)$/;
+
+function parseMonomial(text: string): Exact {
+  const match = MONOMIAL.exec(text);
+  if (!match || text === '' || text === '-') {
+    throw new RangeError(`Exact.parse: "${text}" is not an amount`);
+  }
+  const [, sign, top = '1', bottom = '1', letters = ''] = match;
+  let value = Exact.of(BigInt(`${sign}${top}`), BigInt(bottom));
+  for (const [, letter = '', power = '1'] of letters.matchAll(/([a-z])(?:\^(\d+))?/g)) {
+    for (let i = 0; i < Number(power); i++) value = value.times(Exact.letter(letter));
+  }
+  return value;
+}

@@ -1,0 +1,144 @@
+import type { Entry, EntryId, Law, Mark, Trace } from '../account/account.ts';
+import { cost, type Cost } from '../compare/cost.ts';
+import { numeralText, wholeText } from '../exact/numeral.ts';
+import type { Method } from '../methods/method.ts';
+import { sayPlain } from '../phrases/phrasebook.ts';
+import { Speaker } from '../phrases/speaker.ts';
+import { DEFAULT_VOCABULARY, type Vocabulary } from '../phrases/vocabulary.ts';
+import { problemText } from '../problem/problem.ts';
+
+/** A problem in every document. Worths are exact strings in base ten. */
+export interface ProblemDocument {
+  readonly text: string;
+  readonly kind: string;
+  readonly operands: readonly string[];
+  readonly base: number;
+  readonly value: string;
+}
+
+export interface EntryDocument {
+  readonly id: EntryId;
+  readonly standing: Entry['standing'];
+  readonly text: string;
+  readonly glyph: string | null;
+  readonly worth: string;
+  readonly medium: Mark['medium'] | null;
+  readonly role: Mark['role'] | null;
+  readonly terms: readonly string[];
+}
+
+export interface StepDocument {
+  readonly number: number;
+  readonly law: Law;
+  readonly takes: readonly EntryId[];
+  readonly gives: readonly EntryId[];
+  readonly strikes: readonly EntryId[];
+  readonly balance: string;
+  readonly digitVoice: string;
+  readonly valueVoice: string;
+}
+
+/** The open format of one method's work, version 1. */
+export interface TraceDocument {
+  readonly format: 'levee-trace';
+  readonly version: 1;
+  readonly problem: ProblemDocument;
+  readonly method: string;
+  readonly school: Trace['school'];
+  readonly answer: string;
+  readonly answerText: string;
+  readonly balanced: boolean;
+  readonly entries: readonly EntryDocument[];
+  readonly steps: readonly StepDocument[];
+  readonly groups: readonly {
+    readonly id: string;
+    readonly role: string;
+    readonly name: string;
+    readonly marks: readonly EntryId[];
+    readonly worth: string;
+    readonly terms: readonly string[];
+  }[];
+  readonly opportunities: Trace['opportunities'];
+  readonly cost: CostDocument;
+}
+
+export type CostDocument = Omit<Cost, 'largestHeld' | 'largestWritten'> & {
+  readonly largestHeld: string;
+  readonly largestWritten: string;
+};
+
+export function problemDocument({ problem, total }: Trace): ProblemDocument {
+  return {
+    text: problemText(problem),
+    kind: problem.kind,
+    operands: problem.operands.map(numeralText),
+    base: problem.base,
+    value: total.toString(),
+  };
+}
+
+export function costDocument(trace: Trace): CostDocument {
+  const counted = cost(trace);
+  return {
+    ...counted,
+    largestHeld: counted.largestHeld.toString(),
+    largestWritten: counted.largestWritten.toString(),
+  };
+}
+
+/** A trace as the open trace format, with its sentences in the given words. */
+export function traceDocument(
+  method: Method,
+  trace: Trace,
+  words: Vocabulary = DEFAULT_VOCABULARY,
+): TraceDocument {
+  const say = new Speaker(words, trace.problem.base);
+  const marks = trace.steps.flatMap((step) => step.gives);
+  return {
+    format: 'levee-trace',
+    version: 1,
+    problem: problemDocument(trace),
+    method: trace.method,
+    school: trace.school,
+    answer: trace.answer.toString(),
+    answerText: trace.answer.isWhole
+      ? wholeText(trace.answer, trace.problem.base)
+      : trace.answer.toString(),
+    balanced: trace.balanced,
+    entries: [...trace.start, ...marks].map(entryDocument),
+    steps: trace.steps.map((step) => ({
+      number: step.number,
+      law: step.law,
+      takes: step.takes,
+      gives: step.gives.map((mark) => mark.id),
+      strikes: step.strikes,
+      balance: step.balance.toString(),
+      digitVoice: sayPlain(method.phrases, step.phrase, 'digit', say),
+      valueVoice: sayPlain(method.phrases, step.phrase, 'value', say),
+    })),
+    groups: trace.groups.map(({ id, role, marks: members, worth, terms, phrase }) => ({
+      id,
+      role,
+      name: sayPlain(method.phrases, phrase, 'digit', say),
+      marks: members,
+      worth: worth.toString(),
+      terms: terms.ids(),
+    })),
+    opportunities: trace.opportunities,
+    cost: costDocument(trace),
+  };
+}
+
+function entryDocument(entry: Entry): EntryDocument {
+  const marked = entry.standing === 'marked' ? entry : null;
+  return {
+    id: entry.id,
+    standing: entry.standing,
+    text: entry.text,
+    glyph: marked?.glyph ?? null,
+    worth: entry.worth.toString(),
+    medium: marked?.medium ?? null,
+    role: marked?.role ?? null,
+    terms: entry.terms.ids(),
+  };
+}

@@ -1,0 +1,33 @@
+import type { Trace } from '../account/account.ts';
+import type { Method } from '../methods/method.ts';
+import { sheetText } from '../sheet/text-sink.ts';
+import { LAW_LABELS } from '../compare/agreement-export.ts';
+import { DEFAULT_VOCABULARY, type Vocabulary } from '../phrases/vocabulary.ts';
+import { traceDocument } from './trace-document.ts';
+
+/** A trace as a Markdown document: the finished paper, then a table row a step in both voices. */
+export function traceMarkdown(
+  method: Method,
+  trace: Trace,
+  words: Vocabulary = DEFAULT_VOCABULARY,
+): string {
+  const document = traceDocument(method, trace, words);
+  const school = method.schools.map(({ id, label, options }) => {
+    const chosen = options.find((option) => option.id === trace.school[id]);
+    return `${label.toLowerCase()}: ${chosen?.label ?? ''}`;
+  });
+  const rows = document.steps.map(
+    (step) =>
+      `| ${step.number} | ${step.digitVoice} | ${step.valueVoice} | ${LAW_LABELS[step.law]} | ${step.balance} |`,
+  );
+  const problem = document.problem.text.replaceAll('×', words.times);
+  return [
+    `# ${method.name}: ${problem} = ${document.answerText}`,
+    ...(school.length > 0 ? [school.join('; ')] : []),
+    ['```', sheetText(method.sheet(trace), trace, { times: words.times }), '```'].join('\n'),
+    ['| step | digit voice | value voice | law | balance |', '|---|---|---|---|---|', ...rows].join(
+      '\n',
+    ),
+    '',
+  ].join('\n\n');
+}

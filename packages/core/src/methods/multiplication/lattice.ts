@@ -1,0 +1,384 @@
+import type { Entry, Mark, School, Trace } from '../../account/account.ts';
+import type { Scribe, Writing } from '../../account/scribe.ts';
+import { digitAt } from '../../exact/numeral.ts';
+import { definePhrases, fixed, plain, type Wording } from '../../phrases/phrasebook.ts';
+import type { Problem } from '../../problem/problem.ts';
+import { defineMethod } from '../method.ts';
+import { latticeSheet } from './lattice-sheet.ts';
+import {
+  acceptsTwoFactors,
+  partText,
+  twoFactors,
+  type Pair,
+  type TwoFactors,
+} from './two-factors.ts';
+
+type CellValues = {
+  readonly left: number;
+  readonly leftPlace: number;
+  readonly right: number;
+  readonly rightPlace: number;
+  readonly upper: number;
+  readonly lower: number;
+  readonly slip: string;
+};
+
+const cell: Wording<CellValues> = {
+  digit: ({ left, right, upper, lower, slip }, say) => {
+    const fact = say.fact(left, right, left * right);
+    const written = `**${say.number(upper)}** above the diagonal, **${say.number(lower)}** below`;
+    return slip ? `${fact}, but written the wrong way round: ${written}.` : `${fact}: ${written}.`;
+  },
+  value: ({ left, leftPlace, right, rightPlace, upper, lower, slip }, say) => {
+    const at = leftPlace + rightPlace;
+    const written = `${say.count(upper, at + 1)} above the diagonal, ${say.count(lower, at)} below`;
+    const fact = say.placeFact(left, leftPlace, right, rightPlace);
+    return slip ? `${fact}, but ${written}.` : `${fact}: ${written}.`;
+  },
+};
+
+type DiagonalValues = {
+  readonly figures: readonly string[];
+  readonly carried: number;
+  readonly total: number;
+  readonly place: number;
+  readonly keep: number;
+  readonly edge: number;
+  readonly slip: string;
+};
+
+const diagonal: Wording<DiagonalValues> = {
+  digit: ({ figures, carried, total, keep, edge, slip }, say) => {
+    const parts = [
+      ...figures,
+      ...(carried && slip !== 'forget-carry' ? [`${say.number(carried)} ${say.carried}`] : []),
+      ...(slip === 'add-edge-digit' ? [`${say.number(edge)} from the edge`] : []),
+    ];
+    const sum =
+      parts.length === 1
+        ? `Only ${parts[0]} on this diagonal`
+        : `${parts.length > 6 ? `${parts.length} figures` : parts.join(' + ')} = ${say.number(total)}`;
+    const lost =
+      slip === 'forget-carry' ? ` The ${say.number(carried)} ${say.carried} is forgotten.` : '';
+    if (keep === 0) return `${sum}: write **${say.number(total)}**.${lost}`;
+    return `${sum}: write **${say.number(total % say.base)}**, ${say.passOnFigures(keep)} to the next diagonal.${lost}`;
+  },
+  value: ({ carried, total, place, keep, edge, slip }, say) => {
+    const from =
+      carried && slip !== 'forget-carry'
+        ? ` with the ${say.count(carried, place)} ${say.carried}`
+        : '';
+    const lost =
+      slip === 'forget-carry'
+        ? ` The ${say.count(carried, place)} ${say.carried} are forgotten.`
+        : slip === 'add-edge-digit'
+          ? ` The ${say.number(edge)} at the edge is no part of the product, yet it is counted.`
+          : '';
+    const sum = `This diagonal holds the ${say.places(place)}${from}: **${say.count(total, place)}**`;
+    if (keep === 0) return `${sum}.${lost}`;
+    return `${sum}; write ${say.count(total % say.base, place)}, ${say.passOn(keep, place + 1)}.${lost}`;
+  },
+};
+
+const phrases = definePhrases({
+  'lattice.cell': cell,
+  'lattice.diagonal': diagonal,
+  'lattice.cell name': plain(
+    ({ left, right }: { left: string; right: string }, say) => `cell ${left} ${say.times} ${right}`,
+  ),
+  'lattice.row name': plain(({ heading }: { heading: string }) => `cells of the row of ${heading}`),
+  'lattice.column name': plain(
+    ({ heading }: { heading: string }) => `cells of the column of ${heading}`,
+  ),
+  'lattice.diagonal name': plain(
+    ({ place }: { place: number }, say) => `diagonal of the ${say.places(place)}`,
+  ),
+  'lattice.answer': fixed('answer of the lattice'),
+});
+
+const { phrase } = phrases;
+
+export const lattice = defineMethod({
+  id: 'lattice',
+  family: 'multiplication',
+  name: 'Lattice',
+  shortName: 'Lattice',
+  alsoCalled: ['diagonal box', 'sieve multiplication'],
+  summary:
+    'A box for each pair of digits, split by a diagonal; totals are taken along the diagonals.',
+  direction: 'cells free; diagonals from the lower right',
+  freeOrder: true,
+  schools: [
+    {
+      id: 'second-factor',
+      label: 'Second factor',
+      options: [
+        { id: 'right', label: 'right', reason: 'The left edge is free for the answer.' },
+        {
+          id: 'left',
+          label: 'left',
+          reason: 'Read first, as in a grid; the totals stand next to it.',
+        },
+      ],
+    },
+    {
+      id: 'fill',
+      label: 'Cells filled',
+      options: [
+        {
+          id: 'lower-right',
+          label: 'from the lower right',
+          reason: 'Ones first, as in the column form.',
+        },
+        {
+          id: 'upper-left',
+          label: 'from the upper left',
+          reason: 'In reading order, largest first.',
+        },
+      ],
+    },
+  ],
+  slips: [
+    {
+      id: 'swap-cell',
+      label: 'Cell written the wrong way round',
+      mechanism: 'The tens are written below the diagonal and the ones above.',
+    },
+    {
+      id: 'forget-carry',
+      label: 'Carry not added',
+      mechanism: 'The carry to the next diagonal is not added.',
+    },
+    {
+      id: 'add-edge-digit',
+      label: 'Edge digit added',
+      mechanism: 'The digit of the second factor beside the diagonal joins its sum.',
+    },
+    {
+      id: 'whole-total-in-place',
+      label: 'Whole total in one place',
+      mechanism: 'A total of ten or more is written whole, so the answer gains a figure.',
+    },
+  ],
+  phrases: phrases.book,
+  accepts: acceptsTwoFactors,
+  work,
+  sheet: latticeSheet,
+});
+
+interface CellMarks {
+  readonly upper: Mark;
+  readonly lower: Mark;
+}
+
+function work(scribe: Scribe, problem: Problem, school: School): Trace {
+  const factors = twoFactors(problem);
+  const { top, bottom } = factors;
+  scribe.openProduct(problem.operands);
+  top.digits.forEach((_, i) =>
+    scribe.give(0, i, 'operand digit', { area: 'top', row: 0, column: i }),
+  );
+  bottom.digits.forEach((_, j) =>
+    scribe.give(1, j, 'operand digit', { area: 'edge', row: j, column: 0 }),
+  );
+  const own = bottom.digits.flatMap((_, j) => top.digits.map((_digit, i): Pair => [i, j]));
+  const cells: CellMarks[][] = bottom.digits.map(() => []);
+  for (const [i, j] of scribe.ordered(school['fill'] === 'upper-left' ? own.reverse() : own)) {
+    cells[j]![i] = writeCell(scribe, factors, [i, j]);
+  }
+  bottom.digits.forEach((_, j) => groupRow(scribe, factors, cells[j]!, j));
+  top.digits.forEach((_, i) =>
+    groupColumn(
+      scribe,
+      factors,
+      cells.map((row) => row[i]!),
+      i,
+    ),
+  );
+  return scribe.close(addDiagonals(scribe, factors, cells), phrase('lattice.answer', {}));
+}
+
+function writeCell(scribe: Scribe, { top, bottom }: TwoFactors, [i, j]: Pair): CellMarks {
+  const left = digitAt(bottom, j);
+  const right = digitAt(top, i);
+  const fact = left * right;
+  const tens = Math.floor(fact / scribe.base);
+  const ones = fact % scribe.base;
+  const swapped = scribe.slip('swap-cell', tens !== ones);
+  const upper = swapped ? ones : tens;
+  const lower = swapped ? tens : ones;
+  const [above, below] = scribe.step({
+    law: 'evaluate',
+    phase: 'cells',
+    takes: [scribe.owes(i, j)],
+    writes: [
+      {
+        role: 'product',
+        count: upper,
+        place: i + j + 1,
+        spot: { area: 'upper', row: j, column: i },
+      },
+      { role: 'product', count: lower, place: i + j, spot: { area: 'lower', row: j, column: i } },
+    ],
+    phrase: phrase('lattice.cell', {
+      left,
+      leftPlace: j,
+      right,
+      rightPlace: i,
+      upper,
+      lower,
+      slip: swapped ? 'swap-cell' : '',
+    }),
+  });
+  scribe.group(
+    `cell-${i}.${j}`,
+    'product',
+    [above!, below!],
+    phrase('lattice.cell name', {
+      left: partText(top, i),
+      right: partText(bottom, j),
+    }),
+  );
+  return { upper: above!, lower: below! };
+}
+
+function groupRow(
+  scribe: Scribe,
+  { top, bottom }: TwoFactors,
+  cells: readonly CellMarks[],
+  j: number,
+): void {
+  if (top.digits.length < 2) return;
+  const marks = cells.flatMap(({ upper, lower }) => [upper, lower]);
+  scribe.group(
+    `row-${j}`,
+    'row',
+    marks,
+    phrase('lattice.row name', { heading: partText(bottom, j) }),
+  );
+}
+
+function groupColumn(
+  scribe: Scribe,
+  { top, bottom }: TwoFactors,
+  cells: readonly CellMarks[],
+  i: number,
+): void {
+  if (bottom.digits.length < 2) return;
+  const marks = cells.flatMap(({ upper, lower }) => [upper, lower]);
+  scribe.group(
+    `column-${i}`,
+    'column',
+    marks,
+    phrase('lattice.column name', { heading: partText(top, i) }),
+  );
+}
+
+/** The figures whose place is `place`: the lower ones of its cells and the upper ones of the cells before. */
+function onDiagonal(cells: readonly (readonly CellMarks[])[], place: number): readonly Mark[] {
+  return cells.flatMap((row, j) => {
+    const upper = row[place - j - 1]?.upper;
+    const lower = row[place - j]?.lower;
+    return [lower, upper].filter((mark) => mark !== undefined);
+  });
+}
+
+function addDiagonals(
+  scribe: Scribe,
+  { top, bottom }: TwoFactors,
+  cells: readonly (readonly CellMarks[])[],
+): readonly Mark[] {
+  const { base } = scribe;
+  const places = top.digits.length + bottom.digits.length;
+  const answer: Mark[] = [];
+  let carry: Mark | null = null;
+  let carried = 0;
+  let gained = 0;
+  for (let place = 0; place < places; place++) {
+    const marks = onDiagonal(cells, place);
+    const edge = place < bottom.digits.length ? digitAt(bottom, place) : 0;
+    const slip = diagonalSlip(scribe, carried, edge);
+    const sum = marks.reduce((total, mark) => total + parseInt(mark.glyph, base), 0);
+    const total: number =
+      sum + (slip === 'forget-carry' ? 0 : carried) + (slip === 'add-edge-digit' ? edge : 0);
+    const last = place === places - 1;
+    const whole =
+      last ||
+      scribe.slip(
+        'whole-total-in-place',
+        total >= base && slip === '' && anyAfter(cells, place, places),
+      );
+    const keep: number = whole ? 0 : Math.floor(total / base);
+    const takes: Entry[] = carry ? [...marks, carry] : [...marks];
+    const writes: Writing[] = [
+      {
+        role: 'answer',
+        count: whole ? total : total % base,
+        place: place + gained,
+        spot: { area: 'total', row: 0, column: place },
+      },
+    ];
+    if (keep > 0) {
+      writes.push({
+        role: 'carry',
+        count: keep,
+        place: place + 1 + gained,
+        spot: { area: 'carry', row: 0, column: place + 1 },
+      });
+    }
+    const written: readonly Mark[] = scribe.step({
+      law: 'place-value',
+      phase: 'diagonals',
+      takes,
+      strikes: carry ? [carry] : [],
+      writes,
+      phrase: phrase('lattice.diagonal', {
+        figures: marks.map((mark) => mark.glyph),
+        carried,
+        total,
+        place,
+        keep,
+        edge,
+        slip,
+      }),
+    });
+    scribe.group(
+      `diagonal-${place}`,
+      'diagonal',
+      marks,
+      phrase('lattice.diagonal name', { place }),
+    );
+    answer.push(written[0]!);
+    carry = written[1] ?? null;
+    carried = keep;
+    if (whole && total >= base) gained += total.toString(base).length - 1;
+  }
+  return withoutLeadingZeros(answer);
+}
+
+/** Whether a later diagonal holds a figure that a gained place would make worth too much. */
+function anyAfter(
+  cells: readonly (readonly CellMarks[])[],
+  place: number,
+  places: number,
+): boolean {
+  for (let later = place + 1; later < places; later++) {
+    if (onDiagonal(cells, later).some((mark) => !mark.worth.isZero)) return true;
+  }
+  return false;
+}
+
+type DiagonalSlip = '' | 'forget-carry' | 'add-edge-digit';
+
+function diagonalSlip(scribe: Scribe, carried: number, edge: number): DiagonalSlip {
+  const forgotten = scribe.slip('forget-carry', carried > 0);
+  const added = scribe.slip('add-edge-digit', edge > 0);
+  return forgotten ? 'forget-carry' : added ? 'add-edge-digit' : '';
+}
+
+/** Zeros in front stay on the paper but are no part of the answer. */
+function withoutLeadingZeros(answer: readonly Mark[]): readonly Mark[] {
+  const kept = [...answer];
+  while (kept.length > 1 && kept.at(-1)!.worth.isZero) kept.pop();
+  return kept;
+}

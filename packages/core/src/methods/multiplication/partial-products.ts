@@ -1,0 +1,216 @@
+import type { Mark, School, Trace } from '../../account/account.ts';
+import type { Scribe, Writing } from '../../account/scribe.ts';
+import { digitAt } from '../../exact/numeral.ts';
+import { definePhrases, fixed, plain, type Wording } from '../../phrases/phrasebook.ts';
+import type { Problem } from '../../problem/problem.ts';
+import { draftSheet } from '../../sheet/draft-sheet.ts';
+import type { Sheet } from '../../sheet/sheet.ts';
+import { defineMethod } from '../method.ts';
+import { addColumns, FORGET_SUM_CARRY, sumPhrases } from './add-columns.ts';
+import { marksIn, placeRule, placeSquare, widest } from './column-sheet.ts';
+import { PRODUCT_ORDER, ZERO_PARTS } from './schools.ts';
+import {
+  acceptsTwoFactors,
+  expandedPlaces,
+  partText,
+  twoFactors,
+  type Pair,
+  type TwoFactors,
+} from './two-factors.ts';
+
+type ProductValues = {
+  readonly left: number;
+  readonly leftPlace: number;
+  readonly right: number;
+  readonly rightPlace: number;
+  readonly slip: string;
+};
+
+const product: Wording<ProductValues> = {
+  digit: ({ left, leftPlace, right, rightPlace, slip }, say) => {
+    if (slip === 'skip-product')
+      return `${say.number(left)} ${say.times} ${say.number(right)} is passed over.`;
+    const fact = say.fact(left, right, left * right);
+    const zeros = leftPlace + rightPlace;
+    if (left * right === 0) return `${fact}: write **0**.`;
+    if (slip === 'drop-zeros')
+      return `${fact}: write **${say.number(left * right)}** and leave out the zeros.`;
+    if (zeros === 0) return `${fact}: write **${say.number(left * right)}**.`;
+    return `${fact}, then ${zeros === 1 ? 'one zero' : `${zeros} zeros`}: write **${say.number(left * right)}${'0'.repeat(Math.min(zeros, 12))}${zeros > 12 ? '…' : ''}**.`;
+  },
+  value: ({ left, leftPlace, right, rightPlace, slip }, say) => {
+    const fact = say.placeFact(left, leftPlace, right, rightPlace);
+    if (slip === 'skip-product') return `${fact}, but this product is passed over.`;
+    if (slip === 'drop-zeros')
+      return `${fact}, but only ${say.count(left * right, 0)} are written.`;
+    return `${fact}, written whole on a line of its own.`;
+  },
+};
+
+const phrases = definePhrases({
+  ...(sumPhrases.book as Record<string, Wording<never>>),
+  'partial.product': product,
+  'partial.line': plain(
+    ({ left, right }: { left: string; right: string }, say) =>
+      `product ${left} ${say.times} ${right}`,
+  ),
+  'partial.answer': fixed('answer of the partial products'),
+});
+
+const { phrase } = phrases;
+
+export const partialProducts = defineMethod({
+  id: 'partial-products',
+  family: 'multiplication',
+  name: 'Partial products',
+  shortName: 'Partial products',
+  alsoCalled: ['products listed whole', 'expanded column multiplication'],
+  summary: 'Every product of two parts is written whole on a line of its own; the lines are added.',
+  direction: 'free; from the ones or from the largest',
+  freeOrder: true,
+  schools: [PRODUCT_ORDER, ZERO_PARTS],
+  slips: [
+    {
+      id: 'drop-zeros',
+      label: 'Zeros dropped',
+      mechanism: 'Tens are multiplied as if they were ones: 40 × 8 is written 32.',
+    },
+    {
+      id: 'skip-product',
+      label: 'Product passed over',
+      mechanism: 'One of the products is never written.',
+    },
+    FORGET_SUM_CARRY,
+  ],
+  phrases: phrases.book,
+  accepts: acceptsTwoFactors,
+  work,
+  sheet,
+});
+
+function work(scribe: Scribe, problem: Problem, school: School): Trace {
+  const factors = twoFactors(problem);
+  const { top, bottom } = factors;
+  const zeros = school['zeros'] === 'written';
+  const rows = expandedPlaces(bottom, zeros);
+  const columns = expandedPlaces(top, zeros);
+  scribe.openProduct(problem.operands, [columns, rows]);
+  top.digits.forEach((_, i) =>
+    scribe.give(0, i, 'operand digit', { area: 'top', row: 0, column: i }),
+  );
+  bottom.digits.forEach((_, j) =>
+    scribe.give(1, j, 'operand digit', { area: 'bottom', row: 0, column: j }),
+  );
+  const own = rows.flatMap((j) => columns.map((i): Pair => [i, j]));
+  const inOrder = scribe.ordered(school['order'] === 'largest-first' ? own.reverse() : own);
+  const products = inOrder.map((pair, row) => writeProduct(scribe, factors, pair, row));
+  const [only] = products;
+  const answer =
+    products.length === 1 && only
+      ? only
+      : addColumns(scribe, {
+          figures: products.flat().filter((mark) => mark.role === 'product'),
+          carryMedium: 'paper',
+          strikes: true,
+        });
+  return scribe.close(answer, phrase('partial.answer', {}));
+}
+
+function writeProduct(
+  scribe: Scribe,
+  { top, bottom }: TwoFactors,
+  [i, j]: Pair,
+  row: number,
+): readonly Mark[] {
+  const left = digitAt(bottom, j);
+  const right = digitAt(top, i);
+  const dropped = scribe.slip('drop-zeros', left * right > 0 && i + j > 0);
+  const skipped = scribe.slip('skip-product', left * right > 0);
+  const zeros = dropped || left * right === 0 ? 0 : i + j;
+  const marks = scribe.step({
+    law: 'evaluate',
+    phase: 'products',
+    takes: [scribe.owes(i, j)],
+    writes: skipped ? [] : productWritings(left * right, zeros, row, scribe.base),
+    phrase: phrase('partial.product', {
+      left,
+      leftPlace: j,
+      right,
+      rightPlace: i,
+      slip: skipped ? 'skip-product' : dropped ? 'drop-zeros' : '',
+    }),
+  });
+  scribe.group(
+    `product-${i}.${j}`,
+    'product',
+    marks,
+    phrase('partial.line', {
+      left: partText(top, i),
+      right: partText(bottom, j),
+    }),
+  );
+  return marks;
+}
+
+/** The figures of the fact in their places, and one mark for all the zeros that hold them there. */
+function productWritings(
+  fact: number,
+  zeros: number,
+  row: number,
+  base: number,
+): readonly Writing[] {
+  const spot = (column: number) => ({ area: 'product', row, column });
+  const figures = [...fact.toString(base)].reverse().map((figure, k): Writing => ({
+    role: 'product',
+    count: parseInt(figure, base),
+    place: zeros + k,
+    spot: spot(zeros + k),
+  }));
+  if (zeros === 0) return figures;
+  return [
+    ...figures,
+    { role: 'placeholder', count: 0, place: 0, glyph: '0'.repeat(zeros), spot: spot(0) },
+  ];
+}
+
+function sheet(trace: Trace): Sheet {
+  const { top, bottom } = twoFactors(trace.problem);
+  const groups = trace.groups.filter((group) => group.role === 'product');
+  const sumCarries = marksIn(trace, 'sum-carry').length > 0;
+  const first = sumCarries ? 3 : 2;
+  const sumRule = first + groups.length;
+  const heading = Math.max(top.digits.length, bottom.digits.length) + 1;
+  const width = widest(trace, heading);
+  const rowOf = new Map(groups.map((group, row) => [group.id, row]));
+  const summed = groups.length > 1;
+  return draftSheet(trace, {
+    areas: {
+      top: ({ column }) => placeSquare(column, 0),
+      bottom: ({ column }) => placeSquare(column, 1),
+      product: ({ row, column }, { glyph }) => ({
+        ...placeSquare(column, first + row),
+        x: 1 - column - glyph.length,
+        width: glyph.length,
+        spread: true,
+      }),
+      answer: ({ column }) => placeSquare(column, sumRule),
+      'sum-carry': ({ column }) => ({ ...placeSquare(column, 2), size: 'small' }),
+    },
+    slot: (_, [i, j]) => {
+      const row = rowOf.get(`product-${i}.${j}`) ?? 0;
+      const most = Math.max(top.digits.length, bottom.digits.length) + 1;
+      return { x: 1 - most, y: first + row, width: most, height: 1 };
+    },
+    rulings: summed ? [placeRule(heading, 2), placeRule(width, sumRule)] : [placeRule(width, 2)],
+    signs: [{ sign: 'times', ...placeSquare(heading - 1, 1) }],
+    notes: groups.map((group, row) => {
+      const [i = 0, j = 0] = group.id.slice('product-'.length).split('.').map(Number);
+      return {
+        x: 1.4,
+        y: first + row,
+        text: `${partText(top, i)} × ${partText(bottom, j)}`,
+        marks: group.marks,
+      };
+    }),
+  });
+}

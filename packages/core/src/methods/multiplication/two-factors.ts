@@ -1,0 +1,46 @@
+import type { Numeral } from '../../exact/numeral.ts';
+import { numeralText } from '../../exact/numeral.ts';
+import type { Problem } from '../../problem/problem.ts';
+import type { Acceptance } from '../method.ts';
+
+/** Accepts a product of exactly two whole numbers. */
+export function acceptsTwoFactors(problem: Problem): Acceptance {
+  if (problem.kind !== 'product') {
+    return { ok: false, reason: { code: 'kind-not-worked', kind: problem.kind } };
+  }
+  const operands = problem.operands.length;
+  return operands === 2
+    ? { ok: true }
+    : { ok: false, reason: { code: 'two-operands-only', operands } };
+}
+
+export interface TwoFactors {
+  readonly top: Numeral;
+  readonly bottom: Numeral;
+}
+
+/** The factors of a problem that {@link acceptsTwoFactors} let through. */
+export function twoFactors(problem: Problem): TwoFactors {
+  const [top, bottom] = problem.operands;
+  if (!top || !bottom) throw new RangeError('twoFactors: the problem has fewer than two operands');
+  return { top, bottom };
+}
+
+/** A part of a factor, in the factor's base: digit 5 in place 1 is `50`. */
+export function partText(number: Numeral, place: number): string {
+  const digit = (number.digits[place] ?? 0).toString(number.base).toUpperCase();
+  return digit === '0' ? '0' : digit + '0'.repeat(place);
+}
+
+/** `46 × 50`: what a line of the working amounts to. */
+export function lineText(top: Numeral, bottom: Numeral, place: number): string {
+  return `${numeralText(top)} × ${partText(bottom, place)}`;
+}
+
+export type Pair = readonly [topPlace: number, bottomPlace: number];
+
+/** The places of a factor that make its expanded form: those that are not zero, or the ones of 0. */
+export function expandedPlaces({ digits }: Numeral, zeros: boolean): readonly number[] {
+  const places = digits.flatMap((digit, place) => (digit !== 0 || zeros ? [place] : []));
+  return places.length > 0 ? places : [0];
+}

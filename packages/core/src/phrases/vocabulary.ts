@@ -1,0 +1,40 @@
+/** Words on which practitioners differ, each with the options a user may choose; default first. */
+export const VOCABULARY = {
+  carry: {
+    label: 'Moving ten of a place to the next',
+    options: ['carry', 'regroup', 'trade', 'hold'],
+  },
+  ones: { label: 'The rightmost place of a whole number', options: ['ones', 'units'] },
+  times: { label: 'The times sign', options: ['×', '·'] },
+  facts: { label: 'How a product is said', options: ['times', 'lots of', 'without a verb'] },
+  placeholder: {
+    label: 'The zero that opens a line of tens',
+    options: ['place-value zero', 'placeholder'],
+  },
+} as const;
+
+export type VocabularyKey = keyof typeof VOCABULARY;
+
+/** One chosen word for each key. */
+export type Vocabulary = {
+  readonly [K in VocabularyKey]: (typeof VOCABULARY)[K]['options'][number];
+};
+
+export const DEFAULT_VOCABULARY: Vocabulary = {
+  carry: 'carry',
+  ones: 'ones',
+  times: '×',
+  facts: 'times',
+  placeholder: 'place-value zero',
+};
+
+/** Takes the known words out of anything; unknown keys and words fall back to the defaults. */
+export function decodeVocabulary(input: unknown): Vocabulary {
+  const given = typeof input === 'object' && input !== null ? input : {};
+  const chosen = Object.entries(given).filter(
+    ([key, word]) =>
+      key in VOCABULARY &&
+      (VOCABULARY[key as VocabularyKey].options as readonly unknown[]).includes(word),
+  );
+  return { ...DEFAULT_VOCABULARY, ...Object.fromEntries(chosen) };
+}

@@ -1,0 +1,105 @@
+/**
+ * Every reason a problem text can be refused. Codes are stable and appear in no sentence; the
+ * sentences are in {@link failureText}. `at` counts characters of the typed text from 1.
+ */
+export type ProblemFailure =
+  | { readonly code: 'empty' }
+  | { readonly code: 'text-too-long'; readonly length: number; readonly limit: number }
+  | { readonly code: 'unknown-character'; readonly found: string; readonly at: number }
+  | { readonly code: 'word'; readonly found: string; readonly at: number }
+  | { readonly code: 'repeated-sign'; readonly found: string; readonly at: number }
+  | { readonly code: 'number-missing-after'; readonly sign: string; readonly at: number }
+  | { readonly code: 'number-missing-before'; readonly sign: string; readonly at: number }
+  | { readonly code: 'sign-missing-before'; readonly found: string; readonly at: number }
+  | { readonly code: 'bracket-open'; readonly at: number }
+  | { readonly code: 'bracket-unopened'; readonly at: number }
+  | { readonly code: 'brackets-too-deep'; readonly at: number; readonly limit: number }
+  | { readonly code: 'comma-in-number'; readonly at: number }
+  | { readonly code: 'base-unknown'; readonly base: string; readonly at: number }
+  | {
+      readonly code: 'digit-not-in-base';
+      readonly digit: string;
+      readonly base: number;
+      readonly at: number;
+    }
+  | {
+      readonly code: 'number-too-long';
+      readonly digits: number;
+      readonly limit: number;
+      readonly at: number;
+    }
+  | { readonly code: 'one-number'; readonly number: string }
+  | { readonly code: 'mixed-bases'; readonly bases: readonly number[] }
+  | { readonly code: 'kind-not-offered'; readonly kind: ProblemShape };
+
+/** What kind of computation a text is, when it is one that can be read but not worked. */
+export type ProblemShape =
+  | 'sum'
+  | 'difference'
+  | 'quotient'
+  | 'fraction'
+  | 'decimal product'
+  | 'signed product'
+  | 'power'
+  | 'square root'
+  | 'polynomial';
+
+export type ProblemFailureCode = ProblemFailure['code'];
+
+const SHAPES: Record<ProblemShape, string> = {
+  sum: 'a sum',
+  difference: 'a difference',
+  quotient: 'a division',
+  fraction: 'a fraction',
+  'decimal product': 'a product with decimals',
+  'signed product': 'a product with a negative number',
+  power: 'a power',
+  'square root': 'a square root',
+  polynomial: 'an expression with letters',
+};
+
+/** One clear sentence: what is wrong, where, and what to do. */
+export function failureText(failure: ProblemFailure): string {
+  switch (failure.code) {
+    case 'empty':
+      return 'Type a product of two whole numbers, such as 46 × 58.';
+    case 'text-too-long':
+      return `The text is ${failure.length} characters long; a problem may have ${failure.limit}.`;
+    case 'unknown-character':
+      return `“${failure.found}” at character ${failure.at} is not part of a computation; use figures and signs, such as 46 × 58.`;
+    case 'word':
+      return `“${failure.found}” at character ${failure.at} is a word; type only the computation, such as 46 × 58.`;
+    case 'repeated-sign':
+      return `“${failure.found}” at character ${failure.at} follows another sign; one sign is enough between two numbers.`;
+    case 'number-missing-after':
+      return `A number is missing after “${failure.sign}” at character ${failure.at}.`;
+    case 'number-missing-before':
+      return `A number is missing before “${failure.sign}” at character ${failure.at}.`;
+    case 'sign-missing-before':
+      return `A sign such as × is missing before “${failure.found}” at character ${failure.at}.`;
+    case 'bracket-open':
+      return `The bracket opened at character ${failure.at} is not closed; add “)”.`;
+    case 'bracket-unopened':
+      return `The “)” at character ${failure.at} closes a bracket that was not opened; remove it.`;
+    case 'brackets-too-deep':
+      return `The brackets at character ${failure.at} are nested more than ${failure.limit} deep; use fewer.`;
+    case 'comma-in-number':
+      return `The comma at character ${failure.at} could be a decimal sign or a thousands mark; write the number without it.`;
+    case 'base-unknown':
+      return `Base ${failure.base} at character ${failure.at} is not offered; bases go from 2 to 16.`;
+    case 'digit-not-in-base':
+      return `The digit ${failure.digit} at character ${failure.at} does not exist in base ${failure.base}.`;
+    case 'number-too-long':
+      return `The number at character ${failure.at} has ${failure.digits} digits; at most ${failure.limit} are worked.`;
+    case 'one-number':
+      return `${shorten(failure.number)} is one number; add a sign and a second one, such as × 58.`;
+    case 'mixed-bases':
+      return `The numbers are written in bases ${failure.bases.join(' and ')}; write them all in one base.`;
+    case 'kind-not-offered':
+      return `This is ${SHAPES[failure.kind]}; so far products of whole numbers are worked, such as 46 × 58.`;
+  }
+}
+
+function shorten(text: string): string {
+  return text.length > 24 ? `${text.slice(0, 20)}… (${text.length} figures)` : text;
+}

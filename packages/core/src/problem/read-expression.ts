@@ -1,0 +1,100 @@
+import { EOF, type ILexingResult, type IToken } from 'chevrotain';
+import type { Expression } from './expression.ts';
+import type { ProblemFailure } from './failure.ts';
+import { problemGrammar, ProblemRefusal } from './grammar.ts';
+import * as t from './tokens.ts';
+
+export type ReadExpression =
+  | { readonly ok: true; readonly expression: Expression }
+  | { readonly ok: false; readonly reason: ProblemFailure };
+
+/** Longest text that is read, in characters. */
+export const MAX_TEXT = 4000;
+const MAX_BRACKETS = 40;
+
+/** Reads a computation as people write it; a trailing `=` is allowed. Never throws on bad text. */
+export function readExpression(source: string): ReadExpression {
+  const text = plainCharacters(source).replace(/\s*=\s*$/, '');
+  if (text.trim() === '') return { ok: false, reason: { code: 'empty' } };
+  if (text.length > MAX_TEXT) {
+    return { ok: false, reason: { code: 'text-too-long', length: text.length, limit: MAX_TEXT } };
+  }
+  const lexed = t.problemLexer.tokenize(text);
+  const reason = lexicalFailure(text, lexed) ?? bracketFailure(lexed.tokens);
+  return reason ? { ok: false, reason } : parse(lexed.tokens);
+}
+
+/** Full-width and other compatibility figures become plain ones, one character for one. */
+function plainCharacters(source: string): string {
+  return [...source]
+    .map((character) => {
+      const plain = character.normalize('NFKC');
+      return plain.length === 1 ? plain : character;
+    })
+    .join('');
+}
+
+function lexicalFailure(text: string, { tokens, errors }: ILexingResult): ProblemFailure | null {
+  const word = tokens.find((token) => token.tokenType === t.Word);
+  const error = errors[0];
+  if (word && (!error || word.startOffset < error.offset)) {
+    return { code: 'word', found: word.image, at: word.startOffset + 1 };
+  }
+  if (error) {
+    const found = String.fromCodePoint(text.codePointAt(error.offset) ?? 63);
+    return { code: 'unknown-character', found, at: error.offset + 1 };
+  }
+  const comma = tokens.find((token) => token.tokenType === t.CommaNumber);
+  if (!comma) return null;
+  return { code: 'comma-in-number', at: comma.startOffset + comma.image.indexOf(',') + 1 };
+}
+
+function bracketFailure(tokens: readonly IToken[]): ProblemFailure | null {
+  const open: number[] = [];
+  for (const { tokenType, startOffset } of tokens) {
+    if (tokenType === t.Open) open.push(startOffset + 1);
+    if (tokenType === t.Close && open.pop() === undefined) {
+      return { code: 'bracket-unopened', at: startOffset + 1 };
+    }
+    if (open.length > MAX_BRACKETS) {
+      return { code: 'brackets-too-deep', at: startOffset + 1, limit: MAX_BRACKETS };
+    }
+  }
+  const last = open.pop();
+  return last === undefined ? null : { code: 'bracket-open', at: last };
+}
+
+function parse(tokens: IToken[]): ReadExpression {
+  problemGrammar.input = tokens;
+  try {
+    const expression = problemGrammar.sum();
+    const error = problemGrammar.errors[0];
+    if (!error) return { ok: true, expression };
+    return { ok: false, reason: grammarFailure(tokens, error.token) };
+  } catch (error) {
+    if (error instanceof ProblemRefusal) return { ok: false, reason: error.failure };
+    throw error;
+  }
+}
+
+const NUMBERS = new Set([t.PlainNumber, t.BasedNumber]);
+const SIGNS = new Set([t.Times, t.LetterTimes, t.Divide, t.Plus, t.Minus, t.Slash, t.Power]);
+
+/** Turns the first token that does not fit into a sentence's worth of reason. */
+function grammarFailure(tokens: readonly IToken[], stuck: IToken): ProblemFailure {
+  const index = tokens.indexOf(stuck);
+  const before = tokens[index < 0 ? tokens.length - 1 : index - 1];
+  const sign = before && SIGNS.has(before.tokenType) ? before : undefined;
+  if (stuck.tokenType === EOF || index < 0 || stuck.tokenType === t.Close) {
+    const after = sign ?? before ?? stuck;
+    return { code: 'number-missing-after', sign: image(after), at: after.startOffset + 1 };
+  }
+  const at = stuck.startOffset + 1;
+  if (NUMBERS.has(stuck.tokenType)) return { code: 'sign-missing-before', found: stuck.image, at };
+  if (sign) return { code: 'repeated-sign', found: image(stuck), at };
+  return { code: 'number-missing-before', sign: image(stuck), at };
+}
+
+function image(token: IToken): string {
+  return token.image.trim();
+}

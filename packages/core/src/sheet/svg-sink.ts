@@ -1,0 +1,117 @@
+import type { Trace } from '../account/account.ts';
+import { drawSheet, type Figure } from './drawing.ts';
+import type { Sheet } from './sheet.ts';
+import { markState, timeline, type MarkState } from './visible.ts';
+
+export interface SvgOptions {
+  /** How many steps are done; all of them when absent. */
+  readonly step?: number;
+  /** Pixels a square is wide. */
+  readonly square?: number;
+  readonly times?: string;
+  readonly notes?: boolean;
+  readonly notches?: boolean;
+  readonly title?: string;
+}
+
+const INK = '#1d2a35';
+const FAINT = '#6b7780';
+const GRID = '#e4e1d6';
+const PAPER = '#fefdf9';
+
+/** A sheet as a self-contained SVG document in the look of the screen. */
+export function sheetSvg(sheet: Sheet, trace: Trace, options: SvgOptions = {}): string {
+  const {
+    step = trace.steps.length,
+    square = 28,
+    times = '×',
+    notes = true,
+    notches = true,
+  } = options;
+  const drawing = drawSheet(sheet, trace);
+  const line = timeline(trace);
+  const givens = new Set(trace.givens.map((given) => given.id));
+  const body: string[] = [];
+  for (const { x1, y1, x2, y2, weight } of drawing.rulings) {
+    body.push(
+      `<line x1="${n(x1)}" y1="${n(y1)}" x2="${n(x2)}" y2="${n(y2)}" stroke="${INK}" stroke-width="${weight === 'heavy' ? 0.06 : 0.035}"/>`,
+    );
+  }
+  for (const sign of drawing.signs) {
+    const glyph = sign.sign === 'times' ? times : '+';
+    body.push(text(sign.x + sign.width / 2, sign.y + sign.height / 2, 0.72, glyph, INK));
+  }
+  for (const figure of drawing.figures) {
+    const state = givens.has(figure.entry) ? 'live' : markState(line, figure.entry, step);
+    if (state !== 'absent') body.push(figureSvg(figure, state, notches));
+  }
+  for (const note of notes ? drawing.notes : []) {
+    const shown = note.marks.some((id) => (line.writtenAt.get(id) ?? Infinity) <= step);
+    if (!shown) continue;
+    const words = note.text.replace('×', times);
+    body.push(text(note.x, note.y + 0.5, 0.5, words, FAINT, 'start'));
+  }
+  return page(drawing.width, drawing.height, square, body, options.title ?? trace.method);
+}
+
+function figureSvg(figure: Figure, state: MarkState, withNotches: boolean): string {
+  const colour = state === 'struck' || figure.kind === 'small' ? FAINT : INK;
+  const parts = figure.texts.map(({ x, y, text: glyph }) => text(x, y, figure.size, glyph, colour));
+  if (withNotches) {
+    for (const { x, y, length } of figure.notches) {
+      parts.push(
+        `<line x1="${n(x)}" y1="${n(y)}" x2="${n(x + length)}" y2="${n(y)}" stroke="${colour}" stroke-width="0.06" stroke-linecap="round"/>`,
+      );
+    }
+  }
+  if (state === 'struck') {
+    const { x, y, width, height } = figure.box;
+    const [cx, cy, r] = [x + width / 2, y + height / 2, figure.size * 0.42];
+    parts.push(
+      `<line x1="${n(cx - r)}" y1="${n(cy + r)}" x2="${n(cx + r)}" y2="${n(cy - r)}" stroke="${INK}" stroke-width="0.045"/>`,
+    );
+  }
+  return `<g data-entry="${figure.entry}">${parts.join('')}</g>`;
+}
+
+function text(
+  x: number,
+  y: number,
+  size: number,
+  glyph: string,
+  colour: string,
+  anchor = 'middle',
+): string {
+  return `<text x="${n(x)}" y="${n(y + size * 0.36)}" font-size="${n(size)}" text-anchor="${anchor}" fill="${colour}">${escape(glyph)}</text>`;
+}
+
+function page(
+  width: number,
+  height: number,
+  square: number,
+  body: readonly string[],
+  title: string,
+): string {
+  const across = Array.from({ length: height + 1 }, (_, y) => `M0 ${y}H${width}`).join('');
+  const down = Array.from({ length: width + 1 }, (_, x) => `M${x} 0V${height}`).join('');
+  return [
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width * square}" height="${height * square}" font-family="'Figtree Variable', Figtree, 'Segoe UI', sans-serif" font-variant-numeric="tabular-nums">`,
+    `<title>${escape(title)}</title>`,
+    `<rect width="${width}" height="${height}" fill="${PAPER}"/>`,
+    `<path d="${across}${down}" stroke="${GRID}" stroke-width="0.03" fill="none"/>`,
+    ...body,
+    '</svg>',
+    '',
+  ].join('\n');
+}
+
+function n(value: number): string {
+  return String(Math.round(value * 1000) / 1000);
+}
+
+function escape(value: string): string {
+  return value.replace(
+    /[&<>"]/g,
+    (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!,
+  );
+}
