@@ -10,6 +10,8 @@ export {
   type Problem,
   type ReadProblem,
 } from './problem/problem.ts';
+export { readExpression, type ReadExpression } from './problem/read-expression.ts';
+export { expressionTex } from './problem/expression-tex.ts';
 export { estimateOf, proposedOperands, roundings } from './problem/estimate.ts';
 export type {
   EntryId,
@@ -59,6 +61,7 @@ export { sheetText } from './sheet/text-sink.ts';
 export { marksById, markState, timeline, type MarkState, type Timeline } from './sheet/visible.ts';
 export { areaGround, type AreaGround } from './ground/area.ts';
 export { compare, type Choice, type Comparison, type Lane } from './compare/compare.ts';
+export { stepLabels } from './compare/step-labels.ts';
 export { nextStop, previousStop } from './compare/stops.ts';
 export {
   pointAt,
@@ -86,3 +89,17 @@ export { verifyAgreement, type Verification } from './compare/verify-agreement.t
 export { traceDocument, type TraceDocument } from './formats/trace-document.ts';
 export { traceMarkdown } from './formats/trace-markdown.ts';
 export { comparisonReport, type ComparisonReport } from './formats/comparison-report.ts';
+export {
+  choicesOf,
+  decodeComparison,
+  JUDGEMENTS,
+  MAX_PAPERS,
+  PACES,
+  TEXT_LIMITS,
+  type ComparisonDocument,
+  type DecodedComparison,
+  type EstimateRecord,
+  type Judgement,
+  type Pace,
+  type PaperChoice,
+} from './formats/comparison-document.ts';

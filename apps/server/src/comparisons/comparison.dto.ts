@@ -1,0 +1,181 @@
+import { JUDGEMENTS, MAX_PAPERS, PACES, TEXT_LIMITS, type Judgement, type Pace } from '@levee/core';
+import { ApiProperty } from '@nestjs/swagger';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  Equals,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsObject,
+  IsOptional,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+
+export class PaperDto {
+  @ApiProperty({ example: 'lattice' })
+  @IsString()
+  @MaxLength(80)
+  method: string;
+
+  @ApiProperty({ type: 'object', additionalProperties: { type: 'string' } })
+  @IsObject()
+  school: Record<string, string>;
+
+  @ApiProperty({ type: [String], description: 'Term ids to deal with first.' })
+  @IsArray()
+  @ArrayMaxSize(4000)
+  @IsString({ each: true })
+  order: string[];
+}
+
+export class EstimateDto {
+  @ApiProperty({ type: [String] })
+  @IsArray()
+  @ArrayMaxSize(40)
+  @IsString({ each: true })
+  operands: string[];
+
+  @ApiProperty({ description: 'An exact amount.', example: '3000' })
+  @IsString()
+  @MaxLength(1000)
+  value: string;
+
+  @ApiProperty({ enum: JUDGEMENTS })
+  @IsIn(JUDGEMENTS)
+  judgement: Judgement;
+
+  @ApiProperty()
+  @IsBoolean()
+  beforeWorking: boolean;
+}
+
+export class ComparisonDocumentDto {
+  @ApiProperty({ enum: ['levee-comparison'] })
+  @Equals('levee-comparison')
+  format: 'levee-comparison';
+
+  @ApiProperty({ enum: [1] })
+  @Equals(1)
+  version: 1;
+
+  @ApiProperty({ maxLength: TEXT_LIMITS.title })
+  @IsString()
+  @MaxLength(TEXT_LIMITS.title)
+  title: string;
+
+  @ApiProperty({ maxLength: TEXT_LIMITS.story })
+  @IsString()
+  @MaxLength(TEXT_LIMITS.story)
+  story: string;
+
+  @ApiProperty({ maxLength: TEXT_LIMITS.unit })
+  @IsString()
+  @MaxLength(TEXT_LIMITS.unit)
+  unit: string;
+
+  @ApiProperty({ example: '46 × 58' })
+  @IsString()
+  @MaxLength(4000)
+  problem: string;
+
+  @ApiProperty({ type: EstimateDto, nullable: true })
+  @ValidateIf((document: ComparisonDocumentDto) => document.estimate !== null)
+  @ValidateNested()
+  @Type(() => EstimateDto)
+  estimate: EstimateDto | null;
+
+  @ApiProperty({ type: [PaperDto] })
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(MAX_PAPERS)
+  @ValidateNested({ each: true })
+  @Type(() => PaperDto)
+  papers: PaperDto[];
+
+  @ApiProperty({ type: [Number], description: 'Steps done, one count a paper.' })
+  @IsArray()
+  @IsInt({ each: true })
+  @Min(0, { each: true })
+  steps: number[];
+
+  @ApiProperty({ enum: PACES })
+  @IsIn(PACES)
+  pace: Pace;
+}
+
+export class CreateComparisonDto {
+  @ApiProperty({ type: ComparisonDocumentDto })
+  @IsObject()
+  @ValidateNested()
+  @Type(() => ComparisonDocumentDto)
+  document: ComparisonDocumentDto;
+}
+
+export class UpdateComparisonDto extends CreateComparisonDto {
+  @ApiProperty({ description: 'The version that this write replaces.' })
+  @IsInt()
+  @Min(1)
+  version: number;
+}
+
+export class ListComparisonsDto {
+  @ApiProperty({ required: false, description: 'Found in titles, stories and problems.' })
+  @IsOptional()
+  @IsString()
+  @MaxLength(200)
+  search = '';
+
+  @ApiProperty({ required: false, default: 1 })
+  @IsOptional()
+  @Type(() => Number)
+  @IsInt()
+  @Min(1)
+  page = 1;
+
+  @ApiProperty({ required: false, default: 20 })
+  @IsOptional()
+  @Type(() => Number)
+  @IsInt()
+  @Min(1)
+  @Max(100)
+  pageSize = 20;
+}
+
+export class ComparisonDto {
+  @ApiProperty()
+  id: string;
+
+  @ApiProperty()
+  version: number;
+
+  @ApiProperty()
+  createdAt: string;
+
+  @ApiProperty()
+  updatedAt: string;
+
+  @ApiProperty({ type: ComparisonDocumentDto })
+  document: ComparisonDocumentDto;
+}
+
+export class ComparisonPageDto {
+  @ApiProperty({ type: [ComparisonDto] })
+  items: ComparisonDto[];
+
+  @ApiProperty()
+  total: number;
+
+  @ApiProperty()
+  page: number;
+
+  @ApiProperty()
+  pageSize: number;
+}

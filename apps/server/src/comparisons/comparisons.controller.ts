@@ -1,0 +1,77 @@
+import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, Query } from '@nestjs/common';
+import {
+  ApiConflictResponse,
+  ApiCreatedResponse,
+  ApiNoContentResponse,
+  ApiNotFoundResponse,
+  ApiOkResponse,
+  ApiOperation,
+  ApiTags,
+} from '@nestjs/swagger';
+import {
+  ComparisonDto,
+  ComparisonPageDto,
+  CreateComparisonDto,
+  ListComparisonsDto,
+  UpdateComparisonDto,
+} from './comparison.dto.ts';
+import { ComparisonsService, type ComparisonPage, type StoredComparison } from './comparisons.service.ts';
+
+@ApiTags('comparisons')
+@Controller('comparisons')
+export class ComparisonsController {
+  constructor(private readonly comparisons: ComparisonsService) {}
+
+  @Get()
+  @ApiOperation({ summary: 'Kept comparisons, the latest change first' })
+  @ApiOkResponse({ type: ComparisonPageDto })
+  list(@Query() { search, page, pageSize }: ListComparisonsDto): Promise<ComparisonPage> {
+    return this.comparisons.list(search, page, pageSize);
+  }
+
+  @Post()
+  @ApiOperation({ summary: 'Keep a new comparison' })
+  @ApiCreatedResponse({ type: ComparisonDto })
+  create(@Body() { document }: CreateComparisonDto): Promise<StoredComparison> {
+    return this.comparisons.create(document);
+  }
+
+  @Get(':id')
+  @ApiOkResponse({ type: ComparisonDto })
+  @ApiNotFoundResponse()
+  read(@Param('id') id: string): Promise<StoredComparison> {
+    return this.comparisons.read(id);
+  }
+
+  @Put(':id')
+  @ApiOperation({ summary: 'Replace the version named; refused when it is no longer the latest' })
+  @ApiOkResponse({ type: ComparisonDto })
+  @ApiConflictResponse({ description: 'Stale: the member `current` holds the latest version.' })
+  update(
+    @Param('id') id: string,
+    @Body() { version, document }: UpdateComparisonDto,
+  ): Promise<StoredComparison> {
+    return this.comparisons.update(id, version, document);
+  }
+
+  @Post(':id/duplicate')
+  @ApiCreatedResponse({ type: ComparisonDto })
+  duplicate(@Param('id') id: string): Promise<StoredComparison> {
+    return this.comparisons.duplicate(id);
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  @ApiNoContentResponse()
+  remove(@Param('id') id: string): Promise<void> {
+    return this.comparisons.remove(id);
+  }
+
+  @Post(':id/restore')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Bring a deleted comparison back' })
+  @ApiOkResponse({ type: ComparisonDto })
+  restore(@Param('id') id: string): Promise<StoredComparison> {
+    return this.comparisons.restore(id);
+  }
+}

@@ -1,0 +1,25 @@
+import type { MigrationInterface, QueryRunner } from 'typeorm';
+
+export class Comparisons1790000000001 implements MigrationInterface {
+  async up(runner: QueryRunner): Promise<void> {
+    await runner.query(`
+      CREATE TABLE "comparison" (
+        "id" TEXT PRIMARY KEY NOT NULL,
+        "version" INTEGER NOT NULL,
+        "title" TEXT NOT NULL,
+        "problem" TEXT NOT NULL,
+        "searchText" TEXT NOT NULL,
+        "document" TEXT NOT NULL,
+        "createdAt" TEXT NOT NULL,
+        "updatedAt" TEXT NOT NULL,
+        "deletedAt" TEXT
+      )`);
+    await runner.query(
+      'CREATE INDEX "comparison_latest" ON "comparison" ("deletedAt", "updatedAt")',
+    );
+  }
+
+  async down(runner: QueryRunner): Promise<void> {
+    await runner.query('DROP TABLE "comparison"');
+  }
+}

@@ -1,0 +1,40 @@
+import { existsSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import express, { type RequestHandler } from 'express';
+import { StartFailure } from '../start-failure.ts';
+import { nonceOf } from './security.ts';
+
+/** What the build writes where the nonce of a response goes. */
+const NONCE_MARK = /__LEVEE_NONCE__/g;
+
+/**
+ * Serves the built web application: its files, and its page for every other address that is not the
+ * interface, so that deep links work. StartFailure when it has not been built.
+ */
+export function webPages(folder: string): readonly RequestHandler[] {
+  const page = join(folder, 'index.html');
+  if (!existsSync(page)) {
+    throw new StartFailure(`The web application is not built (${page}); run npm run build first.`);
+  }
+  const html = readFileSync(page, 'utf8');
+  const files = express.static(folder, {
+    index: false,
+    setHeaders: (response, path) => {
+      const hashed = path.includes(`${folder}/assets/`);
+      response.setHeader('Cache-Control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
+    },
+  });
+  const pages: RequestHandler = (request, response, next) => {
+    const wanted = request.method === 'GET' || request.method === 'HEAD';
+    if (!wanted || isInterface(request.path) || /\.[a-z0-9]+$/i.test(request.path)) return next();
+    response
+      .type('html')
+      .setHeader('Cache-Control', 'no-store')
+      .send(html.replace(NONCE_MARK, nonceOf(response)));
+  };
+  return [(request, response, next) => (isInterface(request.path) ? next() : files(request, response, next)), pages];
+}
+
+function isInterface(path: string): boolean {
+  return path === '/api' || path.startsWith('/api/');
+}

@@ -1,0 +1,60 @@
+import { numeralText, type Numeral } from '../exact/numeral.ts';
+import type { Expression, SumPart } from './expression.ts';
+
+/** A computation as LaTeX mathematics, with the times sign as the user writes it. */
+export function expressionTex(expression: Expression, times: '×' | '·' = '×'): string {
+  const sign = times === '×' ? '\\times' : '\\cdot';
+  return tex(expression);
+
+  function tex(of: Expression): string {
+    switch (of.kind) {
+      case 'number':
+        return number(of.numeral);
+      case 'fraction':
+        return `\\frac{${number(of.top)}}{${number(of.bottom)}}`;
+      case 'mixed':
+        return `${number(of.whole)}\\,\\frac{${number(of.top)}}{${number(of.bottom)}}`;
+      case 'letter':
+        return of.name;
+      case 'negative':
+        return `-${closed(of.of)}`;
+      case 'sum':
+        return of.parts.map(sumPart).join('');
+      case 'product':
+        return product(of.factors);
+      case 'quotient':
+        return `${closed(of.dividend)} \\div ${closed(of.divisor)}`;
+      case 'power':
+        return `${closed(of.of)}^{${number(of.exponent)}}`;
+      case 'root':
+        return `\\sqrt{${tex(of.of)}}`;
+    }
+  }
+
+  /** A part that stands beside another sign: sums, and anything that opens with a minus, in brackets. */
+  function closed(of: Expression): string {
+    const open = of.kind === 'sum' || of.kind === 'negative' || of.kind === 'quotient';
+    return open ? `\\left(${tex(of)}\\right)` : tex(of);
+  }
+
+  /** Numbers need a sign between them; letters and brackets stand side by side. */
+  function product(factors: readonly Expression[]): string {
+    return factors
+      .map((factor, i) => {
+        const bare = factor.kind === 'letter' || factor.kind === 'sum' || factor.kind === 'power';
+        return i === 0 || bare ? closed(factor) : ` ${sign} ${closed(factor)}`;
+      })
+      .join('');
+  }
+
+  function sumPart({ minus, of }: SumPart, index: number): string {
+    const text = of.kind === 'sum' || of.kind === 'negative' ? closed(of) : tex(of);
+    if (index === 0) return minus ? `-${text}` : text;
+    return `${minus ? ' - ' : ' + '}${text}`;
+  }
+}
+
+function number(numeral: Numeral): string {
+  const figures = `\\mathrm{${numeralText(numeral)}}`;
+  return numeral.base === 10 ? numeralText(numeral) : `${figures}_{${numeral.base}}`;
+}
