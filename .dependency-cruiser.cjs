@@ -31,7 +31,12 @@ module.exports = {
       from: { path: '^(apps|packages/cli)' },
       to: { path: '^packages/core/src/(?!index\\.ts)' },
     },
-    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    {
+      name: 'no-cycles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

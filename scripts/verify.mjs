@@ -1,18 +1,34 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { ensureCompiled, ensureInstalled, ensureSite, main, ROOT, run, say, StepFailure } from './lib/project.mjs';
+import {
+  ensureCompiled,
+  ensureInstalled,
+  ensureSite,
+  main,
+  ROOT,
+  run,
+  say,
+  StepFailure,
+} from './lib/project.mjs';
 
 /** Everything that must hold before a change lands, from a clean checkout on. */
 await main(async () => {
   const started = performance.now();
   step('packages', ensureInstalled);
   step('browser', ensureBrowser);
-  step('format', () => node('node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'));
+  step('format', () =>
+    node('node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'),
+  );
   step('lint', () => {
     node('node_modules/eslint/bin/eslint.js', '.');
     const folders = ['packages', 'apps', 'e2e'];
-    node('node_modules/dependency-cruiser/bin/dependency-cruise.mjs', '--config', '.dependency-cruiser.cjs', ...folders);
+    node(
+      'node_modules/dependency-cruiser/bin/dependency-cruise.mjs',
+      '--config',
+      '.dependency-cruiser.cjs',
+      ...folders,
+    );
   });
   step('types', () => node('node_modules/typescript/bin/tsc', '-b'));
   step('build', () => {
@@ -51,11 +67,21 @@ function jest(counts, name, ...projectsAndFlags) {
   const args = ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js'];
   const result = spawnSync(
     process.execPath,
-    [...args, '--ci', '--json', `--outputFile=${report}`, ...flags, '--selectProjects', ...projects],
+    [
+      ...args,
+      '--ci',
+      '--json',
+      `--outputFile=${report}`,
+      ...flags,
+      '--selectProjects',
+      ...projects,
+    ],
     { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'] },
   );
   if (!existsSync(report)) throw new StepFailure(`${name} tests did not run`);
-  const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(readFileSync(report, 'utf8'));
+  const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(
+    readFileSync(report, 'utf8'),
+  );
   counts.passed += numPassedTests;
   counts.failed += Math.max(numFailedTests, numFailedTestSuites);
   if (result.status === 0 && numPassedTests > 0) return null;

@@ -1,13 +1,6 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import {
-  existsSync,
-  mkdirSync,
-  readdirSync,
-  readFileSync,
-  statSync,
-  writeFileSync,
-} from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -81,7 +74,13 @@ export function ensureCompiled({ quiet = false } = {}) {
 export function ensureSite() {
   built('site', SITE, () => {
     say('Building the web application …');
-    run(process.execPath, ['node_modules/vite/bin/vite.js', 'build', 'apps/web', '--logLevel', 'warn']);
+    run(process.execPath, [
+      'node_modules/vite/bin/vite.js',
+      'build',
+      'apps/web',
+      '--logLevel',
+      'warn',
+    ]);
   });
 }
 

@@ -14,6 +14,7 @@ export { readExpression, type ReadExpression } from './problem/read-expression.t
 export { expressionTex } from './problem/expression-tex.ts';
 export { estimateOf, proposedOperands, roundings } from './problem/estimate.ts';
 export type {
+  Entry,
   EntryId,
   Given,
   Group,
@@ -54,7 +55,7 @@ export {
   type Vocabulary,
   type VocabularyKey,
 } from './phrases/vocabulary.ts';
-export type { Sheet } from './sheet/sheet.ts';
+export type { Box, Ruling, Sheet } from './sheet/sheet.ts';
 export { drawSheet, type Drawing, type Figure } from './sheet/drawing.ts';
 export { sheetSvg } from './sheet/svg-sink.ts';
 export { sheetText } from './sheet/text-sink.ts';
@@ -72,8 +73,15 @@ export {
   type SameAmount,
   type Subject,
 } from './compare/amounts.ts';
+export { levels, shareOf, type Level } from './compare/levels.ts';
 export { cost, type Cost } from './compare/cost.ts';
-export { agreement, type Agreement, type Expression, type Move } from './compare/agreement.ts';
+export {
+  agreement,
+  type Agreement,
+  type Expression as SumExpression,
+  type MethodAgreement,
+  type Move,
+} from './compare/agreement.ts';
 export {
   agreementLatex,
   agreementMarkdown,
@@ -83,6 +91,8 @@ export {
   LAW_NAMES,
   movesLatex,
   notationOf,
+  sumTex,
+  texText,
   type Notation,
 } from './compare/agreement-export.ts';
 export { verifyAgreement, type Verification } from './compare/verify-agreement.ts';

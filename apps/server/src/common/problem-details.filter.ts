@@ -1,4 +1,10 @@
-import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
+import {
+  Catch,
+  HttpException,
+  Logger,
+  type ArgumentsHost,
+  type ExceptionFilter,
+} from '@nestjs/common';
 import type { Request, Response } from 'express';
 import { Failure, FAILURES } from './failure.ts';
 
@@ -41,7 +47,10 @@ function failureOf(thrown: unknown): Failure {
   if (status === 413) return new Failure('body-too-large', 'A request may have 1 MB at most.');
   if (status === 400) return new Failure('body-unreadable', 'The body must be valid JSON.');
   if (isStoreFailure(thrown)) {
-    return new Failure('store-unwritable', 'Check that the disk has room and the file may be written; nothing that was kept before is lost.');
+    return new Failure(
+      'store-unwritable',
+      'Check that the disk has room and the file may be written; nothing that was kept before is lost.',
+    );
   }
   return new Failure('internal', 'The request was not carried out; nothing was changed.');
 }

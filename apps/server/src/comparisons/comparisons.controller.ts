@@ -15,7 +15,11 @@ import {
   ListComparisonsDto,
   UpdateComparisonDto,
 } from './comparison.dto.ts';
-import { ComparisonsService, type ComparisonPage, type StoredComparison } from './comparisons.service.ts';
+import {
+  ComparisonsService,
+  type ComparisonPage,
+  type StoredComparison,
+} from './comparisons.service.ts';
 
 @ApiTags('comparisons')
 @Controller('comparisons')

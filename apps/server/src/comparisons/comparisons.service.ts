@@ -33,7 +33,9 @@ export class ComparisonsService {
     const query = this.repository.createQueryBuilder('c').where('c.deletedAt IS NULL');
     const needle = searchable(search);
     if (needle !== '') {
-      query.andWhere("c.searchText LIKE :needle ESCAPE '\\'", { needle: `%${escapeLike(needle)}%` });
+      query.andWhere("c.searchText LIKE :needle ESCAPE '\\'", {
+        needle: `%${escapeLike(needle)}%`,
+      });
     }
     const [entities, total] = await query
       .orderBy('c.updatedAt', 'DESC')
@@ -132,10 +134,25 @@ function escapeLike(text: string): string {
   return text.replace(/[\\%_]/g, '\\$&');
 }
 
-function stored({ id, version, createdAt, updatedAt, document }: ComparisonEntity): StoredComparison {
-  return { id, version, createdAt, updatedAt, document: JSON.parse(document) as ComparisonDocument };
+function stored({
+  id,
+  version,
+  createdAt,
+  updatedAt,
+  document,
+}: ComparisonEntity): StoredComparison {
+  return {
+    id,
+    version,
+    createdAt,
+    updatedAt,
+    document: JSON.parse(document) as ComparisonDocument,
+  };
 }
 
 function unknownComparison(id: string): Failure {
-  return new Failure('comparison-unknown', `No comparison has the id ${id}; it may have been deleted.`);
+  return new Failure(
+    'comparison-unknown',
+    `No comparison has the id ${id}; it may have been deleted.`,
+  );
 }

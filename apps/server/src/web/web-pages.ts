@@ -21,7 +21,10 @@ export function webPages(folder: string): readonly RequestHandler[] {
     index: false,
     setHeaders: (response, path) => {
       const hashed = path.includes(`${folder}/assets/`);
-      response.setHeader('Cache-Control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
+      response.setHeader(
+        'Cache-Control',
+        hashed ? 'public, max-age=31536000, immutable' : 'no-cache',
+      );
     },
   });
   const pages: RequestHandler = (request, response, next) => {
@@ -32,7 +35,11 @@ export function webPages(folder: string): readonly RequestHandler[] {
       .setHeader('Cache-Control', 'no-store')
       .send(html.replace(NONCE_MARK, nonceOf(response)));
   };
-  return [(request, response, next) => (isInterface(request.path) ? next() : files(request, response, next)), pages];
+  return [
+    (request, response, next) =>
+      isInterface(request.path) ? next() : files(request, response, next),
+    pages,
+  ];
 }
 
 function isInterface(path: string): boolean {

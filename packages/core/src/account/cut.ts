@@ -1,4 +1,4 @@
-import { Exact } from '../exact/exact.ts';
+import { type Exact } from '../exact/exact.ts';
 import { digitWorth, figure, type Numeral } from '../exact/numeral.ts';
 
 /** One piece of an operand: 40 of 46. Parts are listed smallest first and add up to the operand. */

@@ -114,6 +114,17 @@ function expanded(parts: readonly string[], base: number): readonly string[] {
   return shown.length > 0 ? shown : ['0'];
 }
 
+/** An expression of a certificate as LaTeX mathematics. */
+export function sumTex(expression: Expression, notation: Notation, times: '×' | '·'): string {
+  return render(expression, notation, (text) => texText(text, times), true);
+}
+
+/** A problem or a term in the problem language as LaTeX mathematics. */
+export function texText(text: string, times: '×' | '·'): string {
+  const sign = times === '×' ? '\\times' : '\\cdot';
+  return text.replaceAll(/\s*[×·]\s*/g, ` ${sign} `).replaceAll(/_(\d+)/g, '_{$1}');
+}
+
 /** The moves of one method as LaTeX: an aligned display that needs amsmath. */
 export function movesLatex(
   problem: string,
@@ -121,15 +132,12 @@ export function movesLatex(
   notation: Notation,
   times: '×' | '·',
 ): string {
-  const sign = times === '×' ? '\\times' : '\\cdot';
-  const tex = (text: string) =>
-    text.replaceAll(/\s*[×·]\s*/g, ` ${sign} `).replaceAll(/_(\d+)/g, '_{$1}');
   const lines = moves.map(
     ({ expression, law }) =>
-      `  &= ${render(expression, notation, tex, true)} && \\text{${LAW_NAMES[law]}}`,
+      `  &= ${sumTex(expression, notation, times)} && \\text{${LAW_NAMES[law]}}`,
   );
   const [first = '', ...rest] = lines;
-  const opening = `  ${tex(problem)} ${first.trim()}`;
+  const opening = `  ${texText(problem, times)} ${first.trim()}`;
   return ['\\begin{aligned}', [opening, ...rest].join(' \\\\\n'), '\\end{aligned}'].join('\n');
 }
 

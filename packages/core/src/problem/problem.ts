@@ -1,4 +1,4 @@
-import { Exact } from '../exact/exact.ts';
+import { type Exact } from '../exact/exact.ts';
 import { numeralValue, type Numeral } from '../exact/numeral.ts';
 import { expressionText, numeralSource, type Expression } from './expression.ts';
 import type { ProblemFailure, ProblemShape } from './failure.ts';

@@ -24,6 +24,8 @@ export interface Figure {
   /** Height of the letters' line, in squares. */
   readonly size: number;
   readonly notches: readonly Notch[];
+  /** The place of its last figure; undefined for a number written whole. */
+  readonly place: number | undefined;
   readonly kind: 'given' | 'mark' | 'small';
 }
 
@@ -79,6 +81,7 @@ function figure(cell: SheetCell, glyph: string, place: number | undefined, given
       place === undefined
         ? []
         : notches(place, x + width / 2, middle + lineHeight * 0.47, lineHeight),
+    place,
     kind: given ? 'given' : size === 'small' ? 'small' : 'mark',
   };
 }

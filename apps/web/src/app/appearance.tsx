@@ -1,0 +1,69 @@
+import { createTheme, ThemeProvider, useMediaQuery } from '@mui/material';
+import { useLayoutEffect, useMemo, type ReactNode } from 'react';
+import { useSettings } from '../store/settings-store.ts';
+
+const COLOURS = {
+  light: {
+    paper: '#fefdf9',
+    page: '#f7f4ec',
+    ink: '#1d2a35',
+    faint: '#566169',
+    water: '#2b777e',
+    signal: '#b8471a',
+  },
+  dark: {
+    paper: '#1c2933',
+    page: '#141e27',
+    ink: '#ece6d8',
+    faint: '#a9b3b8',
+    water: '#7fc6c9',
+    signal: '#ff9d6b',
+  },
+} as const;
+
+/** The controls' look, in the same colours as the style sheets' tokens. */
+function themeOf(mode: 'light' | 'dark') {
+  const c = COLOURS[mode];
+  return createTheme({
+    palette: {
+      mode,
+      primary: { main: c.ink },
+      secondary: { main: c.water },
+      warning: { main: c.signal },
+      background: { default: c.page, paper: c.paper },
+      text: { primary: c.ink, secondary: c.faint },
+    },
+    shape: { borderRadius: 4 },
+    typography: {
+      fontFamily: "'Figtree Variable', 'Segoe UI', sans-serif",
+      button: { textTransform: 'none', fontWeight: 500 },
+      h6: { fontFamily: "'Literata Variable', Georgia, serif" },
+    },
+    components: {
+      MuiButtonBase: { defaultProps: { disableRipple: true } },
+      MuiButton: { defaultProps: { disableElevation: true } },
+      MuiSvgIcon: { defaultProps: { fontSize: 'small' } },
+      MuiToggleButton: {
+        styleOverrides: {
+          root: {
+            padding: '3px 10px',
+            color: c.ink,
+            '&.Mui-selected, &.Mui-selected:hover': { backgroundColor: c.ink, color: c.page },
+          },
+        },
+      },
+    },
+  });
+}
+
+/** Light or dark, as she chose or as her device says. */
+export function Appearance({ children }: { readonly children: ReactNode }) {
+  const wish = useSettings((settings) => settings.theme);
+  const deviceDark = useMediaQuery('(prefers-color-scheme: dark)');
+  const mode = wish === 'system' ? (deviceDark ? 'dark' : 'light') : wish;
+  const theme = useMemo(() => themeOf(mode), [mode]);
+  useLayoutEffect(() => {
+    document.documentElement.dataset['theme'] = mode;
+  }, [mode]);
+  return <ThemeProvider theme={theme}>{children}</ThemeProvider>;
+}

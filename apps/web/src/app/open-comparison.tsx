@@ -1,0 +1,80 @@
+import { Suspense, useEffect } from 'react';
+import { Link, Outlet, useParams } from 'react-router';
+import { closeComparison, openComparison, useKeeping } from '../store/keeper.ts';
+import { useComparison } from '../store/comparison-store.ts';
+import { resetSession } from '../store/session-store.ts';
+import { ShortcutsDialog } from '../features/settings/shortcuts-dialog.tsx';
+import { WordsDialog } from '../features/settings/words-dialog.tsx';
+import { SceneProvider } from '../features/bench/scene.tsx';
+import { problemOf } from '../store/content.ts';
+import { tooLong } from '../worked/work.ts';
+
+/** Opens the comparison of the address and gives its commands to the screens below. */
+export function OpenComparison() {
+  const { id = '' } = useParams();
+  const state = useKeeping(({ keeping }) => keeping.state);
+  useEffect(() => {
+    resetSession();
+    void openComparison(id);
+  }, [id]);
+  useTitle();
+  if (state === 'opening' || state === 'closed') {
+    return (
+      <main className="message">
+        <p role="status">Opening …</p>
+      </main>
+    );
+  }
+  if (state === 'missing') return <Missing />;
+  return <Opened />;
+}
+
+function Opened() {
+  const long = useComparison(({ content }) => tooLong(problemOf(content)));
+  if (long !== null) {
+    return (
+      <main className="message">
+        <h1>Too long for the bench</h1>
+        <p>{long}</p>
+        <p>
+          <Link to="/comparisons">See all comparisons</Link>
+        </p>
+      </main>
+    );
+  }
+  return (
+    <SceneProvider>
+      <Suspense>
+        <Outlet />
+      </Suspense>
+      <WordsDialog />
+      <ShortcutsDialog />
+    </SceneProvider>
+  );
+}
+
+function Missing() {
+  const keeping = useKeeping((state) => state.keeping);
+  return (
+    <main className="message">
+      <h1>This comparison cannot be opened</h1>
+      <p>{keeping.state === 'missing' ? keeping.detail : ''}</p>
+      <p>
+        <a href={window.location.pathname} onClick={closeComparison}>
+          Try again
+        </a>{' '}
+        · <Link to="/comparisons">See all comparisons</Link>
+      </p>
+    </main>
+  );
+}
+
+function useTitle(): void {
+  const name = useComparison(({ content }) => content.title || content.problem);
+  useEffect(() => {
+    document.title = `${name} · Levee`;
+    return () => {
+      document.title = 'Levee';
+    };
+  }, [name]);
+}

@@ -1,0 +1,140 @@
+import {
+  agreement,
+  expressionLine,
+  LAW_LABELS,
+  movesLatex,
+  notationOf,
+  verifyAgreement,
+  type Agreement,
+  type MethodAgreement,
+  type SumExpression,
+} from '@levee/core';
+import { useMemo } from 'react';
+import { useSettings } from '../../store/settings-store.ts';
+import { notify } from '../../ui/notices.tsx';
+import { useWorked } from '../../worked/use-worked.ts';
+import type { Worked } from '../../worked/work.ts';
+import { useCommand } from './scene.tsx';
+
+/** The certificate of the open comparison and whether it was confirmed by the independent check. */
+export function useAgreement(): { certificate: Agreement; confirmed: boolean } {
+  const { comparison } = useWorked();
+  return useMemo(() => {
+    const certificate = agreement(comparison);
+    return { certificate, confirmed: verifyAgreement(certificate).ok };
+  }, [comparison]);
+}
+
+const MOST_TERMS = 16;
+
+/** Why the methods agree, in a line a method. */
+export function AgreePanel() {
+  const { papers } = useWorked();
+  const { certificate, confirmed } = useAgreement();
+  const why = useCommand('why');
+  const times = useSettings((settings) => settings.words.times);
+  const notation = notationOf(certificate);
+  const count = certificate.terms.length;
+  return (
+    <section className="panel agree" aria-label="Why they agree">
+      <h2>
+        Why they agree{' '}
+        <span className="caption">{confirmed ? 'checked ✓' : 'the check failed'}</span>
+      </h2>
+      <dl>
+        {certificate.methods.map((method, k) => (
+          <Line
+            key={k}
+            name={papers[k]!.method.shortName}
+            text={
+              count > MOST_TERMS
+                ? `${count} terms, bracketed in ${method.moves.length} moves`
+                : bracketing(method, (expression) => expressionLine(expression, notation, times))
+            }
+            law={lastLaw(method)}
+          />
+        ))}
+      </dl>
+      <p className="caption">{closing(count)}</p>
+      <p className="chips">
+        <button type="button" className="chip" onClick={why.run}>
+          read it law by law
+        </button>
+        <button
+          type="button"
+          className="chip"
+          onClick={() => void copy(latexOf(certificate, papers, times))}
+        >
+          copy as LaTeX
+        </button>
+      </p>
+    </section>
+  );
+}
+
+function closing(count: number): string {
+  if (count === 0) return 'A factor is zero, so there is nothing to deal with.';
+  const terms = count === 1 ? 'The same one term' : `The same ${count} terms`;
+  return `${terms}, by the distributive law; only brackets and order differ, and ten of a place is one of the next.`;
+}
+
+function Line({
+  name,
+  text,
+  law,
+}: {
+  readonly name: string;
+  readonly text: string;
+  readonly law: string;
+}) {
+  return (
+    <>
+      <dt className="caption">{name}</dt>
+      <dd className="figures">
+        {text} <span className="caption">{law}</span>
+      </dd>
+    </>
+  );
+}
+
+/** The move that shows how a method brackets the terms: the last one that is still a sum of all of them. */
+function shownMove({ moves }: MethodAgreement) {
+  return (
+    moves.findLast(({ law }) => law === 'reorder') ??
+    moves.find(({ law }) => law === 'evaluate') ??
+    moves[0]
+  );
+}
+
+function bracketing(method: MethodAgreement, line: (expression: SumExpression) => string): string {
+  const shown = shownMove(method);
+  return shown ? line(shown.expression) : '0';
+}
+
+function lastLaw({ moves }: MethodAgreement): string {
+  const split = moves.some(({ law }) => law === 'place-value');
+  return split ? `by ${LAW_LABELS['place-value']}` : '';
+}
+
+export function latexOf(
+  certificate: Agreement,
+  papers: Worked['papers'],
+  times: '×' | '·',
+): string {
+  return certificate.methods
+    .map(
+      ({ moves }, k) =>
+        `% ${papers[k]!.method.name}\n${movesLatex(certificate.problem, moves, notationOf(certificate), times)}`,
+    )
+    .join('\n\n');
+}
+
+/** Puts a text on the clipboard and says so. */
+export async function copy(text: string): Promise<void> {
+  try {
+    await navigator.clipboard.writeText(text);
+    notify('Copied.');
+  } catch {
+    notify('The clipboard is not open to this page; use Export in the menu instead.');
+  }
+}

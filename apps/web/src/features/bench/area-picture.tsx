@@ -1,0 +1,120 @@
+import { TermSet, type AreaGround } from '@levee/core';
+import { useMemo } from 'react';
+import { hover, pin } from '../../store/session-store.ts';
+import { useSettings } from '../../store/settings-store.ts';
+import { useSteps, useWorked } from '../../worked/use-worked.ts';
+import type { Worked } from '../../worked/work.ts';
+import { useSize } from '../../ui/use-size.ts';
+import { useSubject } from './papers.tsx';
+
+type Standing = 'owed' | 'some' | 'marked';
+
+/** One rectangle with every method's cuts: what is dealt with, what is owed, what is pointed at. */
+export function AreaPicture() {
+  const worked = useWorked();
+  const [ref, size] = useSize<HTMLDivElement>();
+  return (
+    <section className="panel area" aria-label="Shared picture">
+      <h2>One rectangle, every method’s cuts</h2>
+      {worked.ground ? (
+        <div className="area-body">
+          <div className="area-room" ref={ref}>
+            {size.width > 0 && <Rectangle worked={worked} ground={worked.ground} {...size} />}
+          </div>
+          <ul className="legend caption" aria-label="Legend">
+            <li className="pointed">pointed at</li>
+            <li className="marked">marked on all</li>
+            <li className="some">on some papers</li>
+            <li className="owed">owed</li>
+            {!worked.ground.toScale && <li className="note">thin strips are drawn wider</li>}
+          </ul>
+        </div>
+      ) : (
+        <p className="caption">A product of more than two factors has no one rectangle.</p>
+      )}
+    </section>
+  );
+}
+
+interface RectangleProps {
+  readonly worked: Worked;
+  readonly ground: AreaGround;
+  readonly width: number;
+  readonly height: number;
+}
+
+const TOP = 20;
+const LETTER = 7.2;
+
+function Rectangle({ worked, ground, width, height }: RectangleProps) {
+  const steps = useSteps();
+  const subject = useSubject();
+  const times = useSettings((settings) => settings.words.times);
+  const standings = useMemo(() => standingsOf(worked, steps), [worked, steps]);
+  const side = Math.max(...ground.down.map((strip) => strip.text.length)) * LETTER + 8;
+  const [w, h] = [Math.max(40, width - side - 4), Math.max(40, height - TOP - 4)];
+  const { space } = worked.comparison;
+  const point = (term: number) => ({ kind: 'terms', terms: TermSet.of(space, term) }) as const;
+  const fits = (text: string, share: number) => text.length * LETTER < share;
+  return (
+    <svg
+      width={width}
+      height={height}
+      role="img"
+      aria-label="Area picture"
+      onPointerLeave={() => hover(null)}
+    >
+      <g className="strips">
+        {ground.across.map(({ part, text, from, to }) =>
+          fits(text, (to - from) * w + 6) ? (
+            <text key={part} x={side + ((from + to) / 2) * w} y={TOP - 6} textAnchor="middle">
+              {text}
+            </text>
+          ) : null,
+        )}
+        {ground.down.map(({ part, text, from, to }) =>
+          (to - from) * h >= 11 ? (
+            <text key={part} x={side - 6} y={TOP + ((from + to) / 2) * h + 4.5} textAnchor="end">
+              {text}
+            </text>
+          ) : null,
+        )}
+      </g>
+      {ground.regions.map(({ term, text, worth, x, y, width: rw, height: rh }) => {
+        const box = { x: side + x * w, y: TOP + y * h, width: rw * w, height: rh * h };
+        const lit = subject?.terms.has(term) ? 'exact' : subject?.lookFor.has(term) ? 'near' : '';
+        const product = text.replaceAll('×', times);
+        const label = fits(`${product} = ${worth}`, box.width) ? `${product} = ${worth}` : worth;
+        return (
+          <g
+            key={term}
+            className={`region ${standings[term] ?? 'owed'} ${lit}`}
+            onPointerEnter={() => hover(point(term))}
+            onClick={() => pin(point(term))}
+          >
+            <title>{`${product} = ${worth}, ${standings[term]}`}</title>
+            <rect {...box} />
+            {rh * h >= 13 && fits(label, box.width) && (
+              <text x={box.x + box.width / 2} y={box.y + box.height / 2 + 4.5} textAnchor="middle">
+                {label}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
+
+/** For each common term, on how many papers it has been dealt with. */
+function standingsOf(worked: Worked, steps: readonly number[]): readonly Standing[] {
+  const counts = new Array<number>(worked.comparison.space.size).fill(0);
+  worked.papers.forEach(({ lane, line }, k) => {
+    for (const entry of lane.trace.start) {
+      if ((line.takenAt.get(entry.id) ?? Infinity) > steps[k]!) continue;
+      for (const term of lane.termsOf(entry.id).indices()) counts[term]!++;
+    }
+  });
+  const all = worked.papers.length;
+  return counts.map((n) => (n === 0 ? 'owed' : n === all ? 'marked' : 'some'));
+}

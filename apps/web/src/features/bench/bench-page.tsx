@@ -1,0 +1,34 @@
+import { useEffect } from 'react';
+import { useSession } from '../../store/session-store.ts';
+import { useWorked } from '../../worked/use-worked.ts';
+import { AgreePanel } from './agree-panel.tsx';
+import { AreaPicture } from './area-picture.tsx';
+import { BenchHead } from './bench-head.tsx';
+import { EstimateDialog } from './estimate.tsx';
+import { Gauge } from './gauge.tsx';
+import { Lanes } from './lanes.tsx';
+import { Papers } from './papers.tsx';
+import { WorthPanel } from './worth-panel.tsx';
+import './bench.css';
+
+/** The bench: papers, account, lanes, and what the pointed-at amount is worth. */
+export function BenchPage() {
+  const worked = useWorked();
+  useEffect(() => useSession.setState({ pointed: null, pinned: false }), [worked]);
+  return (
+    <div className="bench" data-papers={worked.papers.length}>
+      <BenchHead />
+      <div className="bench-work">
+        <Papers />
+        <Gauge />
+      </div>
+      <Lanes />
+      <div className="bench-foot">
+        <AreaPicture />
+        <WorthPanel />
+        <AgreePanel />
+      </div>
+      <EstimateDialog />
+    </div>
+  );
+}

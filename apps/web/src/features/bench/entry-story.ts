@@ -1,0 +1,66 @@
+import type { EntryId, Given, Mark, OwedEntry, Speaker } from '@levee/core';
+import type { Paper } from '../../worked/work.ts';
+
+/** What is said of one entry: what it is, and where it comes from and goes. */
+export interface EntryStory {
+  readonly name: string;
+  readonly travels: string | null;
+}
+
+/** Tells of a mark, an owed amount or a figure of the question. */
+export function entryStory(
+  paper: Paper,
+  id: EntryId,
+  step: number,
+  say: Speaker,
+): EntryStory | null {
+  const { trace } = paper.lane;
+  const given = trace.givens.find((one) => one.id === id);
+  if (given) return { name: givenName(given, say), travels: null };
+  const owed = trace.start.find((one) => one.id === id);
+  if (owed) return owedStory(paper, owed, step, say);
+  const mark = trace.steps.flatMap((one) => one.gives).find((one) => one.id === id);
+  return mark ? { name: markName(mark, say), travels: travels(paper, mark) } : null;
+}
+
+function givenName({ role, place, glyph }: Given, say: Speaker): string {
+  if (role === 'operand digit' && place !== undefined) {
+    return `the factor’s digit ${glyph}: ${say.count(parseInt(glyph, say.base), place)}`;
+  }
+  return 'a part of the factor';
+}
+
+function owedStory(paper: Paper, owed: OwedEntry, step: number, say: Speaker): EntryStory {
+  const at = paper.line.takenAt.get(owed.id);
+  const text = owed.text.replaceAll('×', ` ${say.times} `);
+  const done = at !== undefined && at <= step;
+  return {
+    name: done ? `${text}, worked out at step ${at}` : `${text}, still owed`,
+    travels: done || at === undefined ? null : `this paper comes to it at step ${at}`,
+  };
+}
+
+function markName({ role, place, glyph, worth, medium }: Mark, say: Speaker): string {
+  const what = medium === 'head' ? `${role}, held in the head` : role;
+  if (place === undefined) return `${what}, written whole`;
+  if (role === 'placeholder') return `${what}: it holds the places below`;
+  if (worth.isZero) return `${what}: no ${say.places(place)}`;
+  return `${what}: ${say.count(parseInt(glyph, say.base), place)}`;
+}
+
+/** From which step to which, and for a carry why it is put where it is. */
+function travels(paper: Paper, mark: Mark): string | null {
+  const written = paper.line.writtenAt.get(mark.id);
+  const taken = paper.line.takenAt.get(mark.id);
+  const from = `${mark.medium === 'head' ? 'held from' : 'written at'} step ${written}`;
+  const to = taken === undefined ? 'it stays' : `joins step ${taken}`;
+  const reason = mark.role === 'carry' ? carryReason(paper) : null;
+  return [`${from}; ${to}`, reason].filter(Boolean).join('. ');
+}
+
+/** The reason of the school that says where carries are put, where the method has one. */
+function carryReason({ method, lane }: Paper): string | null {
+  const school = method.schools.find(({ id }) => id === 'carries');
+  const option = school?.options.find(({ id }) => id === lane.trace.school['carries']);
+  return option ? `Carries ${option.label}: ${option.reason}` : null;
+}

@@ -1,0 +1,231 @@
+import {
+  estimateOf,
+  Exact,
+  JUDGEMENTS,
+  numeral,
+  proposedOperands,
+  roundings,
+  wholeText,
+  type EstimateRecord,
+  type Judgement,
+  type Problem,
+} from '@levee/core';
+import {
+  Button,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogTitle,
+  TextField,
+  ToggleButton,
+  ToggleButtonGroup,
+} from '@mui/material';
+import { useState } from 'react';
+import { useComparison } from '../../store/comparison-store.ts';
+import { withEstimate } from '../../store/content.ts';
+import { useSession } from '../../store/session-store.ts';
+import { useSettings } from '../../store/settings-store.ts';
+import { useSteps, useWorked } from '../../worked/use-worked.ts';
+import { useCommand } from './scene.tsx';
+
+/** The exact worth of typed operands, or null when one is no whole number of the base. */
+export function worthOf(operands: readonly string[], base: number): Exact | null {
+  const figures = '0123456789ABCDEF'.slice(0, base);
+  const fits = (text: string) =>
+    text.length > 0 &&
+    text.length <= 24 &&
+    [...text.toUpperCase()].every((f) => figures.includes(f));
+  if (!operands.every(fits)) return null;
+  return estimateOf(
+    operands.map((text) =>
+      [...numeral(text, base).digits].reduceRight(
+        (total, digit) => total.times(Exact.of(base)).plus(Exact.of(digit)),
+        Exact.ZERO,
+      ),
+    ),
+  );
+}
+
+function record(estimate: EstimateRecord): void {
+  useComparison.getState().change((content) => withEstimate(content, estimate));
+}
+
+function useProposal(problem: Problem, untouched: boolean): EstimateRecord {
+  const operands = proposedOperands(problem);
+  const value = worthOf(operands, problem.base) ?? Exact.ZERO;
+  return { operands, value: value.toString(), judgement: '', beforeWorking: untouched };
+}
+
+/** The estimate in the head of the bench: offered until it is recorded, then kept in sight. */
+export function EstimateStrip() {
+  const { problem } = useWorked();
+  const steps = useSteps();
+  const untouched = steps.every((step) => step === 0);
+  const estimate = useComparison((state) => state.content.estimate);
+  const proposal = useProposal(problem, untouched);
+  const open = useCommand('estimate');
+  const shown = estimate ?? proposal;
+  return (
+    <div className={estimate ? 'estimate' : 'estimate offered'}>
+      <span className="caption">
+        {estimate
+          ? `estimate, ${estimate.beforeWorking ? 'before working' : 'made while working'}`
+          : 'estimate first?'}
+      </span>
+      <span className="estimate-line">
+        <EstimateText estimate={shown} base={problem.base} />
+        {estimate ? (
+          <button type="button" className="link" onClick={open.run}>
+            {estimate.judgement === '' ? 'judge it' : `“${estimate.judgement}”`}
+          </button>
+        ) : (
+          <>
+            <button type="button" className="chip" onClick={() => record(proposal)}>
+              record
+            </button>
+            <button type="button" className="chip" onClick={open.run}>
+              other…
+            </button>
+          </>
+        )}
+      </span>
+    </div>
+  );
+}
+
+function EstimateText(props: { readonly estimate: EstimateRecord; readonly base: number }) {
+  const { estimate, base } = props;
+  const times = useSettings((settings) => settings.words.times);
+  return (
+    <span className="figures">
+      {estimate.operands.join(` ${times} `)} ≈ {wholeText(Exact.parse(estimate.value), base)}
+    </span>
+  );
+}
+
+/** Her own rounding of each operand, and how near is near enough. */
+export function EstimateDialog() {
+  const open = useSession((session) => session.dialog === 'estimate');
+  const close = () => useSession.setState({ dialog: null });
+  return (
+    <Dialog open={open} onClose={close} maxWidth="sm" fullWidth>
+      {open && <EstimateForm close={close} />}
+    </Dialog>
+  );
+}
+
+function EstimateForm({ close }: { readonly close: () => void }) {
+  const { problem, comparison } = useWorked();
+  const steps = useSteps();
+  const kept = useComparison((state) => state.content.estimate);
+  const [operands, setOperands] = useState<readonly string[]>(
+    kept?.operands ?? proposedOperands(problem),
+  );
+  const [judgement, setJudgement] = useState<Judgement>(kept?.judgement ?? '');
+  const value = worthOf(operands, problem.base);
+  const done = steps.every((step, k) => step === comparison.lanes[k]!.trace.steps.length);
+  const set = (k: number, text: string) =>
+    setOperands(operands.map((own, i) => (i === k ? text.trim().toUpperCase() : own)));
+  const save = () => {
+    if (!value) return;
+    const beforeWorking = kept?.beforeWorking ?? steps.every((step) => step === 0);
+    record({ operands, value: value.toString(), judgement, beforeWorking });
+    close();
+  };
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        save();
+      }}
+    >
+      <DialogTitle>Estimate</DialogTitle>
+      <DialogContent>
+        {problem.operands.map((operand, k) => (
+          <OperandChoice
+            key={k}
+            label={k === 0 ? 'First factor' : k === 1 ? 'Second factor' : `Factor ${k + 1}`}
+            text={operands[k] ?? ''}
+            choices={roundings(operand).map(({ rule, worth }) => ({
+              rule,
+              text: wholeText(worth, problem.base),
+            }))}
+            fault={worthOf([operands[k] ?? ''], problem.base) === null}
+            base={problem.base}
+            set={(text) => set(k, text)}
+          />
+        ))}
+        <p className="estimate-result" role="status">
+          {value ? `≈ ${wholeText(value, problem.base)}` : 'Each factor needs a whole number.'}
+          {value && done && <Distance value={value} />}
+        </p>
+        <p className="caption" id="near-enough">
+          How near is near enough?
+        </p>
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          value={judgement}
+          aria-labelledby="near-enough"
+          onChange={(_, chosen: Judgement | null) => setJudgement(chosen ?? '')}
+        >
+          {JUDGEMENTS.filter((one) => one !== '').map((one) => (
+            <ToggleButton key={one} value={one}>
+              {one}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={close}>Leave</Button>
+        <Button type="submit" variant="contained" disabled={!value}>
+          Record
+        </Button>
+      </DialogActions>
+    </form>
+  );
+}
+
+interface OperandChoiceProps {
+  readonly label: string;
+  readonly text: string;
+  readonly choices: readonly { readonly rule: string; readonly text: string }[];
+  readonly fault: boolean;
+  readonly base: number;
+  readonly set: (text: string) => void;
+}
+
+function OperandChoice({ label, text, choices, fault, base, set }: OperandChoiceProps) {
+  return (
+    <div className="operand-choice">
+      <TextField
+        label={label}
+        value={text}
+        size="small"
+        error={fault}
+        helperText={fault ? `a whole number in base ${base}` : ' '}
+        onChange={(event) => set(event.target.value)}
+      />
+      {choices.map((choice) => (
+        <Button
+          key={choice.rule}
+          size="small"
+          variant={choice.text === text ? 'contained' : 'outlined'}
+          onClick={() => set(choice.text)}
+        >
+          {choice.text} · {choice.rule}
+        </Button>
+      ))}
+    </div>
+  );
+}
+
+/** How far an estimate is from the answer, once all papers are finished. */
+function Distance({ value }: { readonly value: Exact }) {
+  const { comparison, problem } = useWorked();
+  const difference = value.minus(comparison.lanes[0]!.trace.total);
+  if (difference.isZero) return <> — exactly the answer</>;
+  const above = difference.compare(Exact.ZERO) > 0;
+  const amount = wholeText(above ? difference : difference.negate(), problem.base);
+  return <>{` — ${amount} ${above ? 'above' : 'below'} the answer`}</>;
+}

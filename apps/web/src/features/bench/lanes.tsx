@@ -1,0 +1,174 @@
+import { stepLabels, type Pace, type TermSet } from '@levee/core';
+import FirstPageIcon from '@mui/icons-material/FirstPage';
+import LastPageIcon from '@mui/icons-material/LastPage';
+import NavigateBeforeIcon from '@mui/icons-material/NavigateBefore';
+import PauseIcon from '@mui/icons-material/Pause';
+import PlayArrowIcon from '@mui/icons-material/PlayArrow';
+import { Button, ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { memo, useMemo } from 'react';
+import { useComparison } from '../../store/comparison-store.ts';
+import { useSession } from '../../store/session-store.ts';
+import { useSpeaker, useSteps, useWorked } from '../../worked/use-worked.ts';
+import { work, type Paper, type Worked } from '../../worked/work.ts';
+import { useSize } from '../../ui/use-size.ts';
+import { IconCommand } from './icon-command.tsx';
+import { laneColumns, type LaneColumns } from './lane-columns.ts';
+import { useSubject } from './papers.tsx';
+import { useCommand } from './scene.tsx';
+import { stopWith } from './transport.ts';
+
+/** Every step of every paper as a block, aligned where the same terms are dealt with. */
+export function Lanes() {
+  const worked = useWorked();
+  const steps = useSteps();
+  const columns = useMemo(() => laneColumns(worked.comparison), [worked]);
+  const [ref, { width }] = useSize<HTMLDivElement>();
+  return (
+    <section className="lanes" aria-label="Lanes">
+      <div className="lane-names">
+        {worked.papers.map((paper) => (
+          <LaneName key={paper.index} paper={paper} />
+        ))}
+      </div>
+      <div className="lane-blocks" ref={ref}>
+        {worked.papers.map((paper) => (
+          <Lane
+            key={paper.index}
+            paper={paper}
+            step={steps[paper.index]!}
+            columns={columns}
+            width={width}
+          />
+        ))}
+        <Playhead worked={worked} steps={steps} columns={columns} />
+      </div>
+      <Transport />
+    </section>
+  );
+}
+
+function LaneName({ paper }: { readonly paper: Paper }) {
+  const active = useSession((session) => session.active === paper.index);
+  return (
+    <button
+      type="button"
+      className={active ? 'lane-name active' : 'lane-name'}
+      aria-pressed={active}
+      onClick={() => useSession.setState({ active: paper.index })}
+    >
+      <span className="caption">{paper.index + 1}</span> {paper.method.shortName}
+    </button>
+  );
+}
+
+interface LaneProps {
+  readonly paper: Paper;
+  readonly step: number;
+  readonly columns: LaneColumns;
+  readonly width: number;
+}
+
+/** Pixels a letter of a block's label takes. */
+const LETTER = 6.4;
+
+const Lane = memo(function Lane({ paper, step, columns, width }: LaneProps) {
+  const say = useSpeaker();
+  const subject = useSubject();
+  const labels = useMemo(() => stepLabels(paper.lane.trace, say), [paper, say]);
+  const lit = useMemo(() => litSteps(paper, subject?.lookFor ?? null), [paper, subject]);
+  return (
+    <div className="lane">
+      {columns.blocks[paper.index]!.map(({ from, to }, k) => {
+        const label = labels[k]!;
+        const fits = (to - from) * width - 8 >= label.length * LETTER;
+        const state = k < step ? 'done' : 'ahead';
+        return (
+          <button
+            key={k}
+            type="button"
+            tabIndex={-1}
+            className={`block ${state}${lit.has(k + 1) ? ' lit' : ''}`}
+            style={{ left: `${from * 100}%`, width: `calc(${(to - from) * 100}% - 3px)` }}
+            title={`${paper.method.shortName}, step ${k + 1}: ${label}`}
+            onClick={() => goTo(paper.index, k + 1)}
+          >
+            {fits ? label : ''}
+          </button>
+        );
+      })}
+    </div>
+  );
+});
+
+/** Numbers of the steps that deal with some of these terms. */
+function litSteps(paper: Paper, terms: TermSet | null): ReadonlySet<number> {
+  if (!terms || terms.isEmpty) return new Set();
+  const lit = paper.lane.trace.start
+    .filter((entry) => paper.lane.termsOf(entry.id).intersects(terms))
+    .map((entry) => paper.line.takenAt.get(entry.id) ?? 0);
+  return new Set(lit);
+}
+
+/** With a common pace all papers go to the stop that has the step; alone, only the one. */
+function goTo(index: number, step: number): void {
+  const { content, progress, setSteps } = useComparison.getState();
+  const worked = work(content);
+  if (progress.pace === 'amount') setSteps(stopWith(worked, index, step));
+  else {
+    setSteps(worked.papers.map((_, k) => (k === index ? step : (progress.steps[k] ?? 0))));
+  }
+}
+
+function Playhead(props: {
+  readonly worked: Worked;
+  readonly steps: readonly number[];
+  readonly columns: LaneColumns;
+}) {
+  const { worked, steps, columns } = props;
+  return (
+    <div className="playhead" aria-hidden>
+      {worked.papers.map(({ index }) => (
+        <i key={index} style={{ left: `${columns.headAt(index, steps) * 100}%` }} />
+      ))}
+    </div>
+  );
+}
+
+const PACE_NAMES: Record<Pace, string> = {
+  amount: 'by amount',
+  step: 'by step',
+  alone: 'one alone',
+};
+
+function Transport() {
+  const pace = useComparison((state) => state.progress.pace);
+  const playing = useSession((session) => session.playing);
+  const next = useCommand('next');
+  return (
+    <div className="transport">
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        value={pace}
+        aria-label="Pace"
+        onChange={(_, chosen: Pace | null) => chosen && useComparison.getState().setPace(chosen)}
+      >
+        {(Object.keys(PACE_NAMES) as Pace[]).map((one) => (
+          <ToggleButton key={one} value={one}>
+            {PACE_NAMES[one]}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      <div className="transport-buttons">
+        <IconCommand id="start" icon={<FirstPageIcon />} />
+        <IconCommand id="back" icon={<NavigateBeforeIcon />} />
+        <Button variant="contained" onClick={next.run} disabled={!next.can} className="next">
+          next
+        </Button>
+        <IconCommand id="play" icon={playing ? <PauseIcon /> : <PlayArrowIcon />} />
+        <IconCommand id="end" icon={<LastPageIcon />} />
+      </div>
+      <p className="caption">← → one step · space one amount · 1–4 one paper · ? all keys</p>
+    </div>
+  );
+}

@@ -1,0 +1,128 @@
+import { refusalText, registry, type SchoolSpec } from '@levee/core';
+import { ListItemText, Menu, MenuItem } from '@mui/material';
+import { useState } from 'react';
+import { useComparison } from '../../store/comparison-store.ts';
+import { paperOf, withPaper, withSchool } from '../../store/content.ts';
+import { useWorked } from '../../worked/use-worked.ts';
+import type { Paper } from '../../worked/work.ts';
+
+interface Option {
+  readonly id: string;
+  readonly label: string;
+  readonly note: string;
+  readonly disabled?: boolean;
+}
+
+interface ChoiceProps {
+  readonly className: string;
+  readonly text: string;
+  readonly name: string;
+  readonly options: readonly Option[];
+  readonly chosen: string;
+  readonly choose: (id: string) => void;
+}
+
+/** A word that opens the list it was chosen from. */
+function Choice({ className, text, name, options, chosen, choose }: ChoiceProps) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  return (
+    <>
+      <button
+        type="button"
+        className={className}
+        aria-haspopup="menu"
+        aria-label={`${name}: ${text}`}
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        {text}
+      </button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        {options.map((option) => (
+          <MenuItem
+            key={option.id}
+            selected={option.id === chosen}
+            disabled={option.disabled ?? false}
+            className="choice"
+            onClick={() => {
+              setAnchor(null);
+              choose(option.id);
+            }}
+          >
+            <ListItemText primary={option.label} secondary={option.note} />
+          </MenuItem>
+        ))}
+      </Menu>
+    </>
+  );
+}
+
+/** The method's name; every method can be laid in its place, and one that refuses says why. */
+export function MethodMenu({ paper }: { readonly paper: Paper }) {
+  const { problem } = useWorked();
+  const options = registry.methods.map((method): Option => {
+    const accepted = method.accepts(problem);
+    return {
+      id: method.id,
+      label: method.name,
+      note: accepted.ok ? method.summary : refusalText(accepted.reason),
+      disabled: !accepted.ok,
+    };
+  });
+  const choose = (id: string) => {
+    if (id === paper.method.id) return;
+    const { change, progress, setSteps } = useComparison.getState();
+    change((content) => withPaper(content, paper.index, paperOf(id)));
+    setSteps(progress.steps.map((step, k) => (k === paper.index ? 0 : step)));
+  };
+  return (
+    <Choice
+      className="method-name"
+      text={paper.method.shortName}
+      name="Method"
+      options={options}
+      chosen={paper.method.id}
+      choose={choose}
+    />
+  );
+}
+
+export function SchoolMenus({ paper }: { readonly paper: Paper }) {
+  const order = useComparison((state) => state.content.papers[paper.index]?.order.length ?? 0);
+  return (
+    <span className="schools">
+      {paper.method.schools.map((school) => (
+        <SchoolMenu key={school.id} paper={paper} school={school} />
+      ))}
+      {order > 0 && (
+        <button type="button" className="school own" onClick={() => ownOrderAway(paper.index)}>
+          own order ×
+        </button>
+      )}
+    </span>
+  );
+}
+
+function ownOrderAway(index: number): void {
+  useComparison
+    .getState()
+    .change((content) => withPaper(content, index, { ...content.papers[index]!, order: [] }));
+}
+
+function SchoolMenu({ paper, school }: { readonly paper: Paper; readonly school: SchoolSpec }) {
+  const chosen = paper.lane.trace.school[school.id] ?? '';
+  const option = school.options.find(({ id }) => id === chosen);
+  return (
+    <Choice
+      className="school"
+      text={`${school.label.toLowerCase()}: ${option?.label ?? chosen}`}
+      name={school.label}
+      options={school.options.map(({ id, label, reason }) => ({ id, label, note: reason }))}
+      chosen={chosen}
+      choose={(id) =>
+        useComparison
+          .getState()
+          .change((content) => withSchool(content, paper.index, school.id, id))
+      }
+    />
+  );
+}

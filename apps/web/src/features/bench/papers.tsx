@@ -1,0 +1,51 @@
+import AddIcon from '@mui/icons-material/Add';
+import { useMemo } from 'react';
+import { pointAt, type Subject } from '@levee/core';
+import { useSession } from '../../store/session-store.ts';
+import { litPapers, type Lit } from '../../worked/lit.ts';
+import { useSteps, useWorked } from '../../worked/use-worked.ts';
+import { PaperCard } from './paper-card.tsx';
+import { IconCommand } from './icon-command.tsx';
+
+/** What is pointed at, found in every method. */
+export function useSubject(): Subject | null {
+  const { comparison } = useWorked();
+  const pointed = useSession((session) => session.pointed);
+  return useMemo(() => (pointed ? pointAt(comparison, pointed) : null), [comparison, pointed]);
+}
+
+export function useLit(): readonly Lit[] {
+  const worked = useWorked();
+  const steps = useSteps();
+  const subject = useSubject();
+  return useMemo(() => litPapers(worked, subject, steps), [worked, subject, steps]);
+}
+
+/** The papers side by side, or one of them large. */
+export function Papers() {
+  const { papers } = useWorked();
+  const steps = useSteps();
+  const lit = useLit();
+  const large = useSession((session) => session.large);
+  const shown = papers.filter(
+    ({ index }) => large === null || index === Math.min(large, papers.length - 1),
+  );
+  return (
+    <section className="papers" aria-label="Papers">
+      {shown.map((paper) => (
+        <PaperCard
+          key={paper.index}
+          paper={paper}
+          step={steps[paper.index]!}
+          lit={lit[paper.index]!}
+          removable={papers.length > 1}
+        />
+      ))}
+      {large === null && papers.length < 4 && (
+        <div className="add-paper">
+          <IconCommand id="add-paper" icon={<AddIcon />} />
+        </div>
+      )}
+    </section>
+  );
+}

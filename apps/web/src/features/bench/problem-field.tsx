@@ -1,0 +1,138 @@
+import {
+  expressionTex,
+  failureText,
+  readExpression,
+  readProblem,
+  refusalText,
+  registry,
+  type Problem,
+} from '@levee/core';
+import { useRef, useState, type KeyboardEvent } from 'react';
+import { useComparison } from '../../store/comparison-store.ts';
+import { withProblem } from '../../store/content.ts';
+import { useSettings } from '../../store/settings-store.ts';
+import { notify } from '../../ui/notices.tsx';
+import { Tex } from '../../ui/tex.tsx';
+import { tooLong } from '../../worked/work.ts';
+
+/** What a typed text comes to: a problem for the bench, or one sentence why not. */
+export type Typed =
+  | { readonly ok: true; readonly problem: Problem }
+  | { readonly ok: false; readonly sentence: string; readonly at: number | null };
+
+export function readTyped(text: string): Typed {
+  const read = readProblem(text);
+  if (!read.ok) {
+    const at = 'at' in read.reason ? read.reason.at : null;
+    return { ok: false, sentence: failureText(read.reason), at };
+  }
+  const { problem } = read;
+  const long = tooLong(problem);
+  if (long !== null) return { ok: false, sentence: long, at: null };
+  const answers = registry.methods.map((method) => method.accepts(problem));
+  const refusal = answers.find((answer) => !answer.ok);
+  if (answers.every((answer) => !answer.ok) && refusal && !refusal.ok) {
+    return { ok: false, sentence: refusalText(refusal.reason), at: null };
+  }
+  return { ok: true, problem };
+}
+
+/** The one field for the computation: read back as mathematics while typing, worked on Enter. */
+export function ProblemField() {
+  const kept = useComparison((state) => state.content.problem);
+  const times = useSettings((settings) => settings.words.times);
+  const [typed, setTyped] = useState<string | null>(null);
+  const field = useRef<HTMLInputElement>(null);
+  const shown = typed ?? kept.replaceAll('×', times);
+  const reading = typed === null ? null : readTyped(typed);
+
+  const commit = () => {
+    if (typed === null || !reading?.ok) return;
+    setTyped(null);
+    applyProblem(reading.problem);
+  };
+  const press = (event: KeyboardEvent) => {
+    if (event.key === 'Enter' && reading?.ok !== false) {
+      commit();
+      field.current?.blur();
+    }
+    if (event.key === 'Escape') {
+      setTyped(null);
+      requestAnimationFrame(() => field.current?.blur());
+    }
+  };
+  return (
+    <div className="problem-field">
+      <input
+        ref={field}
+        data-problem-field
+        aria-label="Computation"
+        aria-invalid={reading?.ok === false}
+        aria-describedby="problem-reading"
+        value={shown}
+        spellCheck={false}
+        autoComplete="off"
+        maxLength={5000}
+        style={{ width: `${Math.min(16, Math.max(5, shown.length + 0.5)) * 0.62}em` }}
+        onFocus={(event) => event.target.select()}
+        onChange={(event) => setTyped(event.target.value)}
+        onKeyDown={press}
+        onBlur={commit}
+      />
+      {typed !== null && reading && <Reading text={typed} reading={reading} times={times} />}
+    </div>
+  );
+}
+
+function applyProblem(problem: Problem): void {
+  const { content, change } = useComparison.getState();
+  const next = withProblem(content, problem);
+  if (next.problem === content.problem) return;
+  change(() => next);
+  useComparison.getState().setSteps(next.papers.map(() => 0));
+  const gone = content.papers.length - next.papers.length;
+  if (gone > 0)
+    notify(`${gone} of the papers cannot work this and were put away; undo brings them back.`);
+}
+
+function Reading(props: {
+  readonly text: string;
+  readonly reading: Typed;
+  readonly times: '×' | '·';
+}) {
+  const { text, reading, times } = props;
+  const expression = readExpression(text);
+  return (
+    <div id="problem-reading" className="problem-reading" role="status">
+      {expression.ok && (
+        <div className="problem-math">
+          <Tex source={expressionTex(expression.expression, times)} />
+        </div>
+      )}
+      {reading.ok ? (
+        <span className="hint">Enter works it · Esc goes back</span>
+      ) : (
+        <>
+          {reading.at !== null && <Where text={text} at={reading.at} />}
+          <span className="fault">{reading.sentence}</span>
+        </>
+      )}
+    </div>
+  );
+}
+
+const AROUND = 24;
+
+/** The typed text near the character that does not fit, with that character marked. */
+function Where({ text, at }: { readonly text: string; readonly at: number }) {
+  const from = Math.max(0, at - 1 - AROUND);
+  return (
+    <code className="where">
+      {from > 0 && '…'}
+      {text.slice(from, at - 1)}
+      <mark>{text.slice(at - 1, at) || ' '}</mark>
+      {text.slice(at, at + AROUND)}
+      {text.length > at + AROUND && '…'}
+    </code>
+  );
+}

@@ -1,0 +1,75 @@
+import { createContext, useContext, useEffect, useMemo, type ReactNode } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { useComparison } from '../../store/comparison-store.ts';
+import { useSession } from '../../store/session-store.ts';
+import { useSettings } from '../../store/settings-store.ts';
+import { useSteps, useWorked } from '../../worked/use-worked.ts';
+import { command, sceneNow, type Scene } from './commands.ts';
+import { commandFor } from './keys.ts';
+
+type Go = Scene['go'];
+const GoContext = createContext<Go>(() => undefined);
+
+/** Gives commands to everything below, from buttons and from keys. */
+export function SceneProvider({ children }: { readonly children: ReactNode }) {
+  const navigate = useNavigate();
+  const { id = '' } = useParams();
+  const go = useMemo<Go>(
+    () => (view) => {
+      const paths = { bench: `/c/${id}`, comparisons: '/comparisons' } as Record<string, string>;
+      void navigate(paths[view] ?? `/c/${id}/${view}`);
+    },
+    [navigate, id],
+  );
+  useKeys(go);
+  usePlaying(go);
+  return <GoContext value={go}>{children}</GoContext>;
+}
+
+function useKeys(go: Go): void {
+  const letterKeys = useSettings((settings) => settings.letterKeys);
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      if (event.defaultPrevented || document.querySelector('[role="dialog"], [role="menu"]'))
+        return;
+      const found = commandFor(event, letterKeys);
+      const scene = sceneNow(go);
+      if (!found?.can(scene)) return;
+      event.preventDefault();
+      found.run(scene);
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, [go, letterKeys]);
+}
+
+const BEAT = 1600;
+
+/** While playing, goes on at the chosen pace until the end. */
+function usePlaying(go: Go): void {
+  const playing = useSession((session) => session.playing);
+  useEffect(() => {
+    if (!playing) return;
+    const timer = setInterval(() => {
+      const scene = sceneNow(go);
+      const next = command('next');
+      if (next.can(scene)) next.run(scene);
+      else useSession.setState({ playing: false });
+    }, BEAT);
+    return () => clearInterval(timer);
+  }, [playing, go]);
+}
+
+/** A command with whether it can run at the moment. */
+export function useCommand(id: string): { can: boolean; run: () => void; label: string } {
+  const go = useContext(GoContext);
+  const worked = useWorked();
+  const steps = useSteps();
+  const pace = useComparison((state) => state.progress.pace);
+  const { can, run, label } = command(id);
+  return { can: can({ worked, steps, pace, go }), run: () => run(sceneNow(go)), label };
+}
+
+export function useGo(): Go {
+  return useContext(GoContext);
+}

@@ -1,0 +1,155 @@
+import {
+  sayPlain,
+  wholeText,
+  type Counterpart,
+  type Speaker,
+  type Subject,
+  type TermSet,
+} from '@levee/core';
+import { useSession } from '../../store/session-store.ts';
+import { lightOf, type Light } from '../../worked/lit.ts';
+import { useSpeaker, useSteps, useWorked } from '../../worked/use-worked.ts';
+import type { Paper, Worked } from '../../worked/work.ts';
+import { entryStory } from './entry-story.ts';
+import { useCommand } from './scene.tsx';
+import { useSubject } from './papers.tsx';
+
+/** What the pointed-at amount is worth, of which terms it is, and where it lives in the other methods. */
+export function WorthPanel() {
+  const subject = useSubject();
+  const pinned = useSession((session) => session.pinned);
+  return (
+    <section className="panel worth" aria-label="What this is worth" aria-live="polite">
+      <h2>
+        What this is worth {pinned && <span className="caption">held fast · Esc lets go</span>}
+      </h2>
+      {subject ? <Found subject={subject} /> : <Hint />}
+    </section>
+  );
+}
+
+function Hint() {
+  return (
+    <p className="caption">
+      Point at any figure, cell or region to see its worth and where the same amount lives on the
+      other papers. A click holds it fast; with the keyboard, Tab to a paper and use the arrows.
+    </p>
+  );
+}
+
+function Found({ subject }: { readonly subject: Subject }) {
+  const worked = useWorked();
+  const steps = useSteps();
+  const say = useSpeaker();
+  const workNext = useCommand('work-next');
+  const paper = subject.lane === null ? null : worked.papers[subject.lane]!;
+  const story =
+    paper && subject.entry ? entryStory(paper, subject.entry, steps[paper.index]!, say) : null;
+  const group =
+    paper && subject.group && !subject.group.worth.equals(subject.worth) ? subject.group : null;
+  return (
+    <div className="worth-body">
+      <p className="worth-line">
+        <span className="worth-figure figures">{say.amount(subject.worth)}</span>
+        <span className="caption">
+          {paper ? (story?.name ?? groupName(paper, subject, say)) : 'on the shared picture'}
+        </span>
+        {workNext.can && (
+          <button type="button" className="chip" onClick={workNext.run}>
+            work this next · w
+          </button>
+        )}
+      </p>
+      <p className="worth-terms figures">{termsLine(worked, subject.terms, say)}</p>
+      {group && paper && (
+        <p className="caption">
+          part of <strong className="figures">{say.amount(group.worth)}</strong>,{' '}
+          {sayPlain(paper.method.phrases, group.phrase, 'value', say)}
+        </p>
+      )}
+      {story?.travels && <p className="caption">{story.travels}</p>}
+      <Counterparts subject={subject} />
+    </div>
+  );
+}
+
+function groupName(paper: Paper, { group }: Subject, say: Speaker): string {
+  return group ? sayPlain(paper.method.phrases, group.phrase, 'value', say) : '';
+}
+
+const MOST_TERMS = 5;
+
+/** `40 × 8 + 6 × 8 = 320 + 48`, or how many terms there are. */
+function termsLine(
+  { comparison: { space }, problem }: Worked,
+  terms: TermSet,
+  say: Speaker,
+): string {
+  if (terms.isEmpty) return 'no term: it is worth nothing';
+  if (terms.size > MOST_TERMS)
+    return `of ${terms.size} terms, together ${say.amount(terms.worth())}`;
+  const indices = [...terms.indices()].reverse();
+  const products = indices.map((index) => space.text(index).replaceAll('×', ` ${say.times} `));
+  const worths = indices.map((index) => wholeText(space.worth(index), problem.base));
+  return `${products.join(' + ')} = ${worths.join(' + ')}`;
+}
+
+const HEADINGS: Record<Exclude<Light, 'point'>, string> = {
+  same: 'exactly the same amount',
+  terms: 'the same terms, not gathered yet',
+  part: 'only inside a larger amount, or in parts',
+};
+
+function Counterparts({ subject }: { readonly subject: Subject }) {
+  const { papers } = useWorked();
+  const steps = useSteps();
+  const found = subject.counterparts
+    .filter((counterpart) => counterpart.lane !== subject.lane)
+    .flatMap((counterpart) => {
+      const light = lightOf(papers[counterpart.lane]!, counterpart, steps[counterpart.lane]!);
+      return light && light !== 'point' ? [{ counterpart, light }] : [];
+    });
+  return (
+    <>
+      {(['same', 'terms', 'part'] as const).map((light) => {
+        const here = found.filter((one) => one.light === light);
+        if (here.length === 0) return null;
+        return (
+          <div key={light} className="counterparts">
+            <span className="caption">{HEADINGS[light]}</span>
+            {here.map(({ counterpart }) => (
+              <CounterpartChip
+                key={counterpart.lane}
+                paper={papers[counterpart.lane]!}
+                counterpart={counterpart}
+                light={light}
+              />
+            ))}
+          </div>
+        );
+      })}
+    </>
+  );
+}
+
+interface ChipProps {
+  readonly paper: Paper;
+  readonly counterpart: Counterpart;
+  readonly light: Light;
+}
+
+const MOST_NAMES = 2;
+
+function CounterpartChip({ paper, counterpart, light }: ChipProps) {
+  const say = useSpeaker();
+  const names = counterpart.groups
+    .slice(0, MOST_NAMES)
+    .map((group) => sayPlain(paper.method.phrases, group.phrase, 'value', say));
+  const more = counterpart.groups.length - names.length;
+  const text = [...names, ...(more > 0 ? [`${more} more`] : [])];
+  return (
+    <span className={`counterpart ${light}`}>
+      <strong>{paper.method.shortName}</strong> · {say.list(text) || 'still owed'}
+    </span>
+  );
+}

@@ -1,0 +1,263 @@
+import { decodeComparison, registry, type ComparisonDocument } from '@levee/core';
+import AddIcon from '@mui/icons-material/Add';
+import { Button, TablePagination, TextField } from '@mui/material';
+import { useCallback, useEffect, useState, type ChangeEvent } from 'react';
+import { useNavigate } from 'react-router';
+import { comparisonsApi, type Page, type Stored } from '../../api/client.ts';
+import { useSettings } from '../../store/settings-store.ts';
+import { closeComparison } from '../../store/keeper.ts';
+import { download, fileName } from '../../ui/download.ts';
+import { notify } from '../../ui/notices.tsx';
+import { useNewComparison } from '../bench/bench-menu.tsx';
+import { listCsv } from './list-csv.ts';
+import './comparisons.css';
+
+const PAGE_SIZE = 12;
+const SEARCH_DELAY = 200;
+
+/** All kept comparisons: found, opened, copied, taken away and brought back. */
+export function ComparisonsPage() {
+  const [search, setSearch] = useState('');
+  const [page, setPage] = useState(1);
+  const { found, fault, reload } = useList(search, page);
+  const fresh = useNewComparison();
+  return (
+    <main className="comparisons">
+      <header className="comparisons-head">
+        <h1>Comparisons</h1>
+        <TextField
+          size="small"
+          type="search"
+          label="Find by title, story or numbers"
+          value={search}
+          onChange={(event) => {
+            setSearch(event.target.value);
+            setPage(1);
+          }}
+        />
+        <span className="spacer" />
+        <ImportButton done={reload} />
+        <Button
+          variant="outlined"
+          disabled={!found || found.total === 0}
+          onClick={() => void exportList(search)}
+        >
+          Export list (CSV)
+        </Button>
+        <Button variant="contained" startIcon={<AddIcon />} onClick={fresh}>
+          New comparison
+        </Button>
+      </header>
+      {fault && (
+        <p className="fault-line" role="alert">
+          {fault}{' '}
+          <button type="button" className="link" onClick={reload}>
+            Try again
+          </button>
+        </p>
+      )}
+      {found && <List found={found} searching={search !== ''} reload={reload} />}
+      {found && found.total > PAGE_SIZE && (
+        <TablePagination
+          component="div"
+          count={found.total}
+          page={page - 1}
+          rowsPerPage={PAGE_SIZE}
+          rowsPerPageOptions={[PAGE_SIZE]}
+          onPageChange={(_, next) => setPage(next + 1)}
+        />
+      )}
+    </main>
+  );
+}
+
+function useList(search: string, page: number) {
+  const [found, setFound] = useState<Page | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const [round, setRound] = useState(0);
+  useEffect(() => {
+    let stale = false;
+    const timer = setTimeout(
+      () => {
+        void comparisonsApi.list(search, page, PAGE_SIZE).then((reply) => {
+          if (stale) return;
+          if (reply.ok) setFound(reply.value);
+          setFault(reply.ok ? null : `The list cannot be shown. ${reply.detail}`);
+        });
+      },
+      search === '' ? 0 : SEARCH_DELAY,
+    );
+    return () => {
+      stale = true;
+      clearTimeout(timer);
+    };
+  }, [search, page, round]);
+  const reload = useCallback(() => setRound((count) => count + 1), []);
+  return { found, fault, reload };
+}
+
+interface ListProps {
+  readonly found: Page;
+  readonly searching: boolean;
+  readonly reload: () => void;
+}
+
+function List({ found, searching, reload }: ListProps) {
+  if (found.items.length === 0) {
+    return (
+      <p className="empty">
+        {searching
+          ? 'No comparison has this in its title, story or numbers.'
+          : 'Nothing is kept yet. Make a new comparison, or import one from a file.'}
+      </p>
+    );
+  }
+  return (
+    <table className="list">
+      <thead>
+        <tr>
+          <th scope="col">Comparison</th>
+          <th scope="col">Computation</th>
+          <th scope="col">Papers</th>
+          <th scope="col">Last change</th>
+          <th scope="col">
+            <span className="caption">actions</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {found.items.map((stored) => (
+          <Row key={stored.id} stored={stored} reload={reload} />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Row({ stored, reload }: { readonly stored: Stored; readonly reload: () => void }) {
+  const navigate = useNavigate();
+  const times = useSettings((settings) => settings.words.times);
+  const { id, document, updatedAt } = stored;
+  const name = document.title || 'Untitled';
+  return (
+    <tr>
+      <td>
+        <a
+          href={`/c/${id}`}
+          onClick={(event) => {
+            event.preventDefault();
+            void navigate(`/c/${id}`);
+          }}
+        >
+          {name}
+        </a>
+        <div className="caption">{document.story}</div>
+      </td>
+      <td className="figures problem">{document.problem.replaceAll('×', times)}</td>
+      <td className="caption">
+        {document.papers.map(({ method }) => registry.get(method).shortName).join(', ')}
+      </td>
+      <td className="figures when">{when(updatedAt)}</td>
+      <td className="actions">
+        <Button
+          size="small"
+          onClick={() => void duplicate(id, reload)}
+          aria-label={`Duplicate ${name}`}
+        >
+          Duplicate
+        </Button>
+        <Button
+          size="small"
+          aria-label={`Export ${name}`}
+          onClick={() =>
+            download(
+              fileName(document.title || document.problem, 'levee.json'),
+              JSON.stringify(document, null, 2),
+              'application/json',
+            )
+          }
+        >
+          Export
+        </Button>
+        <Button
+          size="small"
+          onClick={() => void remove(stored, reload)}
+          aria-label={`Delete ${name}`}
+        >
+          Delete
+        </Button>
+      </td>
+    </tr>
+  );
+}
+
+function when(iso: string): string {
+  return new Date(iso).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
+}
+
+async function duplicate(id: string, reload: () => void): Promise<void> {
+  const reply = await comparisonsApi.duplicate(id);
+  if (!reply.ok) notify(`It could not be duplicated. ${reply.detail}`);
+  reload();
+}
+
+async function remove({ id, document }: Stored, reload: () => void): Promise<void> {
+  const reply = await comparisonsApi.remove(id);
+  if (!reply.ok) return notify(`It could not be deleted. ${reply.detail}`);
+  closeComparison();
+  reload();
+  notify(`“${document.title || document.problem}” is deleted.`, {
+    label: 'Bring it back',
+    run: () => void comparisonsApi.restore(id).then(reload),
+  });
+}
+
+function ImportButton({ done }: { readonly done: () => void }) {
+  const choose = async (event: ChangeEvent<HTMLInputElement>) => {
+    const [file] = event.target.files ?? [];
+    event.target.value = '';
+    if (!file) return;
+    const read = readImport(await file.text());
+    if (!read.ok) return notify(`${file.name} cannot be imported: ${read.fault}`);
+    const reply = await comparisonsApi.create(read.document);
+    notify(reply.ok ? `${file.name} is imported.` : `It could not be kept. ${reply.detail}`);
+    done();
+  };
+  return (
+    <Button variant="outlined" component="label">
+      Import
+      <input
+        type="file"
+        accept=".json,application/json"
+        hidden
+        onChange={(event) => void choose(event)}
+      />
+    </Button>
+  );
+}
+
+type Import = { ok: true; document: ComparisonDocument } | { ok: false; fault: string };
+
+/** Reads an imported file; a fault says where it is. */
+export function readImport(text: string): Import {
+  let input: unknown;
+  try {
+    input = JSON.parse(text);
+  } catch {
+    return { ok: false, fault: 'it is not JSON.' };
+  }
+  const decoded = decodeComparison(input, registry);
+  if (decoded.ok) return { ok: true, document: decoded.document };
+  return { ok: false, fault: `${decoded.where}: ${decoded.fault}.`.replace(/\.\.$/, '.') };
+}
+
+async function exportList(search: string): Promise<void> {
+  const all: Stored[] = [];
+  for (let page = 1; ; page++) {
+    const reply = await comparisonsApi.list(search, page, 100);
+    if (!reply.ok) return notify(`The list could not be exported. ${reply.detail}`);
+    all.push(...reply.value.items);
+    if (all.length >= reply.value.total || reply.value.items.length === 0) break;
+  }
+  download('comparisons.csv', listCsv(all), 'text/csv');
+}

@@ -1,0 +1,107 @@
+import CloseIcon from '@mui/icons-material/Close';
+import LastPageIcon from '@mui/icons-material/LastPage';
+import FirstPageIcon from '@mui/icons-material/FirstPage';
+import NavigateBeforeIcon from '@mui/icons-material/NavigateBefore';
+import NavigateNextIcon from '@mui/icons-material/NavigateNext';
+import type { EntryId } from '@levee/core';
+import type { MouseEvent, PointerEvent } from 'react';
+import { useComparison } from '../../store/comparison-store.ts';
+import { hover, pin, useSession } from '../../store/session-store.ts';
+import { useSettings } from '../../store/settings-store.ts';
+import type { Lit } from '../../worked/lit.ts';
+import { useSpeaker, useSteps, useWorked } from '../../worked/use-worked.ts';
+import type { Paper } from '../../worked/work.ts';
+import { VoiceSwitch } from '../bench/bench-head.tsx';
+import { HeldTray } from '../bench/held-tray.tsx';
+import { IconCommand } from '../bench/icon-command.tsx';
+import { Sentence } from '../bench/paper-card.tsx';
+import { PaperStage } from '../bench/paper-stage.tsx';
+import { useLit, useSubject } from '../bench/papers.tsx';
+import '../bench/bench.css';
+import './present.css';
+
+/** For a projector: the papers and their sentences as large as they get, and nothing else. */
+export function PresentPage() {
+  const { papers } = useWorked();
+  const steps = useSteps();
+  const lit = useLit();
+  const large = useSession((session) => session.large);
+  const { problem, story, unit } = useComparison((state) => state.content);
+  const times = useSettings((settings) => settings.words.times);
+  const shown = papers.filter(({ index }) => large === null || index === large);
+  return (
+    <main className="present">
+      <header className="present-head">
+        <h1 className="figures">{problem.replaceAll('×', times)}</h1>
+        <p>
+          {story}
+          {unit && ` · in ${unit}`}
+        </p>
+        <Pointed />
+        <span className="spacer" />
+        <VoiceSwitch />
+        <IconCommand id="start" icon={<FirstPageIcon />} />
+        <IconCommand id="back" icon={<NavigateBeforeIcon />} />
+        <IconCommand id="next" icon={<NavigateNextIcon />} />
+        <IconCommand id="end" icon={<LastPageIcon />} />
+        <IconCommand id="bench" icon={<CloseIcon />} />
+      </header>
+      <div className="present-papers">
+        {shown.map((paper) => (
+          <Shown
+            key={paper.index}
+            paper={paper}
+            step={steps[paper.index]!}
+            lit={lit[paper.index]!}
+          />
+        ))}
+      </div>
+    </main>
+  );
+}
+
+/** The worth of what is pointed at, read from the back row. */
+function Pointed() {
+  const subject = useSubject();
+  const say = useSpeaker();
+  if (!subject) return null;
+  return <p className="present-worth figures">{say.amount(subject.worth)}</p>;
+}
+
+interface ShownProps {
+  readonly paper: Paper;
+  readonly step: number;
+  readonly lit: Lit;
+}
+
+function Shown({ paper, step, lit }: ShownProps) {
+  const { notes, notches, words } = useSettings();
+  const entryAt = (event: PointerEvent | MouseEvent) => {
+    const id = (event.target as Element).closest('[data-entry]')?.getAttribute('data-entry');
+    return id ? ({ kind: 'entry', lane: paper.index, id: id as EntryId } as const) : null;
+  };
+  return (
+    <article className="present-paper" aria-label={paper.method.name}>
+      <h2>{paper.method.name}</h2>
+      <div
+        className="stage-wrap"
+        onPointerOver={(event) => hover(entryAt(event))}
+        onPointerLeave={() => hover(null)}
+        onClick={(event) => pin(entryAt(event))}
+      >
+        <PaperStage
+          paper={paper}
+          step={step}
+          lit={lit}
+          times={words.times}
+          notes={notes}
+          notches={notches}
+          least={9}
+          most={64}
+        />
+        <HeldTray paper={paper} step={step} lit={lit} />
+      </div>
+      <Sentence paper={paper} step={step} />
+    </article>
+  );
+}

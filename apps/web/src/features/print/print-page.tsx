@@ -1,0 +1,177 @@
+import {
+  cost,
+  expressionLine,
+  LAW_LABELS,
+  notationOf,
+  sayMarked,
+  wholeText,
+  Exact,
+} from '@levee/core';
+import { Button, FormControlLabel, Switch } from '@mui/material';
+import { useState } from 'react';
+import { SheetView } from '../../sheet/sheet-view.tsx';
+import { useComparison } from '../../store/comparison-store.ts';
+import { useSettings } from '../../store/settings-store.ts';
+import { Spoken } from '../../ui/spoken.tsx';
+import { useSpeaker, useSteps, useVoice, useWorked } from '../../worked/use-worked.ts';
+import type { Paper } from '../../worked/work.ts';
+import { useAgreement } from '../bench/agree-panel.tsx';
+import { costItems } from '../bench/cost-strip.tsx';
+import { useCommand } from '../bench/scene.tsx';
+import './print.css';
+
+const NOTHING = { frames: [], held: new Set<never>() };
+const SQUARE = 24;
+/** Widest a sheet may be on a page, in pixels. */
+const WIDEST = 660;
+
+/** A page to print: the papers as they stand or finished, every sentence, and why they agree. */
+export function PrintPage() {
+  const { papers } = useWorked();
+  const { title, story, unit, problem, estimate } = useComparison((state) => state.content);
+  const times = useSettings((settings) => settings.words.times);
+  const base = useWorked().problem.base;
+  const bench = useCommand('bench');
+  const [finished, setFinished] = useState(true);
+  const [sentences, setSentences] = useState(true);
+  return (
+    <main className="print">
+      <div className="print-controls">
+        <Button variant="contained" onClick={() => window.print()}>
+          Print
+        </Button>
+        <FormControlLabel
+          label="finished papers"
+          control={<Switch checked={finished} onChange={(_, on) => setFinished(on)} />}
+        />
+        <FormControlLabel
+          label="every step in words"
+          control={<Switch checked={sentences} onChange={(_, on) => setSentences(on)} />}
+        />
+        <Button onClick={bench.run}>Back to the bench</Button>
+      </div>
+      <header>
+        <h1>{title || 'Comparison'}</h1>
+        <p className="print-problem figures">
+          {problem.replaceAll('×', times)} ={' '}
+          <Blank unit={unit} answer={finished ? papers[0]! : null} />
+        </p>
+        {story && <p>{story}</p>}
+        {estimate && (
+          <p>
+            Estimate: {estimate.operands.join(` ${times} `)} ≈{' '}
+            {wholeText(Exact.parse(estimate.value), base)}
+            {estimate.judgement && ` (${estimate.judgement})`}
+          </p>
+        )}
+      </header>
+      {papers.map((paper) => (
+        <PrintedPaper key={paper.index} paper={paper} finished={finished} sentences={sentences} />
+      ))}
+      {finished && <PrintedAgreement />}
+    </main>
+  );
+}
+
+/** The answer with its unit, or room to write it. */
+function Blank({ unit, answer }: { readonly unit: string; readonly answer: Paper | null }) {
+  if (!answer) {
+    return (
+      <>
+        <span className="blank" /> {unit}
+      </>
+    );
+  }
+  const { trace } = answer.lane;
+  return (
+    <>
+      {wholeText(trace.answer, trace.problem.base)} {unit}
+    </>
+  );
+}
+
+interface PrintedPaperProps {
+  readonly paper: Paper;
+  readonly finished: boolean;
+  readonly sentences: boolean;
+}
+
+function PrintedPaper({ paper, finished, sentences }: PrintedPaperProps) {
+  const steps = useSteps();
+  const { notes, notches, words } = useSettings();
+  const say = useSpeaker();
+  const voice = useVoice();
+  const step = finished ? paper.last : steps[paper.index]!;
+  const { trace } = paper.lane;
+  const square = Math.min(SQUARE, WIDEST / paper.drawing.width);
+  return (
+    <section className="printed-paper">
+      <h2>{paper.method.name}</h2>
+      <p className="caption">
+        {paper.method.schools
+          .map(({ id, label, options }) => {
+            const chosen = options.find((option) => option.id === trace.school[id]);
+            return `${label.toLowerCase()}: ${chosen?.label ?? ''}`;
+          })
+          .join(' · ')}
+      </p>
+      <div
+        className="printed-sheet"
+        style={{ backgroundSize: `${square}px ${square}px`, width: paper.drawing.width * square }}
+      >
+        <SheetView
+          paper={paper}
+          step={step}
+          lit={NOTHING}
+          times={words.times}
+          notes={notes}
+          notches={notches}
+          square={square}
+          label={paper.method.name}
+        />
+      </div>
+      {sentences && (
+        <ol className="printed-steps">
+          {trace.steps.slice(0, step).map((done) => (
+            <li key={done.number}>
+              <Spoken marked={sayMarked(paper.method.phrases, done.phrase, voice, say)} />{' '}
+              <span className="caption">{LAW_LABELS[done.law]}</span>
+            </li>
+          ))}
+        </ol>
+      )}
+      {finished && (
+        <p className="caption">
+          {costItems(cost(trace), trace.problem.base)
+            .map(({ short }) => short)
+            .join(' · ')}
+        </p>
+      )}
+    </section>
+  );
+}
+
+function PrintedAgreement() {
+  const { certificate } = useAgreement();
+  const { papers } = useWorked();
+  const times = useSettings((settings) => settings.words.times);
+  const notation = notationOf(certificate);
+  return (
+    <section className="printed-paper">
+      <h2>Why they agree</h2>
+      {certificate.methods.map(({ moves }, k) => (
+        <div key={k}>
+          <h3>{papers[k]!.method.name}</h3>
+          <ol className="printed-moves figures">
+            {moves.map(({ expression, law }, i) => (
+              <li key={i}>
+                = {expressionLine(expression, notation, times)}{' '}
+                <span className="caption">{LAW_LABELS[law]}</span>
+              </li>
+            ))}
+          </ol>
+        </div>
+      ))}
+    </section>
+  );
+}

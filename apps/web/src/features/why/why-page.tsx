@@ -1,0 +1,193 @@
+import {
+  agreementLatex,
+  agreementMarkdown,
+  amountText,
+  LAW_NAMES,
+  movesLatex,
+  notationOf,
+  registry,
+  sameAmounts,
+  sayPlain,
+  type Agreement,
+  type MethodAgreement,
+} from '@levee/core';
+import { Button } from '@mui/material';
+import { useComparison } from '../../store/comparison-store.ts';
+import { useSettings } from '../../store/settings-store.ts';
+import { download, fileName } from '../../ui/download.ts';
+import { Tex } from '../../ui/tex.tsx';
+import { Notices } from '../../ui/notices.tsx';
+import { useSpeaker, useWorked } from '../../worked/use-worked.ts';
+import { copy, useAgreement } from '../bench/agree-panel.tsx';
+import { moveLines } from './move-lines.ts';
+import './why.css';
+
+/** Why the methods agree: the same terms, bracketed in each method's way, law by law. */
+export function WhyPage() {
+  const { certificate, confirmed } = useAgreement();
+  const { title, problem } = useComparison((state) => state.content);
+  const times = useSettings((settings) => settings.words.times);
+  const names = { method: (id: string) => registry.get(id).name, times };
+  const name = (ending: string) => fileName(title || problem, ending);
+  return (
+    <main className="why">
+      <header className="why-head">
+        <h1>
+          Why{' '}
+          <span className="figures">
+            {problem.replaceAll('×', times)} = {amountText(certificate.value, certificate.base)}
+          </span>{' '}
+          by every method
+        </h1>
+        <p className="caption" role="status">
+          {confirmed
+            ? 'Every line below was checked again from the certificate alone, law by law ✓'
+            : 'The independent check does not confirm this certificate.'}
+        </p>
+        <p className="chips">
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() =>
+              download(name('md'), agreementMarkdown(certificate, names), 'text/markdown')
+            }
+          >
+            Markdown
+          </Button>
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => download(name('tex'), agreementLatex(certificate, names), 'text/x-tex')}
+          >
+            LaTeX
+          </Button>
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() =>
+              download(
+                name('agreement.json'),
+                JSON.stringify(certificate, null, 2),
+                'application/json',
+              )
+            }
+          >
+            Certificate (JSON)
+          </Button>
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => void copy(agreementMarkdown(certificate, names))}
+          >
+            Copy
+          </Button>
+        </p>
+      </header>
+      <Terms certificate={certificate} />
+      <div className="why-methods">
+        {certificate.methods.map((method, k) => (
+          <Method key={k} method={method} certificate={certificate} times={times} />
+        ))}
+      </div>
+      <SameAmounts />
+      <Notices />
+    </main>
+  );
+}
+
+const MOST_TERMS = 36;
+
+/** The terms that all methods share. */
+function Terms({ certificate }: { readonly certificate: Agreement }) {
+  const { terms, base } = certificate;
+  const times = useSettings((settings) => settings.words.times);
+  return (
+    <section className="why-terms">
+      <h2>{terms.length === 1 ? 'The one common term' : `The ${terms.length} common terms`}</h2>
+      <p className="figures">
+        {terms.slice(0, MOST_TERMS).map(({ id, text, worth }) => (
+          <span key={id} className="term">
+            {text.replaceAll('×', times)} = {amountText(worth, base)}
+          </span>
+        ))}
+        {terms.length > MOST_TERMS && (
+          <span className="caption">and {terms.length - MOST_TERMS} more</span>
+        )}
+      </p>
+    </section>
+  );
+}
+
+interface MethodProps {
+  readonly method: MethodAgreement;
+  readonly certificate: Agreement;
+  readonly times: '×' | '·';
+}
+
+function Method({ method, certificate, times }: MethodProps) {
+  const name = registry.get(method.method).name;
+  const latex = movesLatex(certificate.problem, method.moves, notationOf(certificate), times);
+  return (
+    <section className="why-method" aria-label={name}>
+      <h2>
+        {name}{' '}
+        <button type="button" className="link caption" onClick={() => void copy(latex)}>
+          copy LaTeX
+        </button>
+      </h2>
+      <ol>
+        {moveLines(method, certificate, times).map(({ tex, law }, i) => (
+          <li key={i}>
+            <span className="why-line">
+              <Tex source={tex} />
+            </span>
+            <span className="law">{LAW_NAMES[law]}</span>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+/** Amounts that at least two methods gather into one number. */
+function SameAmounts() {
+  const { comparison, papers } = useWorked();
+  const say = useSpeaker();
+  const found = sameAmounts(comparison).filter(({ terms }) => terms.size < comparison.space.size);
+  const shown = found.filter(({ terms }) => terms.size > 1);
+  if (shown.length === 0) return null;
+  return (
+    <section className="why-same">
+      <h2>The same amount in different methods</h2>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">amount</th>
+            {papers.map((paper) => (
+              <th key={paper.index} scope="col">
+                {paper.method.shortName}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {shown.map(({ terms, worth, members }) => (
+            <tr key={terms.key}>
+              <th scope="row" className="figures">
+                {say.amount(worth)}
+              </th>
+              {papers.map((paper) => (
+                <td key={paper.index}>
+                  {members
+                    .filter((member) => member.lane === paper.index)
+                    .map(({ group }) => sayPlain(paper.method.phrases, group.phrase, 'value', say))
+                    .join('; ') || '—'}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

@@ -1,0 +1,25 @@
+import '@fontsource-variable/figtree';
+import '@fontsource-variable/literata';
+import createCache from '@emotion/cache';
+import { CacheProvider } from '@emotion/react';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router';
+import { Appearance } from './app/appearance.tsx';
+import { router } from './app/router.tsx';
+import './app/tokens.css';
+import './app/base.css';
+
+/** The nonce that the page's own style sheets must carry; absent while developing. */
+const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce;
+const cache = createCache({ key: 'lv', prepend: true, ...(nonce ? { nonce } : {}) });
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <CacheProvider value={cache}>
+      <Appearance>
+        <RouterProvider router={router} />
+      </Appearance>
+    </CacheProvider>
+  </StrictMode>,
+);

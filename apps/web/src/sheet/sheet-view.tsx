@@ -1,0 +1,147 @@
+import { markState, type Box, type EntryId } from '@levee/core';
+import { memo, useMemo } from 'react';
+import type { Lit } from '../worked/lit.ts';
+import type { Paper } from '../worked/work.ts';
+import { FigureView } from './figure-view.tsx';
+import './sheet.css';
+
+export interface SheetViewProps {
+  readonly paper: Paper;
+  readonly step: number;
+  readonly lit: Lit;
+  readonly times: string;
+  readonly notes: boolean;
+  readonly notches: boolean;
+  /** Pixels a square is wide. */
+  readonly square: number;
+  readonly label: string;
+}
+
+/** The one renderer: any method's sheet as it stands after so many steps. */
+export const SheetView = memo(function SheetView(props: SheetViewProps) {
+  const { paper, step, lit, times, notes, notches, square, label } = props;
+  const { drawing } = paper;
+  return (
+    <svg
+      className="sheet"
+      viewBox={`0 0 ${drawing.width} ${drawing.height}`}
+      width={drawing.width * square}
+      height={drawing.height * square}
+      role="img"
+      aria-label={label}
+    >
+      <Frames lit={lit} part="fill" />
+      <Printed paper={paper} times={times} />
+      <Slots paper={paper} step={step} />
+      <Figures paper={paper} step={step} notches={notches} />
+      {notes && <Notes paper={paper} step={step} times={times} />}
+      <Frames lit={lit} part="edge" />
+    </svg>
+  );
+});
+
+/** Tints under the figures, or the lines around them. */
+function Frames({ lit, part }: { readonly lit: Lit; readonly part: 'fill' | 'edge' }) {
+  return (
+    <g className={`frames ${part}`}>
+      {lit.frames.flatMap(({ light, boxes }) =>
+        boxes.map((box, i) => (
+          <rect key={`${light}${i}`} className={light} {...inset(box)} rx={0.08} />
+        )),
+      )}
+    </g>
+  );
+}
+
+function inset({ x, y, width, height }: Box): Box {
+  return { x: x + 0.03, y: y + 0.03, width: width - 0.06, height: height - 0.06 };
+}
+
+/** What is on the paper from the start: rulings and signs. */
+const Printed = memo(function Printed({
+  paper,
+  times,
+}: {
+  readonly paper: Paper;
+  readonly times: string;
+}) {
+  const { rulings, signs } = paper.drawing;
+  return (
+    <g className="printed">
+      {rulings.map(({ x1, y1, x2, y2, weight }, i) => (
+        <line key={i} className={weight} x1={x1} y1={y1} x2={x2} y2={y2} />
+      ))}
+      {signs.map(({ sign, x, y, width, height }, i) => (
+        <text key={i} x={x + width / 2} y={y + height / 2 + 0.26} fontSize={0.72}>
+          {sign === 'times' ? times : '+'}
+        </text>
+      ))}
+    </g>
+  );
+});
+
+/** A dot where the work for an owed amount will go; it can be pointed at before and after. */
+const Slots = memo(function Slots({
+  paper,
+  step,
+}: {
+  readonly paper: Paper;
+  readonly step: number;
+}) {
+  return (
+    <g className="slots">
+      {paper.drawing.slots.map(({ entry, x, y, width, height }) => (
+        <g key={entry} data-entry={entry}>
+          <rect className="touch" x={x} y={y} width={width} height={height} />
+          {isOwed(paper, entry, step) && <circle cx={x + width / 2} cy={y + height / 2} r={0.07} />}
+        </g>
+      ))}
+    </g>
+  );
+});
+
+function isOwed(paper: Paper, entry: EntryId, step: number): boolean {
+  return (paper.line.takenAt.get(entry) ?? Infinity) > step;
+}
+
+const Figures = memo(function Figures(props: {
+  readonly paper: Paper;
+  readonly step: number;
+  readonly notches: boolean;
+}) {
+  const { paper, step, notches } = props;
+  return (
+    <g className="figures">
+      {paper.drawing.figures.map((figure) => {
+        const state = paper.givens.has(figure.entry)
+          ? 'given'
+          : markState(paper.line, figure.entry, step);
+        return state === 'absent' ? null : (
+          <FigureView key={figure.entry} figure={figure} state={state} notches={notches} />
+        );
+      })}
+    </g>
+  );
+});
+
+function Notes(props: { readonly paper: Paper; readonly step: number; readonly times: string }) {
+  const { paper, step, times } = props;
+  const written = useMemo(
+    () =>
+      paper.drawing.notes.map(({ marks }) =>
+        Math.min(...marks.map((id) => paper.line.writtenAt.get(id) ?? Infinity)),
+      ),
+    [paper],
+  );
+  return (
+    <g className="notes">
+      {paper.drawing.notes.map(({ x, y, text }, i) =>
+        written[i]! <= step ? (
+          <text key={i} x={x} y={y + 0.68} fontSize={0.5}>
+            {text.replaceAll('×', times)}
+          </text>
+        ) : null,
+      )}
+    </g>
+  );
+}

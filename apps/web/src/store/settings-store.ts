@@ -1,0 +1,48 @@
+import { decodeVocabulary, DEFAULT_VOCABULARY, type Vocabulary, type Voice } from '@levee/core';
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+
+export interface Settings {
+  readonly voice: Voice;
+  readonly words: Vocabulary;
+  /** Arrows, side notes and other marks that are no part of the paper itself. */
+  readonly notes: boolean;
+  /** The notches that tell a figure's place. */
+  readonly notches: boolean;
+  readonly theme: 'system' | 'light' | 'dark';
+  /** Whether single letters are shortcuts. */
+  readonly letterKeys: boolean;
+}
+
+const DEFAULTS: Settings = {
+  voice: 'value',
+  words: DEFAULT_VOCABULARY,
+  notes: true,
+  notches: true,
+  theme: 'system',
+  letterKeys: true,
+};
+
+/** What holds for every comparison on this device; kept in the browser. */
+export const useSettings = create<Settings>()(
+  persist(() => DEFAULTS, {
+    name: 'levee.settings',
+    version: 1,
+    merge: (kept, current) => decodeSettings(kept, current),
+  }),
+);
+
+/** Takes what is known out of anything that was kept. */
+export function decodeSettings(kept: unknown, current: Settings): Settings {
+  const found = (typeof kept === 'object' && kept !== null ? kept : {}) as Partial<Settings>;
+  const flag = (key: 'notes' | 'notches' | 'letterKeys') =>
+    typeof found[key] === 'boolean' ? found[key] : current[key];
+  return {
+    voice: found.voice === 'digit' || found.voice === 'value' ? found.voice : current.voice,
+    words: decodeVocabulary(found.words),
+    notes: flag('notes'),
+    notches: flag('notches'),
+    theme: found.theme === 'light' || found.theme === 'dark' ? found.theme : 'system',
+    letterKeys: flag('letterKeys'),
+  };
+}

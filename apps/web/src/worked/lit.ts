@@ -1,0 +1,98 @@
+import type { Box, Counterpart, EntryId, Group, Subject } from '@levee/core';
+import { mergedBoxes } from './boxes.ts';
+import type { Paper, Worked } from './work.ts';
+
+/**
+ * How an amount lies on a paper: `point` is what is pointed at; `same` is exactly the same amount as
+ * one number; `terms` the same terms, not gathered into one number (yet); `part` more than it, or
+ * only some of it.
+ */
+export type Light = 'point' | 'same' | 'terms' | 'part';
+
+export interface Frame {
+  readonly light: Light;
+  readonly boxes: readonly Box[];
+}
+
+/** What lights up on one paper. */
+export interface Lit {
+  readonly frames: readonly Frame[];
+  /** Marks in the head that light up. */
+  readonly held: ReadonlySet<EntryId>;
+}
+
+const NOTHING: Lit = { frames: [], held: new Set() };
+
+/** Groups that are only seen together, never added up. */
+const BY_EYE = new Set<Group['role']>(['row', 'column', 'diagonal']);
+
+/** Whether a group is on its paper as one finished number after so many steps. */
+export function isGathered(paper: Paper, group: Group, step: number): boolean {
+  if (BY_EYE.has(group.role)) return false;
+  return group.marks.every((id) => (paper.line.writtenAt.get(id) ?? Infinity) <= step);
+}
+
+/** The light of a counterpart after so many steps. */
+export function lightOf(paper: Paper, counterpart: Counterpart, step: number): Light | null {
+  switch (counterpart.relation) {
+    case 'none':
+      return null;
+    case 'same':
+      return counterpart.groups.every((group) => isGathered(paper, group, step)) ? 'same' : 'terms';
+    case 'scattered':
+      return 'terms';
+    case 'within':
+    case 'overlap':
+      return 'part';
+  }
+}
+
+/** What lights up on every paper when this is pointed at. */
+export function litPapers(
+  worked: Worked,
+  subject: Subject | null,
+  steps: readonly number[],
+): readonly Lit[] {
+  if (!subject) return worked.papers.map(() => NOTHING);
+  return worked.papers.map((paper, k) => litPaper(paper, subject, steps[k] ?? 0));
+}
+
+function litPaper(paper: Paper, subject: Subject, step: number): Lit {
+  const counterpart = subject.counterparts[paper.index];
+  const frames: Frame[] = [];
+  const held = new Set<EntryId>();
+  const light = counterpart && lightOf(paper, counterpart, step);
+  if (counterpart && light) {
+    const marks = counterpart.groups.flatMap((group) => group.marks);
+    for (const id of marks) if (isHeld(paper, id)) held.add(id);
+    const chosen = light === 'terms' ? counterpart.entries : marks;
+    const boxes = boxesOf(paper, chosen.length > 0 ? chosen : counterpart.entries, step);
+    if (boxes.length > 0) frames.push({ light, boxes: mergedBoxes(boxes) });
+  }
+  if (subject.lane === paper.index) {
+    const own = subject.entry ? [subject.entry] : (subject.group?.marks ?? []);
+    for (const id of own) if (isHeld(paper, id)) held.add(id);
+    frames.push({ light: 'point', boxes: mergedBoxes(boxesOf(paper, own, step)) });
+  }
+  return { frames, held };
+}
+
+function isHeld(paper: Paper, id: EntryId): boolean {
+  return paper.drawing.held.some((mark) => mark.entry === id);
+}
+
+/** Where entries lie: written marks and givens by their figures, owed entries by their slots. */
+function boxesOf(paper: Paper, entries: readonly EntryId[], step: number): readonly Box[] {
+  const wanted = new Set(entries);
+  const figures = paper.drawing.figures.filter(
+    ({ entry }) =>
+      wanted.has(entry) &&
+      (paper.givens.has(entry) || (paper.line.writtenAt.get(entry) ?? Infinity) <= step),
+  );
+  const slots = paper.drawing.slots.filter(({ entry }) => wanted.has(entry));
+  return [...figures.map(({ box }) => box), ...slots.map(toBox)];
+}
+
+function toBox({ x, y, width, height }: Box): Box {
+  return { x, y, width, height };
+}

@@ -1,0 +1,28 @@
+import { Speaker, type Voice } from '@levee/core';
+import { useMemo } from 'react';
+import { useComparison } from '../store/comparison-store.ts';
+import { useSettings } from '../store/settings-store.ts';
+import { fittedSteps, work, type Worked } from './work.ts';
+
+/** The open comparison worked out. */
+export function useWorked(): Worked {
+  return work(useComparison((state) => state.content));
+}
+
+/** Steps done on each paper of the open comparison. */
+export function useSteps(): readonly number[] {
+  const worked = useWorked();
+  const steps = useComparison((state) => state.progress.steps);
+  return useMemo(() => fittedSteps(worked, steps), [worked, steps]);
+}
+
+/** The speaker in her words, for the open problem's base. */
+export function useSpeaker(): Speaker {
+  const words = useSettings((state) => state.words);
+  const { base } = useWorked().problem;
+  return useMemo(() => new Speaker(words, base), [words, base]);
+}
+
+export function useVoice(): Voice {
+  return useSettings((state) => state.voice);
+}

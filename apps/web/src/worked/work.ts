@@ -1,0 +1,90 @@
+import {
+  areaGround,
+  choicesOf,
+  compare,
+  drawSheet,
+  levels,
+  registry,
+  timeline,
+  type AreaGround,
+  type Comparison,
+  type Drawing,
+  type EntryId,
+  type Lane,
+  type Level,
+  type Method,
+  type Problem,
+  type Sheet,
+  type Timeline,
+} from '@levee/core';
+import { problemOf, type Content } from '../store/content.ts';
+
+/** The most figures of a factor that papers are drawn for. */
+export const MOST_FIGURES = 12;
+
+/** One method's paper with all that is needed to draw any moment of it. */
+export interface Paper {
+  readonly index: number;
+  readonly method: Method;
+  readonly lane: Lane;
+  readonly sheet: Sheet;
+  readonly drawing: Drawing;
+  readonly line: Timeline;
+  readonly levels: readonly Level[];
+  readonly last: number;
+  /** Ids of what belongs to the question. */
+  readonly givens: ReadonlySet<EntryId>;
+}
+
+/** A comparison worked out: everything the screens show is read off this. */
+export interface Worked {
+  readonly problem: Problem;
+  readonly comparison: Comparison;
+  readonly papers: readonly Paper[];
+  readonly ground: AreaGround | null;
+}
+
+let last: { problem: string; papers: Content['papers']; worked: Worked } | null = null;
+
+/** Works the chosen papers; the same object as before while problem and papers are the same. */
+export function work(content: Content): Worked {
+  if (last?.problem === content.problem && last.papers === content.papers) return last.worked;
+  const problem = problemOf(content);
+  const comparison = compare(problem, choicesOf(content.papers, registry));
+  const worked: Worked = {
+    problem,
+    comparison,
+    papers: comparison.lanes.map(paper),
+    ground: areaGround(comparison.space),
+  };
+  last = { problem: content.problem, papers: content.papers, worked };
+  return worked;
+}
+
+function paper(lane: Lane, index: number): Paper {
+  const { method, trace } = lane;
+  const sheet = method.sheet(trace);
+  return {
+    index,
+    method,
+    lane,
+    sheet,
+    drawing: drawSheet(sheet, trace),
+    line: timeline(trace),
+    levels: levels(trace),
+    last: trace.steps.length,
+    givens: new Set(trace.givens.map((given) => given.id)),
+  };
+}
+
+/** Why a problem is too long to be drawn, or null. */
+export function tooLong(problem: Problem): string | null {
+  const most = Math.max(...problem.operands.map((operand) => operand.digits.length));
+  if (most <= MOST_FIGURES) return null;
+  return `The bench shows factors of up to ${MOST_FIGURES} figures; this one has ${most}. The command line works longer ones.`;
+}
+
+/** The steps done on every paper, never past its end. */
+export function fittedSteps(worked: Worked, steps: readonly number[]): readonly number[] {
+  return worked.papers.map(({ last: end }, k) => Math.min(steps[k] ?? 0, end));
+}

@@ -1,0 +1,42 @@
+import type { Trace } from '../account/account.ts';
+import { Exact } from '../exact/exact.ts';
+
+/** How an account stands after some step: what is owed, on paper and in the head, and all together. */
+export interface Level {
+  readonly owed: Exact;
+  readonly written: Exact;
+  readonly held: Exact;
+  readonly balance: Exact;
+}
+
+/** The level before the first step and after every step; index is the count of steps done. */
+export function levels(trace: Trace): readonly Level[] {
+  const owedWorth = new Map(trace.start.map((entry) => [entry.id, entry.worth]));
+  const held = new Map<string, Exact>();
+  let level: Level = {
+    owed: Exact.sum(owedWorth.values()),
+    written: Exact.ZERO,
+    held: Exact.ZERO,
+    balance: trace.total,
+  };
+  const all = [level];
+  for (const step of trace.steps) {
+    const paid = Exact.sum(step.takes.map((id) => owedWorth.get(id) ?? Exact.ZERO));
+    const released = Exact.sum(step.takes.map((id) => held.get(id) ?? Exact.ZERO));
+    const kept = step.gives.filter((mark) => mark.medium === 'head');
+    for (const mark of kept) held.set(mark.id, mark.worth);
+    const owed = level.owed.minus(paid);
+    const inHead = level.held.minus(released).plus(Exact.sum(kept.map((mark) => mark.worth)));
+    const { balance } = step;
+    level = { owed, held: inHead, written: balance.minus(owed).minus(inHead), balance };
+    all.push(level);
+  }
+  return all;
+}
+
+/** A share of a whole as a number from 0 upward, to four figures: for drawing only. */
+export function shareOf(part: Exact, whole: Exact): number {
+  if (whole.isZero) return 0;
+  const scaled = part.dividedBy(whole).times(Exact.of(10000));
+  return Number(scaled.numerator / scaled.denominator) / 10000;
+}
