@@ -33,6 +33,7 @@ export default {
   projects: [
     project('core', ['packages/core/src']),
     project('cli', ['packages/cli/src']),
+    project('scripts', ['scripts'], { testMatch: ['**/*.test.mjs'], transform: {} }),
     project('server', ['apps/server/src']),
     project('web', ['apps/web/src'], {
       moduleNameMapper: { '\\.css$': '<rootDir>/apps/web/src/testing/no-style.ts' },

@@ -40,7 +40,7 @@ export const DEMO_COMPARISONS: readonly ComparisonDocument[] = [
       beforeWorking: true,
     },
     papers: [['column-multiplication'], ['grid-multiplication'], ['lattice']],
-    steps: [4, 3, 3],
+    steps: [4, 4, 3],
   }),
   comparison({
     title: 'Zero in the middle: culvert bolts',

@@ -116,7 +116,7 @@ function expanded(parts: readonly string[], base: number): readonly string[] {
 
 /** An expression of a certificate as LaTeX mathematics. */
 export function sumTex(expression: Expression, notation: Notation, times: '×' | '·'): string {
-  return render(expression, notation, (text) => texText(text, times), true);
+  return render(expression, notation, (text) => `{${texText(text, times)}}`, true);
 }
 
 /** A problem or a term in the problem language as LaTeX mathematics. */

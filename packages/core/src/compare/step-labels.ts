@@ -26,6 +26,7 @@ function writtenLabel(step: Step, say: Speaker): string {
   if (placed?.place !== undefined) return say.places(placed.place);
   const [first] = step.gives;
   if (first?.role === 'placeholder') return step.gives.map((mark) => mark.glyph).join('');
+  if (step.law === 'reorder') return 'copied';
   const worth = Exact.sum(step.gives.map((mark) => mark.worth));
   return `= ${say.amount(worth)}`;
 }

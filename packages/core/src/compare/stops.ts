@@ -4,14 +4,14 @@ import type { Lane } from './compare.ts';
 /**
  * Where methods that go by amount wait for each other. First every point at which the lanes have
  * dealt with the same set of terms; then, for lanes that write the answer place by place, every
- * place that all of those have written; then the end. Linear in the steps of all lanes together.
+ * place that all of those have written; with the last of them comes the end of every lane. Linear in the steps of all lanes together.
  */
 export function stopsOf(lanes: readonly Lane[]): readonly (readonly number[])[] {
   const start = lanes.map(() => 0);
   const during = dealtStops(lanes);
   const after = answerStops(lanes, during.at(-1) ?? start);
   const end = lanes.map((lane) => lane.trace.steps.length);
-  return withoutRepeats([start, ...during, ...after, end]);
+  return withoutRepeats([start, ...during, ...after.slice(0, -1), end]);
 }
 
 interface Dealing {
@@ -51,14 +51,21 @@ function dealtStops(lanes: readonly Lane[]): number[][] {
   return stops;
 }
 
-/** Goes on through steps that deal with nothing new and do not already open the next phase. */
+/**
+ * Goes on through steps that deal with nothing new and do not already open the next phase; once all
+ * is dealt with, through steps of phases that came before, such as the total of the last row.
+ */
 function extended(lane: Lane, { count }: Dealing, step: number): number {
   const { steps } = lane.trace;
   const dealt = count[step];
   let next = step;
   while (next < steps.length && count[next + 1] === dealt) next++;
-  if (next === steps.length) return step;
   let last = step;
+  if (next === steps.length) {
+    const known = new Set(steps.slice(0, step).map(({ phase }) => phase));
+    while (last < next && known.has(steps[last]!.phase)) last++;
+    return last;
+  }
   while (last < next && steps[last]!.phase !== steps[next]!.phase) last++;
   return last;
 }

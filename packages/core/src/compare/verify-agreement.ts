@@ -19,8 +19,9 @@ export function verifyAgreement(certificate: Agreement): Verification {
   const fault = frameFault(certificate);
   if (fault) return { ok: false, method: null, move: 0, fault };
   const worths = new Map(certificate.terms.map((term) => [term.id, Exact.parse(term.worth)]));
+  const frame: Frame = { worths, value: Exact.parse(certificate.value), base: certificate.base };
   for (const { method, moves } of certificate.methods) {
-    const wrong = movesFault(moves, worths, Exact.parse(certificate.value));
+    const wrong = movesFault(moves, frame);
     if (wrong) return { ok: false, method, ...wrong };
   }
   return { ok: true };
@@ -52,23 +53,27 @@ function products(parts: readonly (readonly Exact[])[]): [string, Exact][] {
     .map(([ids, worth]) => [ids.join('.'), worth]);
 }
 
+/** What every move is held against. */
+interface Frame {
+  readonly worths: ReadonlyMap<string, Exact>;
+  readonly value: Exact;
+  readonly base: number;
+}
+
 interface Fault {
   readonly move: number;
   readonly fault: string;
 }
 
-function movesFault(
-  moves: readonly Move[],
-  worths: ReadonlyMap<string, Exact>,
-  value: Exact,
-): Fault | null {
+function movesFault(moves: readonly Move[], frame: Frame): Fault | null {
+  const { worths, value } = frame;
   if (moves.length === 0) return value.isZero ? null : { move: 0, fault: 'there are no moves' };
   for (const [move, { law, expression }] of moves.entries()) {
     const total = valueOf(expression, worths);
     if (!total?.equals(value))
       return { move, fault: `the line is worth ${total ?? 'nothing known'}, not ${value}` };
     const before = moves[move - 1]?.expression;
-    const lawful = before ? follows(law, before, expression, worths) : opens(expression, worths);
+    const lawful = before ? follows(law, before, expression, frame) : opens(expression, worths);
     if (!lawful) return { move, fault: `the line does not follow by ${law}` };
   }
   const last = moves.at(-1)!.expression;
@@ -99,18 +104,26 @@ function follows(
   law: Move['law'],
   before: Expression,
   after: Expression,
-  worths: ReadonlyMap<string, Exact>,
+  { worths, base }: Frame,
 ): boolean {
   switch (law) {
     case 'reorder':
       return sameList(leaves(before).map(leafKey), leaves(after).map(leafKey));
     case 'place-value':
-      return partwise(before, after, worths);
+      return (
+        leaves(after).every((leaf) => isOneFigure(valueOf(leaf, worths), base)) &&
+        (before.kind !== 'sum' || partwise(before, after, worths))
+      );
     case 'evaluate':
       return after.kind === 'amount' || partwise(before, after, worths);
     default:
       return false;
   }
+}
+
+/** Whether an amount is one figure in one place: 400, but neither 48 nor 0.5. */
+function isOneFigure(amount: Exact | null, base: number): boolean {
+  return amount?.isWhole === true && /^.0*$/.test(amount.numerator.toString(base));
 }
 
 /** Part by part, the new line is worth what the old one was. */

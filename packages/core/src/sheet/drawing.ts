@@ -1,4 +1,4 @@
-import type { EntryId, Trace } from '../account/account.ts';
+import type { EntryId, Given, Mark, Trace } from '../account/account.ts';
 import type { Box, Ruling, Sheet, SheetCell, SheetNote, SheetSign, SheetSlot } from './sheet.ts';
 import { marksById } from './visible.ts';
 
@@ -44,8 +44,10 @@ export interface Drawing {
 
 const FULL = 0.8;
 const SMALL = 0.54;
+/** A number written whole need not fit one square a figure. */
+const WHOLE = 1.15;
 /** Average width of a figure in its own line height. */
-const FIGURE_WIDTH = 0.6;
+const FIGURE_WIDTH = 0.64;
 
 export function drawSheet(sheet: Sheet, trace: Trace): Drawing {
   const marks = marksById(trace);
@@ -56,18 +58,20 @@ export function drawSheet(sheet: Sheet, trace: Trace): Drawing {
     const written = marks.get(cell.entry) ?? givens.get(cell.entry);
     if (!written) throw new RangeError(`drawSheet: ${cell.entry} is on the sheet but in no trace`);
     if (cell.held) held.push({ entry: cell.entry, text: written.glyph });
-    else figures.push(figure(cell, written.glyph, written.place, givens.has(cell.entry)));
+    else figures.push(figure(cell, written));
   }
   const { width, height, slots, rulings, signs, notes } = sheet;
   return { width, height, figures, held, slots, rulings, signs, notes };
 }
 
-function figure(cell: SheetCell, glyph: string, place: number | undefined, given: boolean): Figure {
+function figure(cell: SheetCell, written: Mark | Given): Figure {
+  const { glyph, place, role } = written;
   const { x, y, width, height, size, spread, entry } = cell;
-  const most = size === 'small' ? SMALL : FULL;
+  const whole = place === undefined || role === 'operand part';
+  const most = size === 'small' ? SMALL : whole ? Math.min(WHOLE, height) : FULL;
   const letters = spread ? 1 : glyph.length;
   const room = spread ? 1 : width;
-  const lineHeight = Math.min(most, (room * 0.96) / (letters * FIGURE_WIDTH));
+  const lineHeight = Math.min(most, (room * 0.92) / (letters * FIGURE_WIDTH));
   const middle = y + height / 2;
   const texts = spread
     ? [...glyph].map((text, i) => ({ x: x + i + 0.5, y: middle, text }))
@@ -82,7 +86,7 @@ function figure(cell: SheetCell, glyph: string, place: number | undefined, given
         ? []
         : notches(place, x + width / 2, middle + lineHeight * 0.47, lineHeight),
     place,
-    kind: given ? 'given' : size === 'small' ? 'small' : 'mark',
+    kind: written.standing === 'given' ? 'given' : size === 'small' ? 'small' : 'mark',
   };
 }
 

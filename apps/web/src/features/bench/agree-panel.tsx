@@ -37,10 +37,24 @@ export function AgreePanel() {
   const count = certificate.terms.length;
   return (
     <section className="panel agree" aria-label="Why they agree">
-      <h2>
-        Why they agree{' '}
-        <span className="caption">{confirmed ? 'checked ✓' : 'the check failed'}</span>
-      </h2>
+      <header className="agree-head">
+        <h2>
+          Why they agree{' '}
+          <span className="caption">{confirmed ? 'checked ✓' : 'the check failed'}</span>
+        </h2>
+        <span className="chips">
+          <button type="button" className="chip" onClick={why.run}>
+            law by law
+          </button>
+          <button
+            type="button"
+            className="chip"
+            onClick={() => void copy(latexOf(certificate, papers, times))}
+          >
+            copy LaTeX
+          </button>
+        </span>
+      </header>
       <dl>
         {certificate.methods.map((method, k) => (
           <Line
@@ -56,18 +70,6 @@ export function AgreePanel() {
         ))}
       </dl>
       <p className="caption">{closing(count)}</p>
-      <p className="chips">
-        <button type="button" className="chip" onClick={why.run}>
-          read it law by law
-        </button>
-        <button
-          type="button"
-          className="chip"
-          onClick={() => void copy(latexOf(certificate, papers, times))}
-        >
-          copy as LaTeX
-        </button>
-      </p>
     </section>
   );
 }

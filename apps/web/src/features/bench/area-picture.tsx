@@ -44,14 +44,14 @@ interface RectangleProps {
 }
 
 const TOP = 20;
-const LETTER = 7.2;
+const LETTER = 7.8;
 
 function Rectangle({ worked, ground, width, height }: RectangleProps) {
   const steps = useSteps();
   const subject = useSubject();
   const times = useSettings((settings) => settings.words.times);
   const standings = useMemo(() => standingsOf(worked, steps), [worked, steps]);
-  const side = Math.max(...ground.down.map((strip) => strip.text.length)) * LETTER + 8;
+  const side = Math.max(...ground.down.map((strip) => partLabel(strip.text).length)) * LETTER + 8;
   const [w, h] = [Math.max(40, width - side - 4), Math.max(40, height - TOP - 4)];
   const { space } = worked.comparison;
   const point = (term: number) => ({ kind: 'terms', terms: TermSet.of(space, term) }) as const;
@@ -66,16 +66,16 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
     >
       <g className="strips">
         {ground.across.map(({ part, text, from, to }) =>
-          fits(text, (to - from) * w + 6) ? (
+          fits(partLabel(text), (to - from) * w + 6) ? (
             <text key={part} x={side + ((from + to) / 2) * w} y={TOP - 6} textAnchor="middle">
-              {text}
+              {partLabel(text)}
             </text>
           ) : null,
         )}
         {ground.down.map(({ part, text, from, to }) =>
           (to - from) * h >= 11 ? (
             <text key={part} x={side - 6} y={TOP + ((from + to) / 2) * h + 4.5} textAnchor="end">
-              {text}
+              {partLabel(text)}
             </text>
           ) : null,
         )}
@@ -104,6 +104,16 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
       })}
     </svg>
   );
+}
+
+const SUPERSCRIPTS = '⁰¹²³⁴⁵⁶⁷⁸⁹';
+
+/** A part at the edge of the picture; many zeros are written as a power: `9·10¹¹`. */
+function partLabel(text: string): string {
+  const zeros = /0{6,}$/.exec(text)?.[0].length;
+  if (zeros === undefined) return text;
+  const power = [...String(zeros)].map((digit) => SUPERSCRIPTS[Number(digit)]).join('');
+  return `${text.slice(0, -zeros)}·10${power}`;
 }
 
 /** For each common term, on how many papers it has been dealt with. */

@@ -3,40 +3,40 @@ import { Tooltip } from '@mui/material';
 import { useMemo } from 'react';
 import type { Paper } from '../../worked/work.ts';
 
-interface Item {
+export interface CostItem {
+  /** What is counted, in full. */
+  readonly name: string;
+  readonly amount: string;
+  /** Amount and name in a word or two. */
   readonly short: string;
-  readonly full: string;
 }
 
-/** What the method costs on this problem, counted from its work. */
-export function costItems(counted: Cost, base: number): readonly Item[] {
+/** What the method costs on this problem, counted from its work; the most telling first. */
+export function costItems(counted: Cost, base: number): readonly CostItem[] {
   const { facts, additions, carries, figures, lines, passes, heldAtOnce } = counted;
-  const largest = wholeText(counted.largestWritten, base);
-  const held = wholeText(counted.largestHeld, base);
+  const [largest, held] = [counted.largestWritten, counted.largestHeld].map((amount) =>
+    wholeText(amount, base),
+  );
   return [
-    { short: count(facts, 'fact'), full: 'products of two digits worked out, zeros included' },
-    { short: count(additions, 'addition'), full: 'times one amount is added to another' },
-    { short: count(carries, 'carry', 'carries'), full: 'carries written or held' },
-    { short: count(figures, 'figure'), full: 'figures written, the question not counted' },
-    { short: count(lines, 'line'), full: 'rows that hold written figures' },
-    { short: count(passes, 'pass', 'passes'), full: 'times the work starts over somewhere else' },
+    item('products of two digits worked out, zeros included', facts, 'fact'),
+    item('times one amount is added to another', additions, 'addition'),
+    item('carries written or held', carries, 'carry', 'carries'),
+    item('figures written, the question not counted', figures, 'figure'),
+    item('most numbers held in the head at once', heldAtOnce, 'held', 'held'),
+    { name: 'largest number held', amount: held!, short: `${held} the largest held` },
+    item('rows that hold written figures', lines, 'line'),
+    item('times the work starts over somewhere else', passes, 'pass', 'passes'),
+    { name: 'largest number written', amount: largest!, short: `numbers to ${largest}` },
     {
-      short: `${heldAtOnce} held`,
-      full:
-        heldAtOnce > 0
-          ? `the most held at once; the largest is ${held}`
-          : 'nothing held in the head',
-    },
-    { short: `to ${largest}`, full: 'the largest number written' },
-    {
-      short: `size at ${counted.leadingCertainAt}`,
-      full: 'the step after which the leading figure of the answer is certain',
+      name: 'step after which the leading figure of the answer is certain',
+      amount: String(counted.leadingCertainAt),
+      short: `leading figure sure at step ${counted.leadingCertainAt}`,
     },
   ];
 }
 
-function count(amount: number, one: string, many = `${one}s`): string {
-  return `${amount} ${amount === 1 ? one : many}`;
+function item(name: string, amount: number, one: string, many = `${one}s`): CostItem {
+  return { name, amount: String(amount), short: `${amount} ${amount === 1 ? one : many}` };
 }
 
 export function CostStrip({ paper }: { readonly paper: Paper }) {
@@ -44,8 +44,8 @@ export function CostStrip({ paper }: { readonly paper: Paper }) {
   const items = useMemo(() => costItems(cost(trace), trace.problem.base), [trace]);
   return (
     <p className="cost caption" aria-label="Cost">
-      {items.map(({ short, full }) => (
-        <Tooltip key={full} title={full}>
+      {items.map(({ short, name }) => (
+        <Tooltip key={name} title={name}>
           <span>{short}</span>
         </Tooltip>
       ))}

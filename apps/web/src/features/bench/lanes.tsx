@@ -80,7 +80,7 @@ const Lane = memo(function Lane({ paper, step, columns, width }: LaneProps) {
     <div className="lane">
       {columns.blocks[paper.index]!.map(({ from, to }, k) => {
         const label = labels[k]!;
-        const fits = (to - from) * width - 8 >= label.length * LETTER;
+        const room = Math.floor(((to - from) * width - 8) / LETTER);
         const state = k < step ? 'done' : 'ahead';
         return (
           <button
@@ -92,13 +92,19 @@ const Lane = memo(function Lane({ paper, step, columns, width }: LaneProps) {
             title={`${paper.method.shortName}, step ${k + 1}: ${label}`}
             onClick={() => goTo(paper.index, k + 1)}
           >
-            {fits ? label : ''}
+            {shortened(label, room)}
           </button>
         );
       })}
     </div>
   );
 });
+
+/** The label when it fits, else as much of it as says something. */
+function shortened(label: string, room: number): string {
+  if (label.length <= room) return label;
+  return room >= 4 && /^[a-z]/.test(label) ? `${label.slice(0, room - 1)}…` : '';
+}
 
 /** Numbers of the steps that deal with some of these terms. */
 function litSteps(paper: Paper, terms: TermSet | null): ReadonlySet<number> {
@@ -168,7 +174,7 @@ function Transport() {
         <IconCommand id="play" icon={playing ? <PauseIcon /> : <PlayArrowIcon />} />
         <IconCommand id="end" icon={<LastPageIcon />} />
       </div>
-      <p className="caption">← → one step · space one amount · 1–4 one paper · ? all keys</p>
+      <p className="caption">→ step · space amount · 1–4 one paper · ? keys</p>
     </div>
   );
 }

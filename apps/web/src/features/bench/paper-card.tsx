@@ -36,11 +36,11 @@ export const PaperCard = memo(function PaperCard({ paper, step, lit, removable }
     >
       <header className="paper-head">
         <MethodMenu paper={paper} />
-        <SchoolMenus paper={paper} />
         <span className="count figures">
           {step} of {paper.last}
         </span>
         <PaperButtons paper={paper} removable={removable} />
+        <SchoolMenus paper={paper} />
       </header>
       <Stage paper={paper} step={step} lit={lit} />
       <Sentence paper={paper} step={step} />

@@ -114,7 +114,7 @@ function SchoolMenu({ paper, school }: { readonly paper: Paper; readonly school:
   return (
     <Choice
       className="school"
-      text={`${school.label.toLowerCase()}: ${option?.label ?? chosen}`}
+      text={`${school.label.toLowerCase()} ${option?.label ?? chosen}`}
       name={school.label}
       options={school.options.map(({ id, label, reason }) => ({ id, label, note: reason }))}
       chosen={chosen}

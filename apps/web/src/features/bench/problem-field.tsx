@@ -7,7 +7,7 @@ import {
   registry,
   type Problem,
 } from '@levee/core';
-import { useRef, useState, type KeyboardEvent } from 'react';
+import { useRef, useState, type CSSProperties, type KeyboardEvent } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { withProblem } from '../../store/content.ts';
 import { useSettings } from '../../store/settings-store.ts';
@@ -73,7 +73,7 @@ export function ProblemField() {
         spellCheck={false}
         autoComplete="off"
         maxLength={5000}
-        style={{ width: `${Math.min(16, Math.max(5, shown.length + 0.5)) * 0.62}em` }}
+        style={fieldStyle(shown.length)}
         onFocus={(event) => event.target.select()}
         onChange={(event) => setTyped(event.target.value)}
         onKeyDown={press}
@@ -82,6 +82,12 @@ export function ProblemField() {
       {typed !== null && reading && <Reading text={typed} reading={reading} times={times} />}
     </div>
   );
+}
+
+/** Wide enough for the text; long ones in smaller figures. */
+function fieldStyle(length: number): CSSProperties {
+  const fontSize = length <= 12 ? 30 : length <= 18 ? 24 : 17;
+  return { fontSize, width: `${Math.min(34, Math.max(5, length + 0.5)) * 0.66}em` };
 }
 
 function applyProblem(problem: Problem): void {

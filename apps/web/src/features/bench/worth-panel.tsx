@@ -45,8 +45,6 @@ function Found({ subject }: { readonly subject: Subject }) {
   const paper = subject.lane === null ? null : worked.papers[subject.lane]!;
   const story =
     paper && subject.entry ? entryStory(paper, subject.entry, steps[paper.index]!, say) : null;
-  const group =
-    paper && subject.group && !subject.group.worth.equals(subject.worth) ? subject.group : null;
   return (
     <div className="worth-body">
       <p className="worth-line">
@@ -60,13 +58,10 @@ function Found({ subject }: { readonly subject: Subject }) {
           </button>
         )}
       </p>
-      <p className="worth-terms figures">{termsLine(worked, subject.terms, say)}</p>
-      {group && paper && (
-        <p className="caption">
-          part of <strong className="figures">{say.amount(group.worth)}</strong>,{' '}
-          {sayPlain(paper.method.phrases, group.phrase, 'value', say)}
-        </p>
-      )}
+      <p className="worth-terms figures">
+        <PartOf subject={subject} paper={paper} say={say} />
+        {termsLine(worked, subject.terms, say)}
+      </p>
       {story?.travels && <p className="caption">{story.travels}</p>}
       <Counterparts subject={subject} />
     </div>
@@ -75,6 +70,24 @@ function Found({ subject }: { readonly subject: Subject }) {
 
 function groupName(paper: Paper, { group }: Subject, say: Speaker): string {
   return group ? sayPlain(paper.method.phrases, group.phrase, 'value', say) : '';
+}
+
+/** For a figure that is only some of its terms' amount: the number that it is a figure of. */
+function PartOf(props: {
+  readonly subject: Subject;
+  readonly paper: Paper | null;
+  readonly say: Speaker;
+}) {
+  const { subject, paper, say } = props;
+  const { worth, terms, group } = subject;
+  if (!paper || worth.equals(terms.worth()) || terms.isEmpty) return null;
+  if (!group || group.worth.equals(worth)) return <span className="caption">out of </span>;
+  return (
+    <span className="caption">
+      in <strong>{say.amount(group.worth)}</strong>,{' '}
+      {sayPlain(paper.method.phrases, group.phrase, 'value', say)}:{' '}
+    </span>
+  );
 }
 
 const MOST_TERMS = 5;

@@ -4,10 +4,10 @@ import { Button, TablePagination, TextField } from '@mui/material';
 import { useCallback, useEffect, useState, type ChangeEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { comparisonsApi, type Page, type Stored } from '../../api/client.ts';
-import { useSettings } from '../../store/settings-store.ts';
 import { closeComparison } from '../../store/keeper.ts';
 import { download, fileName } from '../../ui/download.ts';
 import { notify } from '../../ui/notices.tsx';
+import { ProblemText } from '../../ui/problem-text.tsx';
 import { useNewComparison } from '../bench/bench-menu.tsx';
 import { listCsv } from './list-csv.ts';
 import './comparisons.css';
@@ -136,7 +136,6 @@ function List({ found, searching, reload }: ListProps) {
 
 function Row({ stored, reload }: { readonly stored: Stored; readonly reload: () => void }) {
   const navigate = useNavigate();
-  const times = useSettings((settings) => settings.words.times);
   const { id, document, updatedAt } = stored;
   const name = document.title || 'Untitled';
   return (
@@ -153,7 +152,9 @@ function Row({ stored, reload }: { readonly stored: Stored; readonly reload: () 
         </a>
         <div className="caption">{document.story}</div>
       </td>
-      <td className="figures problem">{document.problem.replaceAll('×', times)}</td>
+      <td className="problem">
+        <ProblemText problem={document.problem} />
+      </td>
       <td className="caption">
         {document.papers.map(({ method }) => registry.get(method).shortName).join(', ')}
       </td>
@@ -192,7 +193,11 @@ function Row({ stored, reload }: { readonly stored: Stored; readonly reload: () 
 }
 
 function when(iso: string): string {
-  return new Date(iso).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
+  return new Date(iso).toLocaleString([], {
+    dateStyle: 'medium',
+    timeStyle: 'short',
+    hour12: false,
+  });
 }
 
 async function duplicate(id: string, reload: () => void): Promise<void> {

@@ -8,6 +8,7 @@ import type { MouseEvent, PointerEvent } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { hover, pin, useSession } from '../../store/session-store.ts';
 import { useSettings } from '../../store/settings-store.ts';
+import { ProblemText } from '../../ui/problem-text.tsx';
 import type { Lit } from '../../worked/lit.ts';
 import { useSpeaker, useSteps, useWorked } from '../../worked/use-worked.ts';
 import type { Paper } from '../../worked/work.ts';
@@ -27,12 +28,13 @@ export function PresentPage() {
   const lit = useLit();
   const large = useSession((session) => session.large);
   const { problem, story, unit } = useComparison((state) => state.content);
-  const times = useSettings((settings) => settings.words.times);
   const shown = papers.filter(({ index }) => large === null || index === large);
   return (
     <main className="present">
       <header className="present-head">
-        <h1 className="figures">{problem.replaceAll('×', times)}</h1>
+        <h1>
+          <ProblemText problem={problem} />
+        </h1>
         <p>
           {story}
           {unit && ` · in ${unit}`}

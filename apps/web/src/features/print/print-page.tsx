@@ -12,6 +12,7 @@ import { useState } from 'react';
 import { SheetView } from '../../sheet/sheet-view.tsx';
 import { useComparison } from '../../store/comparison-store.ts';
 import { useSettings } from '../../store/settings-store.ts';
+import { ProblemText } from '../../ui/problem-text.tsx';
 import { Spoken } from '../../ui/spoken.tsx';
 import { useSpeaker, useSteps, useVoice, useWorked } from '../../worked/use-worked.ts';
 import type { Paper } from '../../worked/work.ts';
@@ -53,7 +54,7 @@ export function PrintPage() {
       <header>
         <h1>{title || 'Comparison'}</h1>
         <p className="print-problem figures">
-          {problem.replaceAll('×', times)} ={' '}
+          <ProblemText problem={problem} /> ={' '}
           <Blank unit={unit} answer={finished ? papers[0]! : null} />
         </p>
         {story && <p>{story}</p>}

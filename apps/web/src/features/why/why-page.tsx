@@ -2,6 +2,7 @@ import {
   agreementLatex,
   agreementMarkdown,
   amountText,
+  cost,
   LAW_NAMES,
   movesLatex,
   notationOf,
@@ -15,10 +16,12 @@ import { Button } from '@mui/material';
 import { useComparison } from '../../store/comparison-store.ts';
 import { useSettings } from '../../store/settings-store.ts';
 import { download, fileName } from '../../ui/download.ts';
+import { ProblemText } from '../../ui/problem-text.tsx';
 import { Tex } from '../../ui/tex.tsx';
 import { Notices } from '../../ui/notices.tsx';
 import { useSpeaker, useWorked } from '../../worked/use-worked.ts';
 import { copy, useAgreement } from '../bench/agree-panel.tsx';
+import { costItems } from '../bench/cost-strip.tsx';
 import { moveLines } from './move-lines.ts';
 import './why.css';
 
@@ -33,10 +36,7 @@ export function WhyPage() {
     <main className="why">
       <header className="why-head">
         <h1>
-          Why{' '}
-          <span className="figures">
-            {problem.replaceAll('×', times)} = {amountText(certificate.value, certificate.base)}
-          </span>{' '}
+          Why <ProblemText problem={problem} /> = {amountText(certificate.value, certificate.base)}{' '}
           by every method
         </h1>
         <p className="caption" role="status">
@@ -90,6 +90,7 @@ export function WhyPage() {
         ))}
       </div>
       <SameAmounts />
+      <Costs />
       <Notices />
     </main>
   );
@@ -145,6 +146,41 @@ function Method({ method, certificate, times }: MethodProps) {
           </li>
         ))}
       </ol>
+    </section>
+  );
+}
+
+/** What each method costs on this problem, side by side. */
+function Costs() {
+  const { papers, problem } = useWorked();
+  const columns = papers.map((paper) => costItems(cost(paper.lane.trace), problem.base));
+  return (
+    <section className="why-same">
+      <h2>What each costs here</h2>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">counted from the work</th>
+            {papers.map((paper) => (
+              <th key={paper.index} scope="col">
+                {paper.method.shortName}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {columns[0]!.map(({ name }, row) => (
+            <tr key={name}>
+              <th scope="row">{name}</th>
+              {columns.map((items, k) => (
+                <td key={k} className="figures">
+                  {items[row]!.amount}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
     </section>
   );
 }

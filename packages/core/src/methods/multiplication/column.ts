@@ -113,7 +113,7 @@ export const columnMultiplication = defineMethod({
     },
     {
       id: 'shift',
-      label: 'Lines of tens, hundreds …',
+      label: 'Shift',
       options: [
         {
           id: 'zeros',

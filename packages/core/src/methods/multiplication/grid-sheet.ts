@@ -5,7 +5,7 @@ import { marksIn } from './column-sheet.ts';
 
 /** Squares that a number of this many figures needs inside a cell. */
 function squaresFor(figures: number): number {
-  return Math.max(2, Math.ceil(figures * 0.62 + 0.8));
+  return Math.max(2, Math.ceil(figures * 0.62 + 0.4));
 }
 
 /** The parts of the first factor on top, of the second at the side, largest first. */

@@ -123,7 +123,7 @@ export const lattice = defineMethod({
     },
     {
       id: 'fill',
-      label: 'Cells filled',
+      label: 'Cells',
       options: [
         {
           id: 'lower-right',

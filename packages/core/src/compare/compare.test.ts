@@ -1,0 +1,335 @@
+import fc from 'fast-check';
+import { Exact } from '../exact/exact.ts';
+import { numeral } from '../exact/numeral.ts';
+import { registry } from '../methods/index.ts';
+import { Speaker } from '../phrases/speaker.ts';
+import { DEFAULT_VOCABULARY } from '../phrases/vocabulary.ts';
+import { productProblem, type ProductProblem } from '../problem/problem.ts';
+import { everySchool, products } from '../testing/arbitraries.ts';
+import { agreement, type Agreement } from './agreement.ts';
+import { agreementLatex, agreementMarkdown, texText } from './agreement-export.ts';
+import { pointAt, sameAmounts } from './amounts.ts';
+import { compare, type Comparison } from './compare.ts';
+import { cost } from './cost.ts';
+import { levels, shareOf } from './levels.ts';
+import { stepLabels } from './step-labels.ts';
+import { nextStop, previousStop } from './stops.ts';
+import { verifyAgreement } from './verify-agreement.ts';
+
+const choices = fc.uniqueArray(fc.constantFrom(...everySchool), {
+  minLength: 2,
+  maxLength: 4,
+  selector: (choice) => choice,
+});
+
+function product(a: string, b: string, base = 10): ProductProblem {
+  return productProblem([numeral(a, base), numeral(b, base)]);
+}
+
+function of(problem: ProductProblem, ...ids: string[]): Comparison {
+  return compare(
+    problem,
+    ids.map((id) => ({ method: registry.get(id) })),
+  );
+}
+
+const bench = of(
+  product('46', '58'),
+  'column-multiplication',
+  'grid-multiplication',
+  'lattice',
+  'partial-products',
+);
+
+describe('agreement', () => {
+  it('is confirmed by the independent check for all methods and schools', () => {
+    fc.assert(
+      fc.property(products(4), choices, (problem, chosen) => {
+        const certificate = agreement(compare(problem, chosen));
+        expect(verifyAgreement(certificate)).toEqual({ ok: true });
+        expect(JSON.parse(JSON.stringify(certificate))).toEqual(certificate);
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  const clean = () => JSON.parse(JSON.stringify(agreement(bench))) as Writable<Agreement>;
+
+  it.each<[string, (certificate: Writable<Agreement>) => void, RegExp]>([
+    ['a value', (c) => (c.value = '2669'), /do not make 2669/],
+    ['a part', (c) => (c.operands[0]!.parts[0] = '7'), /do not add up/],
+    ['a term', (c) => (c.terms[1]!.worth = '330'), /not the product of its parts/],
+    ['a missing term', (c) => c.terms.pop(), /not all products/],
+    ['a law', (c) => (c.methods[0]!.moves[2]!.law = 'evaluate'), /does not follow by evaluate/],
+    ['a missing move', (c) => c.methods[2]!.moves.splice(2, 1), /does not follow/],
+    ['an unfinished sum', (c) => c.methods[0]!.moves.pop(), /not finished/],
+    ['no moves', (c) => (c.methods[0]!.moves = []), /no moves/],
+    [
+      'a split that is not by place',
+      (c) => {
+        const line = c.methods[2]!.moves[2]!.expression;
+        if (line.kind === 'sum' && line.parts[0]!.kind === 'sum') {
+          line.parts[0].parts = [
+            { kind: 'amount', worth: '15', of: ['0.0'] },
+            { kind: 'amount', worth: '33', of: ['0.0'] },
+          ];
+        }
+      },
+      /does not follow by place-value/,
+    ],
+    [
+      'a changed amount',
+      (c) => {
+        const line = c.methods[0]!.moves[1]!.expression;
+        if (line.kind === 'sum') line.parts[0] = { kind: 'amount', worth: '47', of: ['0.0'] };
+      },
+      /worth 2667, not 2668/,
+    ],
+  ])('is not confirmed when %s is wrong', (_, spoil, fault) => {
+    const certificate = clean();
+    spoil(certificate);
+    const verdict = verifyAgreement(certificate);
+    expect(verdict.ok).toBe(false);
+    expect(!verdict.ok && verdict.fault).toMatch(fault);
+  });
+
+  it('exports with law names', () => {
+    const names = { method: (id: string) => registry.get(id).name, times: '·' as const };
+    const markdown = agreementMarkdown(agreement(bench), names);
+    expect(markdown).toContain('# Why the methods agree: 46 · 58 = 2668');
+    expect(markdown).toContain('| = | (48 + 320) + (300 + 2000) | order and brackets');
+    const latex = agreementLatex(agreement(bench), { ...names, times: '×' });
+    expect(latex).toContain('46 \\times 58 &= {6 \\times 8} + {40 \\times 8}');
+    expect(latex.match(/\\begin\{aligned\}/g)).toHaveLength(4);
+    expect(texText('1011_2 × 110_2', '·')).toBe('1011_{2} \\cdot 110_{2}');
+  });
+});
+
+/** Certificates are read-only; tests that spoil one need it otherwise. */
+type Writable<T> = T extends readonly (infer U)[]
+  ? Writable<U>[]
+  : T extends object
+    ? { -readonly [K in keyof T]: Writable<T[K]> }
+    : T;
+
+describe('same amounts', () => {
+  it('find the column line in the grid row and the lattice row', () => {
+    const line = sameAmounts(bench).find(({ worth }) => worth.toString() === '368')!;
+    expect(line.members.map(({ lane, group }) => `${lane} ${group.role}`)).toEqual(
+      expect.arrayContaining(['0 line', '1 row total', '2 row']),
+    );
+  });
+
+  it('hold the same terms and the same worth in every method', () => {
+    fc.assert(
+      fc.property(products(4), choices, (problem, chosen) => {
+        for (const { worth, terms, members } of sameAmounts(compare(problem, chosen))) {
+          expect(terms.worth().equals(worth)).toBe(true);
+          for (const { group } of members) expect(group.worth.equals(worth)).toBe(true);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('pointing', () => {
+  const markOf = (lane: number, worth: string, role: string) =>
+    bench.lanes[lane]!.trace.steps.flatMap((step) => step.gives).find(
+      (mark) => mark.role === role && mark.worth.toString() === worth,
+    )!;
+
+  it('finds the line that a figure belongs to, and where it lives elsewhere', () => {
+    const six = markOf(0, '60', 'product');
+    const subject = pointAt(bench, { kind: 'entry', lane: 0, id: six.id })!;
+    expect(subject.worth.toString()).toBe('60');
+    expect(subject.group?.worth.toString()).toBe('368');
+    expect(subject.counterparts.map(({ relation }) => relation)).toEqual([
+      'same',
+      'same',
+      'same',
+      'scattered',
+    ]);
+    expect(subject.counterparts[3]!.groups.map(({ worth }) => worth.toString()).sort()).toEqual([
+      '320',
+      '48',
+    ]);
+  });
+
+  it('finds a cell inside a line, and an owed product on its own paper', () => {
+    const cell = bench.lanes[2]!.trace.groups.find(({ id }) => id === 'cell-0.0')!;
+    const subject = pointAt(bench, { kind: 'group', lane: 2, id: cell.id })!;
+    expect(subject.counterparts.map(({ relation }) => relation)).toEqual([
+      'within',
+      'same',
+      'same',
+      'same',
+    ]);
+    const owed = bench.lanes[0]!.trace.start[0]!;
+    expect(pointAt(bench, { kind: 'entry', lane: 0, id: owed.id })!.worth.toString()).toBe('48');
+  });
+
+  it('takes terms of the shared picture, and nothing from a stale pointer', () => {
+    const terms = bench.lanes[1]!.termsOf(bench.lanes[1]!.trace.start[0]!.id);
+    expect(pointAt(bench, { kind: 'terms', terms })!.worth.toString()).toBe('48');
+    const stale = 'm999' as (typeof bench.lanes)[0]['trace']['start'][0]['id'];
+    expect(pointAt(bench, { kind: 'entry', lane: 0, id: stale })).toBeNull();
+    expect(pointAt(bench, { kind: 'group', lane: 9, id: 'answer' })).toBeNull();
+  });
+
+  it('never calls anything the same that is worth something else', () => {
+    fc.assert(
+      fc.property(products(3), choices, fc.nat(), (problem, chosen, pick) => {
+        const comparison = compare(problem, chosen);
+        const marks = comparison.lanes[0]!.trace.steps.flatMap((step) => step.gives);
+        const subject = pointAt(comparison, {
+          kind: 'entry',
+          lane: 0,
+          id: marks[pick % marks.length]!.id,
+        })!;
+        const worth = subject.lookFor.worth();
+        for (const { relation, groups } of subject.counterparts) {
+          const sum = Exact.sum(groups.map((group) => group.worth));
+          if (relation === 'same' || relation === 'scattered') expect(sum.equals(worth)).toBe(true);
+        }
+      }),
+    );
+  });
+});
+
+describe('stops', () => {
+  it('line up the four methods and let the last row be gathered', () => {
+    const three = of(
+      product('46', '58'),
+      'column-multiplication',
+      'grid-multiplication',
+      'lattice',
+    );
+    expect(three.stops).toEqual([
+      [0, 0, 0],
+      [1, 1, 1],
+      [2, 3, 2],
+      [4, 4, 3],
+      [5, 6, 4],
+      [6, 6, 5],
+      [7, 6, 6],
+      [8, 6, 7],
+      [9, 7, 8],
+    ]);
+  });
+
+  it('go forward to the end and back to the start, one lane never behind', () => {
+    fc.assert(
+      fc.property(products(4), choices, (problem, chosen) => {
+        const { stops, lanes } = compare(problem, chosen);
+        const end = lanes.map((lane) => lane.trace.steps.length);
+        let at: readonly number[] = lanes.map(() => 0);
+        for (const stop of stops.slice(1)) {
+          const next = nextStop(stops, at);
+          expect(next).toEqual(stop);
+          expect(next.every((step, k) => step >= at[k]!)).toBe(true);
+          expect(previousStop(stops, next)).toEqual(at);
+          at = next;
+        }
+        expect(at).toEqual(end);
+        expect(nextStop(stops, end)).toEqual(end);
+      }),
+      { numRuns: 80 },
+    );
+  });
+
+  it('are places where every lane has dealt with the same terms, until all is dealt with', () => {
+    fc.assert(
+      fc.property(products(3), choices, (problem, chosen) => {
+        const { stops, lanes } = compare(problem, chosen);
+        for (const stop of stops) {
+          const dealt = lanes.map((lane, k) => {
+            const taken = new Set(lane.trace.steps.slice(0, stop[k]).flatMap((step) => step.takes));
+            return lane.trace.start
+              .filter((entry) => taken.has(entry.id) && !entry.terms.isEmpty)
+              .flatMap((entry) => lane.termsOf(entry.id).ids())
+              .sort()
+              .join(' ');
+          });
+          expect(new Set(dealt).size).toBe(1);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('cost', () => {
+  it('is counted from the work', () => {
+    const counted = bench.lanes.map(({ trace }) => {
+      const { facts, additions, carries, figures, heldAtOnce } = cost(trace);
+      return { facts, additions, carries, figures, heldAtOnce };
+    });
+    expect(counted).toEqual([
+      { facts: 4, additions: 3, carries: 2, figures: 13, heldAtOnce: 0 },
+      { facts: 4, additions: 3, carries: 0, figures: 23, heldAtOnce: 0 },
+      { facts: 4, additions: 2, carries: 0, figures: 12, heldAtOnce: 0 },
+      { facts: 4, additions: 2, carries: 0, figures: 16, heldAtOnce: 0 },
+    ]);
+  });
+
+  it('counts what is held apart from what is written', () => {
+    const column = registry.get('column-multiplication');
+    const held = cost(
+      column.trace(product('99', '89'), {
+        school: { ...column.defaultSchool, carries: 'in-the-head' },
+      }),
+    );
+    expect(held.heldAtOnce).toBe(1);
+    expect(held.largestHeld.toString()).toBe('8');
+    expect(held.figures).toBe(cost(column.trace(product('99', '89'))).figures - held.carries);
+  });
+
+  it('knows from which step the leading figure cannot change', () => {
+    const first = registry.get('partial-products');
+    const largest = { ...first.defaultSchool, order: 'largest-first' };
+    const problem = product('41', '52');
+    expect(cost(first.trace(problem)).leadingCertainAt).toBeGreaterThan(
+      cost(first.trace(problem, { school: largest })).leadingCertainAt,
+    );
+  });
+});
+
+describe('levels', () => {
+  it('add up to the balance and end with nothing owed or held', () => {
+    fc.assert(
+      fc.property(products(4), fc.constantFrom(...everySchool), (problem, { method, school }) => {
+        const trace = method.trace(problem, { school });
+        const all = levels(trace);
+        expect(all).toHaveLength(trace.steps.length + 1);
+        for (const { owed, written, held, balance } of all) {
+          expect(Exact.sum([owed, written, held]).equals(balance)).toBe(true);
+          expect(written.compare(Exact.ZERO)).not.toBe(-1);
+        }
+        expect(all.at(-1)!.owed.isZero && all.at(-1)!.held.isZero).toBe(true);
+      }),
+      { numRuns: 80 },
+    );
+  });
+
+  it('show a slip as an account that has lost an amount', () => {
+    const trace = registry
+      .get('column-multiplication')
+      .trace(product('46', '58'), { slips: [{ slip: 'forget-carry', occurrence: 1 }] });
+    expect(levels(trace).at(-1)!.balance.toString()).toBe('2628');
+  });
+
+  it('give shares for drawing', () => {
+    expect(shareOf(Exact.of(1), Exact.of(3))).toBe(0.3333);
+    expect(shareOf(Exact.of(5), Exact.ZERO)).toBe(0);
+  });
+});
+
+describe('step labels', () => {
+  it('name what a step deals with or writes', () => {
+    const say = new Speaker({ ...DEFAULT_VOCABULARY, ones: 'units', times: '·' }, 10);
+    const labels = (lane: number) => stepLabels(bench.lanes[lane]!.trace, say).join(' | ');
+    expect(labels(0)).toBe('6·8 | 40·8 | 0 | 6·50 | 40·50 | units | tens | hundreds | thousands');
+    expect(labels(1)).toBe('6·8 | 40·8 | = 368 | 6·50 | 40·50 | = 2300 | = 2668');
+  });
+});

@@ -1,0 +1,74 @@
+import { numeral } from '../exact/numeral.ts';
+import { registry } from '../methods/index.ts';
+import { productProblem } from '../problem/problem.ts';
+import { choiceName, everySchool } from '../testing/arbitraries.ts';
+import { sheetSvg } from './svg-sink.ts';
+import { sheetText } from './text-sink.ts';
+import { markState, timeline } from './visible.ts';
+
+function product(a: string, b: string, base = 10) {
+  return productProblem([numeral(a, base), numeral(b, base)]);
+}
+
+describe('plain-text sheets', () => {
+  it.each(everySchool.map((choice) => [choiceName(choice), choice] as const))(
+    '%s on 406 × 58',
+    (_, { method, school }) => {
+      const trace = method.trace(product('406', '58'), { school });
+      expect(`\n${sheetText(method.sheet(trace), trace)}\n`).toMatchSnapshot();
+    },
+  );
+
+  it('show a moment of the work, with struck marks and what is held', () => {
+    const column = registry.get('column-multiplication');
+    const school = { ...column.defaultSchool, carries: 'in-the-head' };
+    const trace = column.trace(product('46', '58'), { school });
+    expect(`\n${sheetText(column.sheet(trace), trace, { step: 4 })}\n`).toMatchSnapshot();
+    const above = column.trace(product('46', '58'));
+    const text = sheetText(column.sheet(above), above, { step: 4, notes: false, times: '·' });
+    expect(text).toContain('4̶');
+    expect(text).toContain('·');
+    expect(text).not.toContain('46 ×');
+  });
+
+  it('write other bases in their own figures', () => {
+    const lattice = registry.get('lattice');
+    const trace = lattice.trace(product('AF', '2C', 16));
+    expect(`\n${sheetText(lattice.sheet(trace), trace)}\n`).toMatchSnapshot();
+  });
+});
+
+describe('SVG sheets', () => {
+  const grid = registry.get('grid-multiplication');
+  const trace = grid.trace(product('46', '58'));
+
+  it('hold every written mark by its entry and nothing foreign', () => {
+    const svg = sheetSvg(grid.sheet(trace), trace, { title: 'a < b & "c"' });
+    for (const mark of trace.steps.flatMap((step) => step.gives)) {
+      expect(svg).toContain(`data-entry="${mark.id}"`);
+    }
+    expect(svg).toContain('<title>a &lt; b &amp; &quot;c&quot;</title>');
+    expect(svg).not.toMatch(/NaN|undefined|href|<script/);
+  });
+
+  it('leave out what is not written yet', () => {
+    const [first, second] = trace.steps.flatMap((step) => step.gives);
+    const svg = sheetSvg(grid.sheet(trace), trace, { step: 1, notches: false });
+    expect(svg).toContain(`data-entry="${first!.id}"`);
+    expect(svg).not.toContain(`data-entry="${second!.id}"`);
+  });
+});
+
+describe('the timeline', () => {
+  it('tells when a mark is new, live, used and struck', () => {
+    const column = registry.get('column-multiplication');
+    const trace = column.trace(product('46', '58'));
+    const line = timeline(trace);
+    const carry = trace.steps[0]!.gives.find((mark) => mark.role === 'carry')!;
+    const eight = trace.steps[0]!.gives.find((mark) => mark.role === 'product')!;
+    const states = (id: typeof carry.id) =>
+      [0, 1, 2, 9].map((step) => markState(line, id, step)).join(' ');
+    expect(states(carry.id)).toBe('absent new struck struck');
+    expect(states(eight.id)).toBe('absent new live used');
+  });
+});
