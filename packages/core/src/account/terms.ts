@@ -11,6 +11,7 @@ export type TermId = string & { readonly termId: true };
  */
 export class TermSpace {
   readonly size: number;
+  private readonly ids: TermId[] = [];
 
   constructor(readonly cuts: readonly (readonly Part[])[]) {
     this.size = cuts.reduce((count, parts) => count * parts.length, 1);
@@ -34,8 +35,9 @@ export class TermSpace {
     });
   }
 
+  /** The id of a term; made once, since long traces name the same terms many times. */
   id(index: number): TermId {
-    return this.parts(index).join('.') as TermId;
+    return (this.ids[index] ??= this.parts(index).join('.') as TermId);
   }
 
   /** The number of a term id, or null when this expansion has no such term. */

@@ -1,0 +1,197 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { readExpression, registry, verifyAgreement } from '@levee/core';
+import { Ajv2020, type ValidateFunction } from 'ajv/dist/2020.js';
+import { runCommandLine } from './program.ts';
+
+const SCHEMAS = fileURLToPath(new URL('../../../docs/schemas/', import.meta.url));
+
+const validators = new Map<string, ValidateFunction>(
+  readdirSync(SCHEMAS).map((file) => {
+    const schema = JSON.parse(readFileSync(`${SCHEMAS}${file}`, 'utf8')) as object;
+    const ajv = new Ajv2020({ allErrors: true, allowUnionTypes: true });
+    return [file.replace('.schema.json', ''), ajv.compile(schema)];
+  }),
+);
+
+/** Runs a command that must succeed, and checks its JSON against the schema of its format. */
+function json<T = Record<string, unknown>>(...args: string[]): T {
+  const { exitCode, output, error } = runCommandLine(args);
+  expect([exitCode, error]).toEqual([0, '']);
+  const document = JSON.parse(output) as { format: string };
+  const validate = validators.get(document.format)!;
+  validate(document);
+  expect(validate.errors ?? []).toEqual([]);
+  return document as T;
+}
+
+describe('levee methods', () => {
+  it('lists every method with its schools', () => {
+    const { methods } = json<{ methods: { id: string; schools: { id: string }[] }[] }>('methods');
+    expect(methods.map(({ id }) => id)).toEqual(registry.methods.map(({ id }) => id));
+    expect(methods[0]!.schools.map(({ id }) => id)).toEqual(['carries', 'shift']);
+  });
+
+  it('says which accept a problem, and why the others do not', () => {
+    type Answer = { methods: { accepted: boolean; reason?: { code: string; text: string } }[] };
+    const two = json<Answer>('methods', '--problem', '46 * 58', '--format', 'json');
+    expect(two.methods.every(({ accepted }) => accepted)).toBe(true);
+    const three = json<Answer>('methods', '--problem', '2 * 3 * 4');
+    expect(three.methods[0]).toMatchObject({
+      accepted: false,
+      reason: { code: 'two-operands-only', operands: 3 },
+    });
+  });
+});
+
+describe('levee trace', () => {
+  type Trace = {
+    answer: string;
+    answerText: string;
+    balanced: boolean;
+    school: Record<string, string>;
+    problem: { text: string; value: string };
+    steps: { balance: string; digitVoice: string; valueVoice: string }[];
+    entries: { id: string; terms: string[] }[];
+  };
+
+  it.each(registry.methods.map(({ id }) => id))('writes %s in the open format', (id) => {
+    const trace = json<Trace>('trace', '46 * 58', '--method', id, '--format', 'json');
+    expect(trace).toMatchObject({
+      answer: '2668',
+      answerText: '2668',
+      balanced: true,
+      problem: { text: '46 × 58', value: '2668' },
+    });
+    expect(trace.steps.every(({ balance }) => balance === '2668')).toBe(true);
+    expect(trace.steps[0]!.digitVoice).not.toBe(trace.steps[0]!.valueVoice);
+  });
+
+  it('takes schools, slips and an order', () => {
+    const school = 'second-factor=left';
+    const trace = json<Trace>('trace', '46*58', '--method', 'lattice', '--school', school);
+    expect(trace.school['second-factor']).toBe('left');
+    const slipped = json<Trace>(
+      'trace',
+      '46*58',
+      '--method',
+      'column-multiplication',
+      '--slip',
+      'omit-placeholder',
+    );
+    expect(slipped).toMatchObject({ answer: '598', balanced: false });
+    const ordered = json<Trace>('trace', '46*58', '--method', 'lattice', '--order', '1.1,0.0');
+    expect(ordered.answer).toBe('2668');
+  });
+
+  it('keeps worths in base ten and the answer in the base of the problem', () => {
+    const trace = json<Trace>('trace', '1011_2 × 110_2', '--method', 'lattice');
+    expect(trace).toMatchObject({ answer: '66', answerText: '1000010' });
+  });
+
+  it('writes Markdown, SVG and text', () => {
+    const output = (format: string) =>
+      runCommandLine(['trace', '46*58', '--method', 'lattice', '--format', format]).output;
+    expect(output('markdown')).toMatch(/^# Lattice: 46 × 58 = 2668\n/);
+    expect(output('svg')).toMatch(/^<svg xmlns[\s\S]*<\/svg>\n$/);
+    expect(output('text')).toContain('+------+------+');
+  });
+
+  it('works 200 figures', () => {
+    const long = '7'.repeat(200);
+    const args = [
+      'trace',
+      `${long} * ${long}`,
+      '--method',
+      'column-multiplication',
+      '--format',
+      'text',
+    ];
+    const lines = runCommandLine(args).output.trim().split('\n');
+    const answer = lines.at(-1)!.replaceAll(' ', '');
+    expect(BigInt(answer)).toBe(BigInt(long) ** 2n);
+  });
+});
+
+describe('levee compare', () => {
+  it('writes a report whose certificate holds on its own', () => {
+    const report = json<{ agree: boolean; stops: number[][]; agreement: never }>(
+      'compare',
+      '406 * 37',
+      '--methods',
+      'column-multiplication,lattice,grid-multiplication',
+      '--school',
+      'grid-multiplication:totals=columns',
+    );
+    expect(report.agree).toBe(true);
+    expect(report.stops[0]).toEqual([0, 0, 0]);
+    expect(verifyAgreement(report.agreement)).toEqual({ ok: true });
+    const validate = validators.get('levee-agreement')!;
+    expect(validate(report.agreement)).toBe(true);
+  });
+
+  it('writes Markdown and LaTeX', () => {
+    const output = (format: string) =>
+      runCommandLine(['compare', '46*58', '--methods', 'lattice', '--format', format]).output;
+    expect(output('markdown')).toContain('| = | 8 + (40 + 20) + (300 + 300) + 2000 |');
+    expect(output('latex')).toContain('\\begin{aligned}');
+  });
+});
+
+describe('mistakes', () => {
+  it.each([
+    [['trace', '46 x', '--method', 'lattice'], /number is missing after “x” at character 4/],
+    [['trace', '', '--method', 'lattice'], /Type a product/],
+    [['trace', '46**58', '--method', 'lattice'], /follows another sign/],
+    [['trace', '--', '--method', 'lattice'], /missing/],
+    [['trace', '-3 × 4', '--method', 'lattice'], /negative number/],
+    [['trace', '46*58'], /--method/],
+    [['trace', '46*58', '--method', 'magic'], /no method "magic"; the methods are: column/],
+    [['trace', '2*3*4', '--method', 'lattice'], /two factors at a time/],
+    [['trace', '46*58', '--method', 'lattice', '--school', 'x'], /write it as school=option/],
+    [['trace', '46*58', '--method', 'lattice', '--school', 'fill=x'], /no option "x"/],
+    [['trace', '46*58', '--method', 'lattice', '--slip', 'swap-cell@x'], /not a slip/],
+    [['trace', '46*58', '--method', 'lattice', '--slip', 'magic'], /no slip "magic"/],
+    [['trace', '46*58', '--method', 'lattice', '--slip', 'swap-cell@99'], /no number 99/],
+    [['trace', '46*58', '--method', 'lattice', '--order', '9.9'], /no term "9.9"/],
+    [['trace', '46*58', '--method', 'column-multiplication', '--order', '1.1'], /not free/],
+    [['trace', '46*58', '--method', 'lattice', '--format', 'pdf'], /no format "pdf"/],
+    [['compare', '46*58', '--methods', 'lattice,magic'], /no method "magic"/],
+    [['compare', '46*58', '--methods', 'lattice', '--school', 'grid:a=b'], /no compared method/],
+    [['methods', '--problem', 'hello there'], /is a word/],
+    [['dance'], /dance/],
+  ])('%j gives one line and exit code 2', (args, sentence) => {
+    const { exitCode, output, error } = runCommandLine(args);
+    expect(exitCode).toBe(2);
+    expect(output).toBe('');
+    expect(error).toMatch(/^levee: [^\n]+$/);
+    expect(error).toMatch(sentence);
+  });
+});
+
+describe('docs/formats.md', () => {
+  const page = readFileSync(new URL('../../../docs/formats.md', import.meta.url), 'utf8');
+
+  it('shows commands that run', () => {
+    const lines = [...page.matchAll(/^npm run -s levee -- (.+)$/gm)].map(([, line]) => line!);
+    expect(lines.length).toBeGreaterThan(4);
+    for (const line of lines) {
+      const args = [...line.matchAll(/"([^"]*)"|(\S+)/g)].map(
+        ([, quoted, bare]) => quoted ?? bare!,
+      );
+      expect([line, runCommandLine(args).error]).toEqual([line, '']);
+    }
+  });
+
+  it('shows problem texts that can be read', () => {
+    const examples = [...page.matchAll(/^\| `([^`]+)` \|/gm)]
+      .map(([, text]) => text!)
+      .filter((text) => !text.startsWith('levee-'));
+    expect(examples.length).toBeGreaterThan(10);
+    for (const text of examples) expect([text, readExpression(text).ok]).toEqual([text, true]);
+  });
+
+  it('names every schema', () => {
+    for (const format of validators.keys()) expect(page).toContain(`schemas/${format}.schema.json`);
+  });
+});
