@@ -36,9 +36,16 @@ export default {
     project('scripts', ['scripts'], { testMatch: ['**/*.test.mjs'], transform: {} }),
     project('server', ['apps/server/src']),
     project('web', ['apps/web/src'], {
+      setupFiles: ['<rootDir>/apps/web/src/testing/browser-globals.ts'],
       moduleNameMapper: { '\\.css$': '<rootDir>/apps/web/src/testing/no-style.ts' },
     }),
-    project('e2e', ['e2e'], { testMatch: ['**/*.e2e.ts'], testTimeout: 60000 }),
-    project('screenshots', ['e2e'], { testMatch: ['**/*.pictures.ts'], testTimeout: 60000 }),
+    project('e2e', ['e2e'], {
+      testMatch: ['**/*.e2e.ts'],
+      setupFilesAfterEnv: ['<rootDir>/e2e/harness/patience.ts'],
+    }),
+    project('screenshots', ['e2e'], {
+      testMatch: ['**/*.pictures.ts'],
+      setupFilesAfterEnv: ['<rootDir>/e2e/harness/patience.ts'],
+    }),
   ],
 };

@@ -35,7 +35,6 @@ export async function createApp({
   app.setGlobalPrefix('api');
   app.useGlobalPipes(requestValidation());
   app.useGlobalFilters(new ProblemDetailsFilter());
-  app.enableShutdownHooks();
   describe(app);
   await app.init();
   return app;

@@ -1,7 +1,11 @@
+import { once } from 'node:events';
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { homedir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
+import type { INestApplication } from '@nestjs/common';
 import { ComparisonsService } from './comparisons/comparisons.service.ts';
 import { createApp } from './create-app.ts';
 import { DEMO_COMPARISONS } from './demo/comparisons.ts';
@@ -35,14 +39,29 @@ function settings(): Settings {
 async function start({ dataFolder, port, demo }: Settings): Promise<void> {
   const app = await createApp({ dataFolder, webFolder: WEB_FOLDER });
   if (demo) await loadDemo(app.get(ComparisonsService));
+  const server = app.getHttpServer() as Server;
   try {
-    await app.listen(port, HOST);
+    server.listen(port, HOST);
+    await once(server, 'listening');
   } catch (error) {
     await app.close();
     throw portFailure(error, port);
   }
-  const address = await app.getUrl();
+  stopOnSignals(app);
+  const address = `http://${HOST}:${(server.address() as AddressInfo).port}`;
   process.stdout.write(`Levee keeps its data in ${dataFolder}\nLevee is at ${address}\n`);
+}
+
+/** On the first stop signal: no new requests, the data file closed, exit code 0. */
+function stopOnSignals(app: INestApplication): void {
+  let stopping = false;
+  const stop = () => {
+    if (stopping) return;
+    stopping = true;
+    void app.close().then(() => process.exit(0));
+  };
+  process.on('SIGINT', stop);
+  process.on('SIGTERM', stop);
 }
 
 /** In reverse, so that the first of the list is the latest. */

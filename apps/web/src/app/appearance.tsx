@@ -42,6 +42,8 @@ function themeOf(mode: 'light' | 'dark') {
     components: {
       MuiButtonBase: { defaultProps: { disableRipple: true } },
       MuiButton: { defaultProps: { disableElevation: true } },
+      MuiMenu: { defaultProps: { transitionDuration: 0 } },
+      MuiDialog: { defaultProps: { transitionDuration: 0 } },
       MuiSvgIcon: { defaultProps: { fontSize: 'small' } },
       MuiToggleButton: {
         styleOverrides: {

@@ -68,8 +68,9 @@ describe('agreement', () => {
       'a split that is not by place',
       (c) => {
         const line = c.methods[2]!.moves[2]!.expression;
-        if (line.kind === 'sum' && line.parts[0]!.kind === 'sum') {
-          line.parts[0].parts = [
+        const [first] = line.kind === 'sum' ? line.parts : [];
+        if (first?.kind === 'sum') {
+          first.parts = [
             { kind: 'amount', worth: '15', of: ['0.0'] },
             { kind: 'amount', worth: '33', of: ['0.0'] },
           ];

@@ -190,7 +190,10 @@ export const COMMANDS: readonly Command[] = [
     label: 'Stop pointing; close what is open',
     keys: ['Escape'],
     can: always,
-    run: () => useSession.setState({ pointed: null, pinned: false, large: null, playing: false }),
+    run: () => {
+      if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+      useSession.setState({ pointed: null, pinned: false, large: null, playing: false });
+    },
   },
   {
     id: 'work-next',

@@ -23,6 +23,7 @@ export function SceneProvider({ children }: { readonly children: ReactNode }) {
   );
   useKeys(go);
   usePlaying(go);
+  useReleasedFocus();
   return <GoContext value={go}>{children}</GoContext>;
 }
 
@@ -41,6 +42,28 @@ function useKeys(go: Go): void {
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);
   }, [go, letterKeys]);
+}
+
+/** Long enough for a closing menu to give the focus back. */
+const RELEASE = 60;
+
+/**
+ * A button that was pressed with the pointer lets go of the focus, so that space, enter and arrows
+ * go on moving the papers. Buttons pressed from the keyboard keep it.
+ */
+function useReleasedFocus(): void {
+  useEffect(() => {
+    const release = (event: MouseEvent) => {
+      if (event.detail === 0) return;
+      setTimeout(() => {
+        const focused = document.activeElement;
+        if (!(focused instanceof HTMLButtonElement)) return;
+        if (!focused.closest('[role="dialog"], [role="menu"]')) focused.blur();
+      }, RELEASE);
+    };
+    window.addEventListener('click', release);
+    return () => window.removeEventListener('click', release);
+  }, []);
 }
 
 const BEAT = 1600;

@@ -1,0 +1,185 @@
+import { DEMO_COMPARISONS } from '../demo/comparisons.ts';
+import { temporaryFolder, testServer, type TestServer } from '../testing/server.ts';
+
+const [document, other] = DEMO_COMPARISONS;
+
+let folder: ReturnType<typeof temporaryFolder>;
+let server: TestServer;
+
+beforeEach(async () => {
+  folder = temporaryFolder();
+  server = await testServer(folder.path);
+});
+
+afterEach(async () => {
+  await server.close();
+  folder.remove();
+});
+
+interface Stored {
+  id: string;
+  version: number;
+  updatedAt: string;
+  document: typeof document;
+}
+
+async function create(input: unknown = document): Promise<Stored> {
+  const { body } = await server.ask
+    .post('/api/comparisons')
+    .send({ document: input as object })
+    .expect(201);
+  return body as Stored;
+}
+
+describe('a comparison', () => {
+  it('is created, read and found again after a restart', async () => {
+    const { id, version } = await create();
+    expect(version).toBe(1);
+    await server.close();
+    server = await testServer(folder.path);
+    const { body } = await server.ask.get(`/api/comparisons/${id}`).expect(200);
+    expect(body).toMatchObject({ id, version: 1, document });
+  });
+
+  it('is replaced by the next version', async () => {
+    const { id } = await create();
+    const changed = { ...document!, title: 'South bank' };
+    const { body } = await server.ask
+      .put(`/api/comparisons/${id}`)
+      .send({ version: 1, document: changed })
+      .expect(200);
+    expect(body).toMatchObject({ version: 2, document: changed });
+  });
+
+  it('refuses the second of two writers, and shows what the first one wrote', async () => {
+    const { id } = await create();
+    const write = (title: string) =>
+      server.ask
+        .put(`/api/comparisons/${id}`)
+        .send({ version: 1, document: { ...document!, title } });
+    const answers = await Promise.all([write('first'), write('second')]);
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
+    const won = answers.find(({ status }) => status === 200)!.body as Stored;
+    const lost = answers.find(({ status }) => status === 409)!;
+    expect(lost.type).toBe('application/problem+json');
+    expect(lost.body).toMatchObject({
+      code: 'comparison-stale',
+      status: 409,
+      current: { version: 2, document: { title: won.document!.title } },
+    });
+    const { body } = await server.ask.get(`/api/comparisons/${id}`);
+    expect(body).toMatchObject({ version: 2, document: { title: won.document!.title } });
+  });
+
+  it('is duplicated under a title of its own', async () => {
+    const { id } = await create();
+    const { body } = await server.ask.post(`/api/comparisons/${id}/duplicate`).expect(201);
+    expect(body).toMatchObject({ version: 1, document: { title: `${document!.title} (copy)` } });
+    expect((body as Stored).id).not.toBe(id);
+  });
+
+  it('is deleted and brought back', async () => {
+    const { id } = await create();
+    await server.ask.delete(`/api/comparisons/${id}`).expect(204);
+    await server.ask.get(`/api/comparisons/${id}`).expect(404);
+    await server.ask.delete(`/api/comparisons/${id}`).expect(404);
+    await server.ask.put(`/api/comparisons/${id}`).send({ version: 1, document }).expect(404);
+    await server.ask.post(`/api/comparisons/${id}/restore`).expect(200);
+    const { body } = await server.ask.get(`/api/comparisons/${id}`).expect(200);
+    expect(body).toMatchObject({ document });
+  });
+});
+
+describe('the list', () => {
+  it('has the latest change first and is paged', async () => {
+    const made: Stored[] = [];
+    for (const one of DEMO_COMPARISONS) made.push(await create(one));
+    await server.ask
+      .put(`/api/comparisons/${made[0]!.id}`)
+      .send({ version: 1, document: other })
+      .expect(200);
+    const { body } = await server.ask.get('/api/comparisons?page=1&pageSize=3').expect(200);
+    const page = body as { items: Stored[]; total: number };
+    expect(page.total).toBe(DEMO_COMPARISONS.length);
+    expect(page.items).toHaveLength(3);
+    expect(page.items[0]!.id).toBe(made[0]!.id);
+    const last = await server.ask.get('/api/comparisons?page=3&pageSize=3').expect(200);
+    expect((last.body as { items: Stored[] }).items).toHaveLength(2);
+  });
+
+  it.each([
+    ['sandbags', 2],
+    ['PALLETS', 1],
+    ['46x58', 1],
+    ['46 * 58', 1],
+    ['1011_2', 1],
+    ['%', 0],
+    ['nothing like it', 0],
+  ])('finds %s', async (search, count) => {
+    for (const one of DEMO_COMPARISONS) await create(one);
+    const { body } = await server.ask.get('/api/comparisons').query({ search }).expect(200);
+    expect((body as { total: number }).total).toBe(count);
+  });
+
+  it.each(['page=0', 'pageSize=101', 'page=x', 'sort=title', `search=${'x'.repeat(201)}`])(
+    'refuses %s',
+    async (query) => {
+      const { body } = await server.ask.get(`/api/comparisons?${query}`).expect(400);
+      expect(body).toMatchObject({ code: 'request-invalid' });
+    },
+  );
+});
+
+describe('what is sent', () => {
+  it.each<[string, unknown, number, string, RegExp]>([
+    ['no document', {}, 400, 'request-invalid', /document/],
+    ['a field too many', { document, extra: 1 }, 400, 'request-invalid', /extra should not exist/],
+    [
+      'a field too many inside',
+      { document: { ...document!, mood: 'good' } },
+      400,
+      'request-invalid',
+      /mood should not exist/,
+    ],
+    ['a wrong type', { document: { ...document!, title: 5 } }, 400, 'request-invalid', /title/],
+    [
+      'an unreadable problem',
+      { document: { ...document!, problem: '46 ×' } },
+      422,
+      'comparison-invalid',
+      /missing after/,
+    ],
+    [
+      'an unknown method',
+      { document: { ...document!, papers: [{ method: 'magic', school: {}, order: [] }] } },
+      422,
+      'comparison-invalid',
+      /no method "magic"/,
+    ],
+  ])('is refused with %s', async (_, body, status, code, detail) => {
+    const answer = await server.ask.post('/api/comparisons').send(body as object);
+    expect(answer.status).toBe(status);
+    expect(answer.type).toBe('application/problem+json');
+    expect(answer.body).toMatchObject({ code, status, instance: '/api/comparisons' });
+    expect((answer.body as { detail: string }).detail).toMatch(detail);
+  });
+
+  it('is refused over 1 MB, and when it is not JSON', async () => {
+    const large = { document: { ...document!, story: 'x'.repeat(1_100_000) } };
+    const answer = await server.ask.post('/api/comparisons').send(large);
+    expect([answer.status, answer.body]).toMatchObject([413, { code: 'body-too-large' }]);
+    const broken = await server.ask
+      .post('/api/comparisons')
+      .set('Content-Type', 'application/json')
+      .send('{"document":');
+    expect([broken.status, broken.body]).toMatchObject([400, { code: 'body-unreadable' }]);
+  });
+
+  it('keeps mark-up in a title as plain text', async () => {
+    const title = '<img src=x onerror=alert(1)>';
+    const { id } = await create({ ...document!, title });
+    const { body, type } = await server.ask.get(`/api/comparisons/${id}`);
+    expect(type).toBe('application/json');
+    expect((body as Stored).document!.title).toBe(title);
+  });
+});

@@ -1,0 +1,157 @@
+import { chmodSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import Database from 'better-sqlite3';
+import { decodeComparison, registry } from '@levee/core';
+import { createApp } from './create-app.ts';
+import { DEMO_COMPARISONS } from './demo/comparisons.ts';
+import { StartFailure } from './start-failure.ts';
+import { temporaryFolder, testServer, type TestServer } from './testing/server.ts';
+
+let folder: ReturnType<typeof temporaryFolder>;
+
+beforeEach(() => {
+  folder = temporaryFolder();
+});
+
+afterEach(() => folder.remove());
+
+async function withServer(body: (server: TestServer) => Promise<void>): Promise<void> {
+  const server = await testServer(folder.path);
+  try {
+    await body(server);
+  } finally {
+    await server.close();
+  }
+}
+
+describe('the data file', () => {
+  const file = () => join(folder.path, 'levee.sqlite');
+
+  it('has a write-ahead log, full synchronous writes and numbered migrations', async () => {
+    await withServer(async ({ ask }) => {
+      await ask.get('/api/health').expect(200, { status: 'ok' });
+      const database = new Database(file(), { readonly: true });
+      expect(database.pragma('journal_mode', { simple: true })).toBe('wal');
+      const names = database.prepare('SELECT name FROM migrations').all();
+      expect(names).toEqual([{ name: 'Comparisons1790000000001' }]);
+      database.close();
+    });
+  });
+
+  const refusal = () =>
+    createApp({ dataFolder: folder.path, webFolder: null }).then(
+      () => 'started',
+      (error: unknown) => {
+        expect(error).toBeInstanceOf(StartFailure);
+        return (error as Error).message;
+      },
+    );
+
+  it('stops the start in one sentence when it is no database, and is left as it was', async () => {
+    writeFileSync(file(), 'these are my notes, not a database. '.repeat(100));
+    const before = readFileSync(file(), 'utf8');
+    expect(await refusal()).toMatch(/damaged or is no database .*nothing in it was changed/);
+    expect(readFileSync(file(), 'utf8')).toBe(before);
+  });
+
+  it('stops the start when its pages are damaged', async () => {
+    await withServer(async ({ ask }) => {
+      for (const document of DEMO_COMPARISONS)
+        await ask.post('/api/comparisons').send({ document });
+    });
+    const bytes = readFileSync(file());
+    bytes.fill(0xff, 4096, 4096 * 3);
+    writeFileSync(file(), bytes);
+    expect(await refusal()).toMatch(/damaged/);
+  });
+
+  it('stops the start when it is read-only', async () => {
+    await withServer(async () => undefined);
+    chmodSync(file(), 0o444);
+    expect(await refusal()).toMatch(/read-only; allow writing/);
+  });
+
+  it('stops the start when it is a folder', async () => {
+    mkdirSync(file());
+    expect(await refusal()).toMatch(/is not a file/);
+  });
+
+  it('stops the start when the folder cannot be made', async () => {
+    const blocked = join(folder.path, 'blocked');
+    writeFileSync(blocked, '');
+    await expect(createApp({ dataFolder: join(blocked, 'in'), webFolder: null })).rejects.toThrow(
+      /cannot be made or opened/,
+    );
+  });
+});
+
+describe('the web application', () => {
+  it('stops the start when it is not built', async () => {
+    const app = createApp({ dataFolder: folder.path, webFolder: join(folder.path, 'none') });
+    await expect(app).rejects.toThrow(/not built.*npm run build/);
+  });
+
+  it('is served for every address that is not the interface, with a nonce of its own', async () => {
+    await withServer(async ({ ask }) => {
+      const [first, second] = [await ask.get('/c/some-id/why'), await ask.get('/')];
+      for (const { status, text, headers } of [first, second]) {
+        expect(status).toBe(200);
+        const nonce = /nonce="([^"]+)"/.exec(text)![1]!;
+        const policy = headers['content-security-policy']!;
+        expect(policy).toContain(`style-src 'self' 'nonce-${nonce}'`);
+        expect(policy).toContain("default-src 'none'");
+        expect(policy).not.toContain('unsafe');
+        expect(headers['x-content-type-options']).toBe('nosniff');
+      }
+      expect(first.text).not.toBe(second.text);
+      await ask.get('/icon.svg').expect(200).expect('Content-Type', /svg/);
+      await ask.get('/none.js').expect(404);
+    });
+  });
+});
+
+describe('the interface', () => {
+  it('is described, and refuses what it does not have as problem details', async () => {
+    await withServer(async ({ ask }) => {
+      const { body } = await ask.get('/api/openapi.json').expect(200);
+      expect(Object.keys((body as { paths: object }).paths)).toEqual(
+        expect.arrayContaining(['/api/comparisons', '/api/comparisons/{id}']),
+      );
+      await ask.get('/api/docs').expect(200).expect('Content-Type', /html/);
+      const none = await ask.get('/api/nothing').expect(404);
+      expect(none.type).toBe('application/problem+json');
+      expect(none.body).toMatchObject({ code: 'not-found', type: 'urn:levee:problem:not-found' });
+    });
+  });
+
+  it('answers only to names of this machine', async () => {
+    await withServer(async ({ ask }) => {
+      const { status, body } = await ask.get('/api/health').set('Host', 'elsewhere.example');
+      expect([status, body]).toMatchObject([403, { code: 'host-refused' }]);
+    });
+  });
+
+  it('says so when the data file cannot be written while it runs', async () => {
+    await withServer(async ({ ask }) => {
+      const blocker = new Database(join(folder.path, 'levee.sqlite'));
+      blocker.exec('BEGIN EXCLUSIVE');
+      const answer = await ask.post('/api/comparisons').send({ document: DEMO_COMPARISONS[0] });
+      blocker.exec('ROLLBACK');
+      blocker.close();
+      expect([answer.status, answer.body]).toMatchObject([503, { code: 'store-unwritable' }]);
+      await ask.post('/api/comparisons').send({ document: DEMO_COMPARISONS[0] }).expect(201);
+    });
+  }, 20000);
+});
+
+describe('the demo comparisons', () => {
+  it('can all be kept, and no two are alike', () => {
+    expect(DEMO_COMPARISONS.length).toBeGreaterThanOrEqual(6);
+    for (const document of DEMO_COMPARISONS) {
+      const read = decodeComparison(JSON.parse(JSON.stringify(document)), registry);
+      expect(read).toMatchObject({ ok: true, document });
+    }
+    const problems = DEMO_COMPARISONS.map(({ problem }) => problem);
+    expect(new Set(problems).size).toBe(problems.length);
+  });
+});

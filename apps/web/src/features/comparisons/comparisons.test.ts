@@ -1,0 +1,47 @@
+/** @jest-environment jsdom */
+import { documentWith } from '../../testing/scene.ts';
+import { fileName } from '../../ui/download.ts';
+import { readImport } from './comparisons-page.tsx';
+import { listCsv } from './list-csv.ts';
+
+const document = documentWith('46 × 58', ['lattice', 'column-multiplication']);
+
+describe('the list as CSV', () => {
+  it('quotes what needs it and disarms formulas', () => {
+    const stored = {
+      id: '1',
+      version: 1,
+      createdAt: '2026-01-01T00:00:00Z',
+      updatedAt: '2026-01-02T00:00:00Z',
+      document: { ...document, title: 'a, "b"', story: '=1+1' },
+    };
+    const [head, row, rest] = listCsv([stored]).split('\r\n');
+    expect(head).toMatch(/^id,title,story,problem/);
+    expect(row).toBe(
+      `1,"a, ""b""",'=1+1,46 × 58,,lattice column-multiplication,,2026-01-01T00:00:00Z,2026-01-02T00:00:00Z`,
+    );
+    expect(rest).toBe('');
+  });
+});
+
+describe('an import', () => {
+  it('reads what was exported', () => {
+    expect(readImport(JSON.stringify(document))).toEqual({ ok: true, document });
+  });
+
+  it('says what is wrong, and where', () => {
+    expect(readImport('nonsense')).toEqual({ ok: false, fault: 'it is not JSON.' });
+    const bad = JSON.stringify({ ...document, problem: '46 ×' });
+    expect(readImport(bad)).toMatchObject({
+      ok: false,
+      fault: expect.stringMatching(/^problem: /),
+    });
+  });
+});
+
+describe('file names', () => {
+  it('are plain', () => {
+    expect(fileName('Worst case: 99 × 89!', 'md')).toBe('worst-case-99-x-89.md');
+    expect(fileName('///', 'md')).toBe('comparison.md');
+  });
+});

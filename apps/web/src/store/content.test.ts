@@ -1,0 +1,87 @@
+import { decodeComparison, numeral, productProblem, registry } from '@levee/core';
+import {
+  contentOf,
+  documentOf,
+  freshDocument,
+  withEstimate,
+  withProblem,
+  withSchool,
+  withSwappedFactors,
+} from './content.ts';
+import { decodeSettings, useSettings } from './settings-store.ts';
+
+const content = {
+  ...contentOf(freshDocument()),
+  papers: contentOf(freshDocument()).papers.map((paper) => ({ ...paper, order: ['1.1'] })),
+};
+
+describe('content', () => {
+  it('makes documents that can be read', () => {
+    const document = freshDocument();
+    expect(decodeComparison(document, registry)).toMatchObject({ ok: true, document });
+    const stretched = documentOf(content, { steps: [4], pace: 'step' });
+    expect(stretched.steps).toEqual([4, 0, 0]);
+  });
+
+  it('takes another problem: schools stay, estimate and own orders go', () => {
+    const chosen = withSchool(content, 0, 'carries', 'below');
+    const estimated = withEstimate(chosen, {
+      operands: ['50', '60'],
+      value: '3000',
+      judgement: '',
+      beforeWorking: true,
+    });
+    const next = withProblem(estimated, productProblem([numeral('7'), numeral('365')]));
+    expect(next.problem).toBe('7 × 365');
+    expect(next.estimate).toBeNull();
+    expect(next.papers.map(({ order }) => order.length)).toEqual([0, 0, 0]);
+    expect(next.papers[0]!.school['carries']).toBe('below');
+  });
+
+  it('puts papers away that refuse the problem', () => {
+    const three = productProblem([numeral('2'), numeral('3'), numeral('4')]);
+    expect(withProblem(content, three).papers).toEqual([]);
+  });
+
+  it('turns factors and their estimate about, twice back to the start', () => {
+    const estimated = withEstimate(content, {
+      operands: ['50', '60'],
+      value: '3000',
+      judgement: 'close',
+      beforeWorking: false,
+    });
+    const swapped = withSwappedFactors(estimated);
+    expect(swapped.problem).toBe('58 × 46');
+    expect(swapped.estimate).toMatchObject({ operands: ['60', '50'], value: '3000' });
+    expect(withSwappedFactors(swapped)).toMatchObject({
+      problem: '46 × 58',
+      estimate: estimated.estimate,
+    });
+  });
+
+  it('leaves schools alone that do not exist', () => {
+    expect(withSchool(content, 0, 'colour', 'red')).toBe(content);
+    expect(withSchool(content, 9, 'carries', 'below')).toBe(content);
+  });
+});
+
+describe('settings', () => {
+  it('keep what is known and drop the rest', () => {
+    const current = useSettings.getState();
+    const kept = {
+      voice: 'digit',
+      theme: 'sepia',
+      notes: 'no',
+      notches: false,
+      words: { ones: 'units', carry: 'magic' },
+    };
+    expect(decodeSettings(kept, current)).toMatchObject({
+      voice: 'digit',
+      theme: 'system',
+      notes: true,
+      notches: false,
+      words: { ones: 'units', carry: 'carry' },
+    });
+    expect(decodeSettings(null, current)).toMatchObject({ voice: 'value' });
+  });
+});

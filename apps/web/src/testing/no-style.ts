@@ -1,0 +1,2 @@
+/** Stands in for style sheets in unit tests. */
+export default {};

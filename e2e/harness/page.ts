@@ -1,0 +1,178 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import {
+  Builder,
+  By,
+  Key,
+  logging,
+  until,
+  type WebDriver,
+  type WebElement,
+} from 'selenium-webdriver';
+import { Options, ServiceBuilder } from 'selenium-webdriver/chrome.js';
+
+const ARGUMENTS = [
+  '--headless',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--disable-dev-shm-usage',
+  '--hide-scrollbars',
+  '--lang=en-GB',
+];
+
+const PATIENCE = 8000;
+
+/** A headless Chromium with an empty profile, driven as a person would. */
+export class Page {
+  private constructor(
+    readonly driver: WebDriver,
+    private readonly profile: string,
+  ) {}
+
+  static async open(width = 1280, height = 800, mobile = false): Promise<Page> {
+    const profile = mkdtempSync(join(tmpdir(), 'levee-profile-'));
+    const options = new Options();
+    options.setChromeBinaryPath(process.env['CHROMIUM'] ?? '/usr/bin/chromium');
+    options.addArguments(...ARGUMENTS, `--user-data-dir=${profile}`);
+    const preferences = new logging.Preferences();
+    preferences.setLevel(logging.Type.BROWSER, logging.Level.ALL);
+    options.setLoggingPrefs(preferences);
+    const service = new ServiceBuilder(process.env['CHROMEDRIVER'] ?? '/usr/bin/chromedriver');
+    const driver = await new Builder()
+      .forBrowser('chrome')
+      .setChromeOptions(options)
+      .setChromeService(service)
+      .build();
+    const page = new Page(driver, profile);
+    await page.resize(width, height, mobile);
+    return page;
+  }
+
+  async resize(width: number, height: number, mobile = false): Promise<void> {
+    await (
+      this.driver as WebDriver & {
+        sendDevToolsCommand(name: string, parameters: object): Promise<void>;
+      }
+    ).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+      width,
+      height,
+      deviceScaleFactor: 1,
+      mobile,
+    });
+  }
+
+  async close(): Promise<void> {
+    await this.driver.quit();
+    rmSync(this.profile, { recursive: true, force: true });
+  }
+
+  /** The one element that a selector finds, waited for. */
+  async find(css: string): Promise<WebElement> {
+    const element = await this.driver.wait(until.elementLocated(By.css(css)), PATIENCE, css);
+    await this.driver.wait(until.elementIsVisible(element), PATIENCE, css);
+    return element;
+  }
+
+  /** The button, link or menu entry with exactly this text or accessible name. */
+  async control(name: string): Promise<WebElement> {
+    const quoted = JSON.stringify(name);
+    const path = `//*[self::button or self::a or self::li or self::label][@aria-label=${quoted} or normalize-space(.)=${quoted}]`;
+    const element = await this.driver.wait(until.elementLocated(By.xpath(path)), PATIENCE, name);
+    await this.driver.wait(until.elementIsVisible(element), PATIENCE, name);
+    return element;
+  }
+
+  async press(name: string): Promise<void> {
+    await (await this.control(name)).click();
+  }
+
+  async click(css: string): Promise<void> {
+    await (await this.find(css)).click();
+  }
+
+  async text(css: string): Promise<string> {
+    return (await this.find(css)).getText();
+  }
+
+  async texts(css: string): Promise<string[]> {
+    const elements = await this.driver.findElements(By.css(css));
+    return Promise.all(elements.map((element) => element.getText()));
+  }
+
+  async count(css: string): Promise<number> {
+    return (await this.driver.findElements(By.css(css))).length;
+  }
+
+  /** Waits until an element's text fits. */
+  async waitText(css: string, wanted: RegExp): Promise<string> {
+    let last = '';
+    await this.driver.wait(
+      async () => {
+        try {
+          last = await this.text(css);
+        } catch {
+          return false;
+        }
+        return wanted.test(last);
+      },
+      PATIENCE,
+      `${css} should show ${wanted}`,
+    );
+    return last;
+  }
+
+  async waitCount(css: string, wanted: number): Promise<void> {
+    await this.driver.wait(
+      async () => (await this.count(css)) === wanted,
+      PATIENCE,
+      `${css} should be there ${wanted} times`,
+    );
+  }
+
+  async keys(...keys: string[]): Promise<void> {
+    await this.driver
+      .actions()
+      .sendKeys(...keys)
+      .perform();
+  }
+
+  /** A key together with others held down. */
+  async chord(...keys: string[]): Promise<void> {
+    const last = keys.at(-1)!;
+    const held = keys.slice(0, -1);
+    const actions = this.driver.actions();
+    for (const key of held) actions.keyDown(key);
+    actions.sendKeys(last);
+    for (const key of held) actions.keyUp(key);
+    await actions.perform();
+  }
+
+  /** Types a computation into the field and works it. */
+  async compute(text: string, end: string = Key.ENTER): Promise<void> {
+    const field = await this.find('[data-problem-field]');
+    await field.click();
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), text, end);
+  }
+
+  async script<T>(body: string, ...args: unknown[]): Promise<T> {
+    return this.driver.executeScript<T>(body, ...args);
+  }
+
+  /** Errors and warnings of the browser's console so far. */
+  async complaints(): Promise<string[]> {
+    const entries = await this.driver.manage().logs().get(logging.Type.BROWSER);
+    return entries
+      .filter(({ level }) => level.value >= logging.Level.WARNING.value)
+      .map(({ message }) => message);
+  }
+
+  async picture(): Promise<Buffer> {
+    return Buffer.from(await this.driver.takeScreenshot(), 'base64');
+  }
+}

@@ -1,0 +1,223 @@
+import { Key } from 'selenium-webdriver';
+import { Page } from './harness/page.ts';
+import { TestServer } from './harness/server.ts';
+
+interface Stored {
+  id: string;
+  document: { title: string; problem: string };
+}
+
+const server = new TestServer();
+let page: Page;
+
+beforeAll(async () => {
+  await server.start();
+  page = await Page.open();
+});
+
+afterAll(async () => {
+  await page?.close();
+  await server.remove();
+});
+
+async function open(search: string, view = ''): Promise<void> {
+  const query = new URLSearchParams({ search });
+  const { items } = await server.json<{ items: Stored[] }>(`comparisons?${query}`);
+  await page.driver.get(`${server.address}/c/${items[0]!.id}${view}`);
+  await page.find('.paper, .present-paper, .printed-paper');
+}
+
+describe('the bench at 1280x800', () => {
+  it.each(['46 × 58', '406 × 37', '346 × 125'])('shows %s without scrolling', async (search) => {
+    await open(search);
+    await page.waitCount('.paper', 3);
+    await page.keys(Key.END);
+    const over = await page.script<string[]>(`
+      return [...document.querySelectorAll('.screen, .stage, .bench, .lanes, .bench-head')]
+        .filter((e) => e.scrollHeight > e.clientHeight + 1 || e.scrollWidth > e.clientWidth + 1)
+        .map((e) => e.className);`);
+    expect(over).toEqual([]);
+    const outside = await page.script<number>(`
+      return [...document.querySelectorAll('.paper, .gauge, .lanes, .panel')]
+        .filter((e) => e.getBoundingClientRect().bottom > innerHeight + 1).length;`);
+    expect(outside).toBe(0);
+  });
+
+  it('keeps the total line where it is on every step, and every paper balanced', async () => {
+    await open('46 × 58');
+    await page.waitCount('.paper', 3);
+    await page.keys(Key.HOME);
+    const line = () =>
+      page.script<number>(
+        "return document.querySelector('.gauge-total').getBoundingClientRect().bottom",
+      );
+    const before = await line();
+    for (let step = 0; step < 9; step++) {
+      await page.keys(Key.ARROW_RIGHT);
+      expect(await line()).toBe(before);
+      expect(await page.text('.gauge .caption')).toMatch(/balanced/);
+    }
+    expect(await page.text('.gauge-words')).toMatch(/owed\s*0\s*marked\s*2668/);
+  });
+
+  it('opens one paper large and closes it again', async () => {
+    await open('46 × 58');
+    await page.press('Open Lattice large');
+    await page.waitCount('.paper', 1);
+    await page.keys(Key.ESCAPE);
+    await page.waitCount('.paper', 3);
+  });
+
+  it('hides side notes and place notches', async () => {
+    await open('46 × 58');
+    await page.keys(Key.END);
+    expect(await page.count('.notes text')).toBeGreaterThan(0);
+    expect(await page.count('.notch')).toBeGreaterThan(0);
+    await page.keys('n', 't');
+    await page.waitCount('.notes text', 0);
+    await page.waitCount('.notch', 0);
+    await page.keys('n', 't');
+  });
+
+  it('says everything in the chosen words', async () => {
+    await open('46 × 58');
+    await page.keys(Key.HOME, ' ', ',');
+    await page.waitText('[role="dialog"]', /Words and settings/);
+    const choose = async (nth: number, word: string) => {
+      await (await page.driver.findElements({ css: '[role="combobox"]' }))[nth]!.click();
+      await page.press(word);
+      await page.waitCount('[role="listbox"]', 0);
+    };
+    await choose(0, 'regroup');
+    await choose(1, 'units');
+    await choose(2, '·');
+    await page.press('Done');
+    await page.waitCount('[role="dialog"]', 0);
+    const said = await page.text('.paper[data-paper="0"] .sentence');
+    expect(said).toBe('8 · 6 units are 48 units: write 8 units, regroup 40 units as 4 tens.');
+    expect(await (await page.find('[data-problem-field]')).getAttribute('value')).toBe('46 · 58');
+    await page.script('localStorage.clear()');
+    await page.driver.navigate().refresh();
+    await page.waitText('.paper[data-paper="0"] .sentence', /carry/);
+  });
+
+  it('lists its own shortcuts', async () => {
+    await open('46 × 58');
+    await page.waitCount('.paper', 3);
+    await page.keys('?');
+    const sheet = await page.waitText('[role="dialog"]', /Shortcuts/);
+    expect(sheet).toContain('On to the next common amount');
+    expect(sheet).toContain('Swap the factors');
+    await page.keys(Key.ESCAPE);
+    await page.waitCount('[role="dialog"]', 0);
+  });
+
+  it('plays to the end by itself and can be paused', async () => {
+    await open('46 × 58');
+    await page.keys(Key.HOME, 'p');
+    await page.waitText('.paper .count', /^[2-9] of 9/);
+    await page.keys('p');
+    const paused = await page.text('.paper .count');
+    await new Promise((resolve) => setTimeout(resolve, 2000));
+    expect(await page.text('.paper .count')).toBe(paused);
+  });
+
+  it('works 12 by 12 figures', async () => {
+    await open('7 × 365');
+    await page.compute('987654321987 × 123456789123');
+    await page.keys(Key.END);
+    await page.waitText('.gauge-total', /^121932631/);
+    await page.waitText('.gauge .caption', /balanced/);
+    await page.chord(Key.CONTROL, 'z');
+    await page.waitText('.gauge-total', /^2555$/);
+  });
+});
+
+describe('other widths', () => {
+  afterAll(() => page.resize(1280, 800));
+
+  it.each([
+    [1024, 768, false],
+    [390, 844, true],
+  ])('%i x %i has nothing beyond its right edge', async (width, height, mobile) => {
+    await page.resize(width, height, mobile);
+    await open('46 × 58');
+    await page.waitCount('.paper', 3);
+    const beyond = await page.script<string[]>(`
+      return [...document.querySelectorAll('.bench-head > *, .gauge, .lanes > *, .panel, .rail > *')]
+        .filter((e) => e.getBoundingClientRect().right > innerWidth + 1)
+        .map((e) => e.className);`);
+    expect(beyond).toEqual([]);
+    await page.press('next');
+    await page.waitText('.gauge .caption', /balanced/);
+  });
+});
+
+describe('presenting and printing', () => {
+  it('presents with the same keys', async () => {
+    await open('46 × 58');
+    await page.waitCount('.paper', 3);
+    await page.keys(Key.HOME, 'f');
+    await page.waitCount('.present-paper', 3);
+    await page.keys(' ');
+    await page.waitText('.present-paper .sentence', /8 × 6 ones are 48 ones/);
+    await page.click('.present-paper [data-entry="m1"]');
+    await page.waitText('.present-worth', /^8$/);
+    await page.keys(Key.ESCAPE, 'b');
+    await page.waitCount('.paper', 3);
+  });
+
+  it('prints finished papers with every sentence, or papers as they stand', async () => {
+    await open('46 × 58', '/print');
+    await page.waitText('.print-problem', /46 × 58 = 2668 bags/);
+    expect(await page.count('.printed-steps li')).toBe(9 + 7 + 8);
+    expect(await page.text('.print')).toMatch(/Why they agree/);
+    await page.press('finished papers');
+    await page.waitText('.print-problem', /46 × 58 =\s+bags/);
+  });
+});
+
+describe('the list of comparisons', () => {
+  it('duplicates, deletes and brings back', async () => {
+    await page.driver.get(`${server.address}/comparisons`);
+    await page.waitCount('.list tbody tr', 8);
+    await page.press('Duplicate Three figures by three');
+    await page.waitText('.list tbody tr', /Three figures by three \(copy\)/);
+    await page.press('Delete Three figures by three (copy)');
+    await page.waitCount('.list tbody tr', 8);
+    await page.press('Bring it back');
+    await page.waitCount('.list tbody tr', 9);
+    await page.press('Delete Three figures by three (copy)');
+    await page.waitCount('.list tbody tr', 8);
+    expect(await page.complaints()).toEqual([]);
+  });
+
+  it('makes a new comparison', async () => {
+    await page.press('New comparison');
+    await page.waitCount('.paper', 3);
+    await page.waitText('.estimate', /estimate first\?/);
+  });
+
+  it('imports a file and refuses one that is none', async () => {
+    await page.driver.get(`${server.address}/comparisons`);
+    const give = (name: string, text: string) =>
+      page.script(
+        `const files = new DataTransfer();
+         files.items.add(new File([arguments[1]], arguments[0]));
+         const input = document.querySelector('input[type=file]');
+         input.files = files.files;
+         input.dispatchEvent(new Event('change', { bubbles: true }));`,
+        name,
+        text,
+      );
+    await page.find('.list');
+    await give('notes.json', '{"a":1}');
+    await page.waitText(
+      '.MuiSnackbar-root',
+      /notes\.json cannot be imported: document: there is no/,
+    );
+    const { items } = await server.json<{ items: Stored[] }>('comparisons?search=nines');
+    await give('nines.json', JSON.stringify({ ...items[0]!.document, title: 'Imported nines' }));
+    await page.waitText('.list', /Imported nines/);
+  });
+});

@@ -1,0 +1,82 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { Key } from 'selenium-webdriver';
+import { Page } from './harness/page.ts';
+import { TestServer } from './harness/server.ts';
+
+const FOLDER = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
+
+const server = new TestServer();
+let page: Page;
+
+beforeAll(async () => {
+  mkdirSync(FOLDER, { recursive: true });
+  await server.start();
+  page = await Page.open();
+});
+
+afterAll(async () => {
+  await page?.close();
+  await server.remove();
+});
+
+async function open(search: string, view = ''): Promise<void> {
+  const query = new URLSearchParams({ search });
+  const { items } = await server.json<{ items: { id: string }[] }>(`comparisons?${query}`);
+  await page.driver.get(`${server.address}/c/${items[0]!.id}${view}`);
+  await page.find('.paper, .present-paper, .printed-paper, .why-method');
+  await page.driver.sleep(500);
+}
+
+async function save(name: string): Promise<void> {
+  await page.driver.sleep(400);
+  writeFileSync(`${FOLDER}${name}.png`, await page.picture());
+}
+
+/** One current picture of each main view at 1280x800, made from the demo data. */
+describe('pictures', () => {
+  it('of the bench', async () => {
+    await open('46 × 58');
+    await page.click('.paper[data-paper="0"] [data-entry="m3"]');
+    await save('bench');
+  });
+
+  it('of four papers', async () => {
+    await open('99 × 89');
+    await page.keys(Key.END);
+    await page.click('.region:nth-of-type(3)');
+    await save('bench-four-papers');
+  });
+
+  it('of the bench in the dark', async () => {
+    await page.script(
+      `localStorage.setItem('levee.settings', JSON.stringify({ state: { theme: 'dark', voice: 'digit' }, version: 1 }))`,
+    );
+    await open('346 × 125');
+    await page.keys(Key.END);
+    await save('bench-dark');
+    await page.script('localStorage.clear()');
+  });
+
+  it('of the agreement', async () => {
+    await open('46 × 58', '/why');
+    await save('why');
+  });
+
+  it('of the presenting view', async () => {
+    await open('406 × 37', '/present');
+    await page.keys(' ', ' ', ' ', ' ');
+    await save('present');
+  });
+
+  it('of the print view', async () => {
+    await open('12 × 12', '/print');
+    await save('print');
+  });
+
+  it('of the comparisons', async () => {
+    await page.driver.get(`${server.address}/comparisons`);
+    await page.waitCount('.list tbody tr', 8);
+    await save('comparisons');
+  });
+});
