@@ -43,6 +43,10 @@ export default {
       testMatch: ['**/*.e2e.ts'],
       setupFilesAfterEnv: ['<rootDir>/e2e/harness/patience.ts'],
     }),
+    project('bench', ['e2e'], {
+      testMatch: ['**/*.bench.ts'],
+      setupFilesAfterEnv: ['<rootDir>/e2e/harness/patience.ts'],
+    }),
     project('screenshots', ['e2e'], {
       testMatch: ['**/*.pictures.ts'],
       setupFilesAfterEnv: ['<rootDir>/e2e/harness/patience.ts'],

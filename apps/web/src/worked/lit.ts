@@ -65,9 +65,8 @@ function litPaper(paper: Paper, subject: Subject, step: number): Lit {
   if (counterpart && light) {
     const marks = counterpart.groups.flatMap((group) => group.marks);
     for (const id of marks) if (isHeld(paper, id)) held.add(id);
-    const chosen = light === 'terms' ? counterpart.entries : marks;
-    const boxes = boxesOf(paper, chosen.length > 0 ? chosen : counterpart.entries, step);
-    if (boxes.length > 0) frames.push({ light, boxes: mergedBoxes(boxes) });
+    const boxes = framed(paper, light, counterpart, step);
+    if (boxes.length > 0) frames.push({ light, boxes });
   }
   if (subject.lane === paper.index) {
     const own = subject.entry ? [subject.entry] : (subject.group?.marks ?? []);
@@ -75,6 +74,29 @@ function litPaper(paper: Paper, subject: Subject, step: number): Lit {
     frames.push({ light: 'point', boxes: mergedBoxes(boxesOf(paper, own, step)) });
   }
   return { frames, held };
+}
+
+/**
+ * What is framed of a counterpart: its marks; for terms that are not gathered also the slots where
+ * their work goes; and the slot alone where it holds marks that lie apart, such as a split cell.
+ */
+function framed(
+  paper: Paper,
+  light: Light,
+  { groups, entries }: Counterpart,
+  step: number,
+): readonly Box[] {
+  const marks = mergedBoxes(
+    boxesOf(
+      paper,
+      groups.flatMap((group) => group.marks),
+      step,
+    ),
+  );
+  if (light === 'terms' || marks.length === 0) return mergedBoxes(boxesOf(paper, entries, step));
+  if (marks.length === 1) return marks;
+  const all = mergedBoxes(boxesOf(paper, entries, step));
+  return all.length < marks.length ? all : marks;
 }
 
 function isHeld(paper: Paper, id: EntryId): boolean {

@@ -97,10 +97,10 @@ export class Scribe {
     this.termsOf = cuts.map((parts) => parts.map(() => []));
     for (const parts of choices(kept)) {
       const index = space.index(parts);
-      const worth = space.worth(index);
+      const worth = space.worthOf(parts);
       const id = `o${space.id(index)}` as EntryId;
       const terms = worth.isZero ? TermSet.empty(space) : TermSet.of(space, index);
-      const entry: OwedEntry = { id, standing: 'owed', text: space.text(index), worth, terms };
+      const entry: OwedEntry = { id, standing: 'owed', text: space.textOf(parts), worth, terms };
       this.owed.set(index, entry);
       this.live.add(entry);
       if (worth.isZero) continue;
@@ -192,7 +192,7 @@ export class Scribe {
     const occurrence = (this.slipCounts.get(slip) ?? 0) + 1;
     this.slipCounts.set(slip, occurrence);
     this.opportunities.push({ slip, occurrence, step: this.steps.length + 1 });
-    return this.wanted.has(`${slip}@${occurrence}`);
+    return this.wanted.size > 0 && this.wanted.has(`${slip}@${occurrence}`);
   }
 
   group(id: string, role: GroupRole, marks: readonly Mark[], phrase: Phrase): void {

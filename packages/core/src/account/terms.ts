@@ -50,17 +50,29 @@ export class TermSpace {
   }
 
   worth(index: number): Exact {
-    return this.parts(index).reduce(
-      (product, part, operand) => product.times(this.cuts[operand]![part]!.worth),
-      Exact.ONE,
-    );
+    return this.worthOf(this.parts(index));
+  }
+
+  /** What the term made of these part indices is worth. */
+  worthOf(parts: readonly number[]): Exact {
+    let product = this.cuts[0]![parts[0]!]!.worth;
+    for (let operand = 1; operand < parts.length; operand++) {
+      product = product.times(this.cuts[operand]![parts[operand]!]!.worth);
+    }
+    return product;
   }
 
   /** The term as it is written out, `40×8`. */
   text(index: number): string {
-    return this.parts(index)
-      .map((part, operand) => this.cuts[operand]![part]!.text)
-      .join('×');
+    return this.textOf(this.parts(index));
+  }
+
+  textOf(parts: readonly number[]): string {
+    let text = this.cuts[0]![parts[0]!]!.text;
+    for (let operand = 1; operand < parts.length; operand++) {
+      text += `×${this.cuts[operand]![parts[operand]!]!.text}`;
+    }
+    return text;
   }
 }
 
@@ -71,6 +83,7 @@ export class TermSpace {
 export class TermSet {
   private constructor(
     readonly space: TermSpace,
+    /** Starts and ends in turn. */
     private readonly runs: readonly number[],
   ) {}
 
@@ -91,7 +104,10 @@ export class TermSet {
 
   /** The union; one of the given sets itself when it already holds the others. */
   static union(space: TermSpace, sets: readonly TermSet[]): TermSet {
-    const filled = sets.filter((set) => set.runs.length > 0);
+    const filled: TermSet[] = [];
+    for (const set of sets) {
+      if (set.runs.length > 0 && set !== filled.at(-1)) filled.push(set);
+    }
     if (filled.length === 0) return TermSet.empty(space);
     if (filled.length === 1) return filled[0]!;
     return new TermSet(space, mergeRuns(filled.map((set) => set.runs)));
@@ -164,15 +180,25 @@ export class TermSet {
   }
 }
 
+/** All runs of all sets in order, joined where they touch. Sets that come in order need no sorting. */
 function mergeRuns(lists: readonly (readonly number[])[]): number[] {
-  const starts: [number, number][] = [];
-  for (const list of lists) {
-    for (let i = 0; i < list.length; i += 2) starts.push([list[i]!, list[i + 1]!]);
+  const merged: number[] = [];
+  for (const runs of lists) {
+    if (merged.length > 0 && runs[0]! < merged.at(-2)!) return sortedRuns(lists);
+    for (let i = 0; i < runs.length; i += 2) appendRun(merged, runs[i]!, runs[i + 1]!);
   }
-  starts.sort((a, b) => a[0] - b[0]);
-  const runs: number[] = [];
-  for (const [start, end] of starts) appendRun(runs, start, end);
-  return runs;
+  return merged;
+}
+
+function sortedRuns(lists: readonly (readonly number[])[]): number[] {
+  const pairs: [number, number][] = [];
+  for (const runs of lists) {
+    for (let i = 0; i < runs.length; i += 2) pairs.push([runs[i]!, runs[i + 1]!]);
+  }
+  pairs.sort((a, b) => a[0] - b[0]);
+  const merged: number[] = [];
+  for (const [start, end] of pairs) appendRun(merged, start, end);
+  return merged;
 }
 
 /** Adds a run that starts no earlier than the last one, joining it where they touch. */
