@@ -1,17 +1,19 @@
-import type { Figure, MarkState } from '@levee/core';
+import type { Figure } from '@levee/core';
 import { memo } from 'react';
 
 export interface FigureViewProps {
   readonly figure: Figure;
-  readonly state: MarkState | 'given';
   readonly notches: boolean;
 }
 
-/** One given or mark on squared paper; struck marks stay legible under their stroke. */
-export const FigureView = memo(function FigureView({ figure, state, notches }: FigureViewProps) {
+/**
+ * One given or mark on squared paper. How far it has come is its `data-state`, which the sheet sets;
+ * a struck mark stays legible under its stroke.
+ */
+export const FigureView = memo(function FigureView({ figure, notches }: FigureViewProps) {
   const { box, texts, size, kind } = figure;
   return (
-    <g className={`figure ${kind} ${state}`} data-entry={figure.entry}>
+    <g className={`figure ${kind}`} data-entry={figure.entry}>
       <rect className="touch" {...box} />
       {texts.map(({ x, y, text }, i) => (
         <text key={i} x={x} y={y + size * 0.36} fontSize={size}>
@@ -25,7 +27,7 @@ export const FigureView = memo(function FigureView({ figure, state, notches }: F
           ))}
         </g>
       )}
-      {state === 'struck' && <Strike figure={figure} />}
+      {kind !== 'given' && <Strike figure={figure} />}
     </g>
   );
 });

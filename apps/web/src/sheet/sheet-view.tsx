@@ -1,8 +1,9 @@
-import { markState, type Box, type EntryId } from '@levee/core';
-import { memo, useMemo } from 'react';
+import type { Box } from '@levee/core';
+import { memo, useMemo, useRef } from 'react';
 import type { Lit } from '../worked/lit.ts';
 import type { Paper } from '../worked/work.ts';
 import { FigureView } from './figure-view.tsx';
+import { useMoment } from './moments.ts';
 import './sheet.css';
 
 export interface SheetViewProps {
@@ -32,8 +33,7 @@ export const SheetView = memo(function SheetView(props: SheetViewProps) {
     >
       <Frames lit={lit} part="fill" />
       <Printed paper={paper} times={times} />
-      <Slots paper={paper} step={step} />
-      <Figures paper={paper} step={step} notches={notches} />
+      <Written paper={paper} step={step} notches={notches} />
       {notes && <Notes paper={paper} step={step} times={times} />}
       <Frames lit={lit} part="edge" />
     </svg>
@@ -80,46 +80,53 @@ const Printed = memo(function Printed({
   );
 });
 
-/** A dot where the work for an owed amount will go; it can be pointed at before and after. */
-const Slots = memo(function Slots({
-  paper,
-  step,
-}: {
+/** Everything that comes and goes with the steps. */
+function Written(props: {
   readonly paper: Paper;
   readonly step: number;
+  readonly notches: boolean;
 }) {
+  const { paper, step, notches } = props;
+  const root = useRef<SVGGElement>(null);
+  useMoment(root, paper, step);
+  return (
+    <g ref={root}>
+      <Slots key={keyOf(paper)} paper={paper} />
+      <Figures key={`f${keyOf(paper)}`} paper={paper} notches={notches} />
+    </g>
+  );
+}
+
+const KEYS = new WeakMap<Paper, number>();
+let papers = 0;
+
+/** A new key for every new paper, so that nothing drawn for another one is used again. */
+function keyOf(paper: Paper): number {
+  const key = KEYS.get(paper) ?? ++papers;
+  KEYS.set(paper, key);
+  return key;
+}
+
+/** A dot where the work for an owed amount will go; it can be pointed at before and after. */
+const Slots = memo(function Slots({ paper }: { readonly paper: Paper }) {
   return (
     <g className="slots">
       {paper.drawing.slots.map(({ entry, x, y, width, height }) => (
-        <g key={entry} data-entry={entry}>
+        <g key={entry} className="slot" data-entry={entry}>
           <rect className="touch" x={x} y={y} width={width} height={height} />
-          {isOwed(paper, entry, step) && <circle cx={x + width / 2} cy={y + height / 2} r={0.07} />}
+          <circle cx={x + width / 2} cy={y + height / 2} r={0.07} />
         </g>
       ))}
     </g>
   );
 });
 
-function isOwed(paper: Paper, entry: EntryId, step: number): boolean {
-  return (paper.line.takenAt.get(entry) ?? Infinity) > step;
-}
-
-const Figures = memo(function Figures(props: {
-  readonly paper: Paper;
-  readonly step: number;
-  readonly notches: boolean;
-}) {
-  const { paper, step, notches } = props;
+const Figures = memo(function Figures(props: { readonly paper: Paper; readonly notches: boolean }) {
   return (
     <g className="figures">
-      {paper.drawing.figures.map((figure) => {
-        const state = paper.givens.has(figure.entry)
-          ? 'given'
-          : markState(paper.line, figure.entry, step);
-        return state === 'absent' ? null : (
-          <FigureView key={figure.entry} figure={figure} state={state} notches={notches} />
-        );
-      })}
+      {props.paper.drawing.figures.map((figure) => (
+        <FigureView key={figure.entry} figure={figure} notches={props.notches} />
+      ))}
     </g>
   );
 });

@@ -1,6 +1,14 @@
-import { Speaker, type Voice } from '@levee/core';
+import {
+  pointAt,
+  Speaker,
+  type Comparison,
+  type Pointed,
+  type Subject,
+  type Voice,
+} from '@levee/core';
 import { useMemo } from 'react';
 import { useComparison } from '../store/comparison-store.ts';
+import { useSession } from '../store/session-store.ts';
 import { useSettings } from '../store/settings-store.ts';
 import { fittedSteps, work, type Worked } from './work.ts';
 
@@ -25,4 +33,17 @@ export function useSpeaker(): Speaker {
 
 export function useVoice(): Voice {
   return useSettings((state) => state.voice);
+}
+
+let last: { comparison: Comparison; pointed: Pointed; subject: Subject | null } | null = null;
+
+/** What is pointed at, found in every method; worked out once for all who ask. */
+export function useSubject(): Subject | null {
+  const { comparison } = useWorked();
+  const pointed = useSession((session) => session.pointed);
+  if (!pointed) return null;
+  if (last?.comparison !== comparison || last.pointed !== pointed) {
+    last = { comparison, pointed, subject: pointAt(comparison, pointed) };
+  }
+  return last.subject;
 }

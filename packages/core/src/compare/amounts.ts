@@ -85,21 +85,13 @@ function locate(comparison: Comparison, pointed: Pointed): Omit<Subject, 'counte
 }
 
 function locateEntry(lane: Lane, index: number, id: EntryId): Omit<Subject, 'counterparts'> | null {
-  const entry = findEntry(lane, id);
+  const entry = lane.find(id);
   if (!entry) return null;
   const terms = lane.termsOf(id);
   const home = entry.standing === 'marked' ? homeOf(lane, id) : null;
   const alone = entry.standing !== 'marked' || entry.worth.equals(terms.worth());
   const lookFor = !alone && home?.exact ? home.terms : terms;
   return { worth: entry.worth, terms, lane: index, entry: id, group: home?.group ?? null, lookFor };
-}
-
-function findEntry({ trace }: Lane, id: EntryId) {
-  return (
-    trace.givens.find((given) => given.id === id) ??
-    trace.start.find((owed) => owed.id === id) ??
-    trace.steps.flatMap((step) => step.gives).find((mark) => mark.id === id)
-  );
 }
 
 /** The smallest group a mark is read in; exact groups before those that only gather by place. */

@@ -1,4 +1,4 @@
-import type { EntryId, Group, School, Trace } from '../account/account.ts';
+import type { Entry, EntryId, Given, Group, School, Trace } from '../account/account.ts';
 import { TermSet, type TermSpace } from '../account/terms.ts';
 import type { Method } from '../methods/method.ts';
 import type { Problem } from '../problem/problem.ts';
@@ -28,6 +28,8 @@ export interface Lane {
   readonly amounts: readonly Amount[];
   /** The common terms of every entry and given of the trace. */
   readonly termsOf: (id: EntryId) => TermSet;
+  /** An entry or given of the trace by its id. */
+  readonly find: (id: EntryId) => Entry | Given | undefined;
 }
 
 /** Several methods on one problem. */
@@ -50,17 +52,17 @@ export function compare(problem: Problem, choices: readonly Choice[]): Compariso
       const terms = translate[k]!(group.terms);
       return { group, terms, exact: group.worth.equals(terms.worth()) };
     });
-    const entries = new Map<EntryId, TermSet>();
-    for (const entry of allEntries(trace)) entries.set(entry.id, entry.terms);
+    const entries = new Map(allEntries(trace).map((entry) => [entry.id, entry]));
+    const find = (id: EntryId) => entries.get(id);
     const termsOf = (id: EntryId) => {
-      const terms = entries.get(id);
+      const terms = entries.get(id)?.terms;
       return terms ? translate[k]!(terms) : TermSet.empty(space);
     };
-    return { method: choices[k]!.method, trace, amounts, termsOf };
+    return { method: choices[k]!.method, trace, amounts, termsOf, find };
   });
   return { problem, space, lanes, stops: stopsOf(lanes) };
 }
 
-function allEntries(trace: Trace) {
+function allEntries(trace: Trace): readonly (Entry | Given)[] {
   return [...trace.givens, ...trace.start, ...trace.steps.flatMap((step) => step.gives)];
 }

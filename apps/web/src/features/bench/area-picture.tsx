@@ -1,12 +1,12 @@
-import { TermSet, type AreaGround } from '@levee/core';
-import { useMemo } from 'react';
+import { TermSet, type AreaGround, type Pointed } from '@levee/core';
+import { memo, useCallback, useMemo } from 'react';
 import { hover, pin } from '../../store/session-store.ts';
 import { useSettings } from '../../store/settings-store.ts';
-import { useSteps, useWorked } from '../../worked/use-worked.ts';
+import { useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import type { Worked } from '../../worked/work.ts';
 import { useSize } from '../../ui/use-size.ts';
-import { useSubject } from './papers.tsx';
 
+type Region = AreaGround['regions'][number];
 type Standing = 'owed' | 'some' | 'marked';
 
 /** One rectangle with every method's cuts: what is dealt with, what is owed, what is pointed at. */
@@ -54,8 +54,10 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
   const side = Math.max(...ground.down.map((strip) => partLabel(strip.text).length)) * LETTER + 8;
   const [w, h] = [Math.max(40, width - side - 4), Math.max(40, height - TOP - 4)];
   const { space } = worked.comparison;
-  const point = (term: number) => ({ kind: 'terms', terms: TermSet.of(space, term) }) as const;
-  const fits = (text: string, share: number) => text.length * LETTER < share;
+  const point = useCallback(
+    (term: number) => ({ kind: 'terms', terms: TermSet.of(space, term) }) as const,
+    [space],
+  );
   return (
     <svg
       width={width}
@@ -80,28 +82,25 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
           ) : null,
         )}
       </g>
-      {ground.regions.map(({ term, text, worth, x, y, width: rw, height: rh }) => {
-        const box = { x: side + x * w, y: TOP + y * h, width: rw * w, height: rh * h };
-        const lit = subject?.terms.has(term) ? 'exact' : subject?.lookFor.has(term) ? 'near' : '';
-        const product = text.replaceAll('×', times);
-        const label = fits(`${product} = ${worth}`, box.width) ? `${product} = ${worth}` : worth;
-        return (
-          <g
-            key={term}
-            className={`region ${standings[term] ?? 'owed'} ${lit}`}
-            onPointerEnter={() => hover(point(term))}
-            onClick={() => pin(point(term))}
-          >
-            <title>{`${product} = ${worth}, ${standings[term]}`}</title>
-            <rect {...box} />
-            {rh * h >= 13 && fits(label, box.width) && (
-              <text x={box.x + box.width / 2} y={box.y + box.height / 2 + 4.5} textAnchor="middle">
-                {label}
-              </text>
-            )}
-          </g>
-        );
-      })}
+      {ground.regions.map((region) => (
+        <RegionView
+          key={region.term}
+          region={region}
+          standing={standings[region.term] ?? 'owed'}
+          lit={
+            subject?.terms.has(region.term)
+              ? 'exact'
+              : subject?.lookFor.has(region.term)
+                ? 'near'
+                : ''
+          }
+          times={times}
+          point={point}
+          left={side}
+          width={w}
+          height={h}
+        />
+      ))}
     </svg>
   );
 }
@@ -114,6 +113,49 @@ function partLabel(text: string): string {
   if (zeros === undefined) return text;
   const power = [...String(zeros)].map((digit) => SUPERSCRIPTS[Number(digit)]).join('');
   return `${text.slice(0, -zeros)}·10${power}`;
+}
+
+interface RegionViewProps {
+  readonly region: Region;
+  readonly standing: Standing;
+  readonly lit: 'exact' | 'near' | '';
+  readonly times: string;
+  readonly point: (term: number) => Pointed;
+  readonly left: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+const RegionView = memo(function RegionView(props: RegionViewProps) {
+  const { region, standing, lit, times, point, left, width, height } = props;
+  const { term, text, worth } = region;
+  const box = {
+    x: left + region.x * width,
+    y: TOP + region.y * height,
+    width: region.width * width,
+    height: region.height * height,
+  };
+  const product = text.replaceAll('×', times);
+  const label = fits(`${product} = ${worth}`, box.width) ? `${product} = ${worth}` : worth;
+  return (
+    <g
+      className={`region ${standing} ${lit}`}
+      onPointerEnter={() => hover(point(term))}
+      onClick={() => pin(point(term))}
+    >
+      <title>{`${product} = ${worth}, ${standing}`}</title>
+      <rect {...box} />
+      {box.height >= 13 && fits(label, box.width) && (
+        <text x={box.x + box.width / 2} y={box.y + box.height / 2 + 4.5} textAnchor="middle">
+          {label}
+        </text>
+      )}
+    </g>
+  );
+});
+
+function fits(text: string, room: number): boolean {
+  return text.length * LETTER < room;
 }
 
 /** For each common term, on how many papers it has been dealt with. */

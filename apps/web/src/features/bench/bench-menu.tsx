@@ -10,7 +10,7 @@ import { useSession } from '../../store/session-store.ts';
 import { useSettings } from '../../store/settings-store.ts';
 import { download, fileName } from '../../ui/download.ts';
 import { notify } from '../../ui/notices.tsx';
-import { useSteps, useWorked } from '../../worked/use-worked.ts';
+import { useWorked } from '../../worked/use-worked.ts';
 import { command } from './commands.ts';
 import { keyText } from './keys.ts';
 import { useGo } from './scene.tsx';
@@ -80,7 +80,6 @@ export function useNewComparison(): () => void {
 
 function useExporters(): readonly { label: string; run: () => void }[] {
   const { comparison, papers } = useWorked();
-  const steps = useSteps();
   const { words, notes, notches } = useSettings();
   const name = (ending: string) => {
     const { title, problem } = currentDocument();
@@ -113,7 +112,7 @@ function useExporters(): readonly { label: string; run: () => void }[] {
           download(
             name(`${method.id}-${index + 1}.svg`),
             sheetSvg(sheet, lane.trace, {
-              step: steps[index]!,
+              step: currentDocument().steps[index]!,
               times: words.times,
               notes,
               notches,

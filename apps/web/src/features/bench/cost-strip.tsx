@@ -1,6 +1,6 @@
 import { cost, wholeText, type Cost } from '@levee/core';
 import { Tooltip } from '@mui/material';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import type { Paper } from '../../worked/work.ts';
 
 export interface CostItem {
@@ -39,7 +39,7 @@ function item(name: string, amount: number, one: string, many = `${one}s`): Cost
   return { name, amount: String(amount), short: `${amount} ${amount === 1 ? one : many}` };
 }
 
-export function CostStrip({ paper }: { readonly paper: Paper }) {
+export const CostStrip = memo(function CostStrip({ paper }: { readonly paper: Paper }) {
   const { trace } = paper.lane;
   const items = useMemo(() => costItems(cost(trace), trace.problem.base), [trace]);
   return (
@@ -51,4 +51,4 @@ export function CostStrip({ paper }: { readonly paper: Paper }) {
       ))}
     </p>
   );
-}
+});

@@ -14,13 +14,17 @@ export function entryStory(
   step: number,
   say: Speaker,
 ): EntryStory | null {
-  const { trace } = paper.lane;
-  const given = trace.givens.find((one) => one.id === id);
-  if (given) return { name: givenName(given, say), travels: null };
-  const owed = trace.start.find((one) => one.id === id);
-  if (owed) return owedStory(paper, owed, step, say);
-  const mark = trace.steps.flatMap((one) => one.gives).find((one) => one.id === id);
-  return mark ? { name: markName(mark, say), travels: travels(paper, mark) } : null;
+  const entry = paper.lane.find(id);
+  switch (entry?.standing) {
+    case 'given':
+      return { name: givenName(entry, say), travels: null };
+    case 'owed':
+      return owedStory(paper, entry, step, say);
+    case 'marked':
+      return { name: markName(entry, say), travels: travels(paper, entry) };
+    case undefined:
+      return null;
+  }
 }
 
 function givenName({ role, place, glyph }: Given, say: Speaker): string {

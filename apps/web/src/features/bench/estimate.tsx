@@ -59,8 +59,7 @@ function useProposal(problem: Problem, untouched: boolean): EstimateRecord {
 /** The estimate in the head of the bench: offered until it is recorded, then kept in sight. */
 export function EstimateStrip() {
   const { problem } = useWorked();
-  const steps = useSteps();
-  const untouched = steps.every((step) => step === 0);
+  const untouched = useComparison(({ progress }) => progress.steps.every((step) => step === 0));
   const estimate = useComparison((state) => state.content.estimate);
   const proposal = useProposal(problem, untouched);
   const open = useCommand('estimate');

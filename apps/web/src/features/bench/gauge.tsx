@@ -1,8 +1,7 @@
 import { Exact, shareOf, wholeText, type Subject } from '@levee/core';
-import { useSteps, useWorked } from '../../worked/use-worked.ts';
+import { useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import type { Paper } from '../../worked/work.ts';
 import { useSession } from '../../store/session-store.ts';
-import { useSubject } from './papers.tsx';
 
 /**
  * The account of every paper drawn as a level: marked below, held on top of it, owed above. One line

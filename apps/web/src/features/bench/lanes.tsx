@@ -5,15 +5,14 @@ import NavigateBeforeIcon from '@mui/icons-material/NavigateBefore';
 import PauseIcon from '@mui/icons-material/Pause';
 import PlayArrowIcon from '@mui/icons-material/PlayArrow';
 import { Button, ToggleButton, ToggleButtonGroup } from '@mui/material';
-import { memo, useMemo } from 'react';
+import { memo, useLayoutEffect, useMemo, useRef, type RefObject } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { useSession } from '../../store/session-store.ts';
-import { useSpeaker, useSteps, useWorked } from '../../worked/use-worked.ts';
+import { useSpeaker, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import { work, type Paper, type Worked } from '../../worked/work.ts';
 import { useSize } from '../../ui/use-size.ts';
 import { IconCommand } from './icon-command.tsx';
 import { laneColumns, type LaneColumns } from './lane-columns.ts';
-import { useSubject } from './papers.tsx';
 import { useCommand } from './scene.tsx';
 import { stopWith } from './transport.ts';
 
@@ -71,33 +70,52 @@ interface LaneProps {
 /** Pixels a letter of a block's label takes. */
 const LETTER = 6.4;
 
-const Lane = memo(function Lane({ paper, step, columns, width }: LaneProps) {
-  const say = useSpeaker();
+function Lane({ paper, step, columns, width }: LaneProps) {
   const subject = useSubject();
-  const labels = useMemo(() => stepLabels(paper.lane.trace, say), [paper, say]);
+  const root = useRef<HTMLDivElement>(null);
   const lit = useMemo(() => litSteps(paper, subject?.lookFor ?? null), [paper, subject]);
+  useBlockStates(root, step, lit);
   return (
-    <div className="lane">
-      {columns.blocks[paper.index]!.map(({ from, to }, k) => {
-        const label = labels[k]!;
-        const room = Math.floor(((to - from) * width - 8) / LETTER);
-        const state = k < step ? 'done' : 'ahead';
-        return (
-          <button
-            key={k}
-            type="button"
-            tabIndex={-1}
-            className={`block ${state}${lit.has(k + 1) ? ' lit' : ''}`}
-            style={{ left: `${from * 100}%`, width: `calc(${(to - from) * 100}% - 3px)` }}
-            title={`${paper.method.shortName}, step ${k + 1}: ${label}`}
-            onClick={() => goTo(paper.index, k + 1)}
-          >
-            {shortened(label, room)}
-          </button>
-        );
-      })}
+    <div className="lane" ref={root}>
+      <Blocks paper={paper} columns={columns} width={width} />
     </div>
   );
+}
+
+/** Marks the blocks that are done and those that are lit; touches only what changes. */
+function useBlockStates(
+  root: RefObject<HTMLDivElement | null>,
+  step: number,
+  lit: ReadonlySet<number>,
+): void {
+  useLayoutEffect(() => {
+    [...(root.current?.children ?? [])].forEach((block, k) => {
+      const state = `block${k < step ? ' done' : ''}${lit.has(k + 1) ? ' lit' : ''}`;
+      if (block.className !== state) block.className = state;
+    });
+  });
+}
+
+/** The blocks of one lane. Their classes say how far the lane is and are set by the lane. */
+const Blocks = memo(function Blocks({ paper, columns, width }: Omit<LaneProps, 'step'>) {
+  const say = useSpeaker();
+  const labels = useMemo(() => stepLabels(paper.lane.trace, say), [paper, say]);
+  return columns.blocks[paper.index]!.map(({ from, to }, k) => {
+    const label = labels[k]!;
+    const room = Math.floor(((to - from) * width - 8) / LETTER);
+    return (
+      <button
+        key={k}
+        type="button"
+        tabIndex={-1}
+        style={{ left: `${from * 100}%`, width: `calc(${(to - from) * 100}% - 3px)` }}
+        title={`${paper.method.shortName}, step ${k + 1}: ${label}`}
+        onClick={() => goTo(paper.index, k + 1)}
+      >
+        {shortened(label, room)}
+      </button>
+    );
+  });
 });
 
 /** The label when it fits, else as much of it as says something. */

@@ -49,7 +49,7 @@ export const PaperCard = memo(function PaperCard({ paper, step, lit, removable }
   );
 });
 
-function PaperButtons({
+const PaperButtons = memo(function PaperButtons({
   paper,
   removable,
 }: {
@@ -79,7 +79,7 @@ function PaperButtons({
       )}
     </span>
   );
-}
+});
 
 function putAway(index: number): void {
   const { change, progress, setSteps } = useComparison.getState();

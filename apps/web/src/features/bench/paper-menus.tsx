@@ -1,6 +1,6 @@
 import { refusalText, registry, type SchoolSpec } from '@levee/core';
 import { ListItemText, Menu, MenuItem } from '@mui/material';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { paperOf, withPaper, withSchool } from '../../store/content.ts';
 import { useWorked } from '../../worked/use-worked.ts';
@@ -57,7 +57,7 @@ function Choice({ className, text, name, options, chosen, choose }: ChoiceProps)
 }
 
 /** The method's name; every method can be laid in its place, and one that refuses says why. */
-export function MethodMenu({ paper }: { readonly paper: Paper }) {
+export const MethodMenu = memo(function MethodMenu({ paper }: { readonly paper: Paper }) {
   const { problem } = useWorked();
   const options = registry.methods.map((method): Option => {
     const accepted = method.accepts(problem);
@@ -84,9 +84,9 @@ export function MethodMenu({ paper }: { readonly paper: Paper }) {
       choose={choose}
     />
   );
-}
+});
 
-export function SchoolMenus({ paper }: { readonly paper: Paper }) {
+export const SchoolMenus = memo(function SchoolMenus({ paper }: { readonly paper: Paper }) {
   const order = useComparison((state) => state.content.papers[paper.index]?.order.length ?? 0);
   return (
     <span className="schools">
@@ -100,7 +100,7 @@ export function SchoolMenus({ paper }: { readonly paper: Paper }) {
       )}
     </span>
   );
-}
+});
 
 function ownOrderAway(index: number): void {
   useComparison

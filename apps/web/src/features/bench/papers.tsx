@@ -1,18 +1,10 @@
 import AddIcon from '@mui/icons-material/Add';
 import { useMemo } from 'react';
-import { pointAt, type Subject } from '@levee/core';
 import { useSession } from '../../store/session-store.ts';
 import { litPapers, type Lit } from '../../worked/lit.ts';
-import { useSteps, useWorked } from '../../worked/use-worked.ts';
+import { useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import { PaperCard } from './paper-card.tsx';
 import { IconCommand } from './icon-command.tsx';
-
-/** What is pointed at, found in every method. */
-export function useSubject(): Subject | null {
-  const { comparison } = useWorked();
-  const pointed = useSession((session) => session.pointed);
-  return useMemo(() => (pointed ? pointAt(comparison, pointed) : null), [comparison, pointed]);
-}
 
 export function useLit(): readonly Lit[] {
   const worked = useWorked();

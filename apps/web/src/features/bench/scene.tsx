@@ -1,9 +1,15 @@
-import { createContext, useContext, useEffect, useMemo, type ReactNode } from 'react';
+import {
+  createContext,
+  useContext,
+  useEffect,
+  useMemo,
+  useSyncExternalStore,
+  type ReactNode,
+} from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useComparison } from '../../store/comparison-store.ts';
 import { useSession } from '../../store/session-store.ts';
 import { useSettings } from '../../store/settings-store.ts';
-import { useSteps, useWorked } from '../../worked/use-worked.ts';
 import { command, sceneNow, type Scene } from './commands.ts';
 import { commandFor } from './keys.ts';
 
@@ -31,8 +37,7 @@ function useKeys(go: Go): void {
   const letterKeys = useSettings((settings) => settings.letterKeys);
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
-      if (event.defaultPrevented || document.querySelector('[role="dialog"], [role="menu"]'))
-        return;
+      if (event.defaultPrevented || somethingIsOpen()) return;
       const found = commandFor(event, letterKeys);
       const scene = sceneNow(go);
       if (!found?.can(scene)) return;
@@ -42,6 +47,11 @@ function useKeys(go: Go): void {
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);
   }, [go, letterKeys]);
+}
+
+/** Whether a dialog or a menu lies over the page; they are laid beside the application's own root. */
+function somethingIsOpen(): boolean {
+  return [...document.body.children].some((child) => child.classList.contains('MuiModal-root'));
 }
 
 /** Long enough for a closing menu to give the focus back. */
@@ -83,14 +93,18 @@ function usePlaying(go: Go): void {
   }, [playing, go]);
 }
 
-/** A command with whether it can run at the moment. */
+/** Listens to all that commands look at. */
+function onSceneChange(listener: () => void): () => void {
+  const leave = [useComparison.subscribe(listener), useSession.subscribe(listener)];
+  return () => leave.forEach((stop) => stop());
+}
+
+/** A command with whether it can run at the moment; renders again only when that changes. */
 export function useCommand(id: string): { can: boolean; run: () => void; label: string } {
   const go = useContext(GoContext);
-  const worked = useWorked();
-  const steps = useSteps();
-  const pace = useComparison((state) => state.progress.pace);
   const { can, run, label } = command(id);
-  return { can: can({ worked, steps, pace, go }), run: () => run(sceneNow(go)), label };
+  const possible = useSyncExternalStore(onSceneChange, () => can(sceneNow(go)));
+  return { can: possible, run: () => run(sceneNow(go)), label };
 }
 
 export function useGo(): Go {

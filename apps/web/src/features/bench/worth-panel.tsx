@@ -8,11 +8,10 @@ import {
 } from '@levee/core';
 import { useSession } from '../../store/session-store.ts';
 import { lightOf, type Light } from '../../worked/lit.ts';
-import { useSpeaker, useSteps, useWorked } from '../../worked/use-worked.ts';
+import { useSpeaker, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import type { Paper, Worked } from '../../worked/work.ts';
 import { entryStory } from './entry-story.ts';
 import { useCommand } from './scene.tsx';
-import { useSubject } from './papers.tsx';
 
 /** What the pointed-at amount is worth, of which terms it is, and where it lives in the other methods. */
 export function WorthPanel() {

@@ -10,14 +10,14 @@ import { hover, pin, useSession } from '../../store/session-store.ts';
 import { useSettings } from '../../store/settings-store.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import type { Lit } from '../../worked/lit.ts';
-import { useSpeaker, useSteps, useWorked } from '../../worked/use-worked.ts';
+import { useSpeaker, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import type { Paper } from '../../worked/work.ts';
 import { VoiceSwitch } from '../bench/bench-head.tsx';
 import { HeldTray } from '../bench/held-tray.tsx';
 import { IconCommand } from '../bench/icon-command.tsx';
 import { Sentence } from '../bench/paper-card.tsx';
 import { PaperStage } from '../bench/paper-stage.tsx';
-import { useLit, useSubject } from '../bench/papers.tsx';
+import { useLit } from '../bench/papers.tsx';
 import '../bench/bench.css';
 import './present.css';
 
