@@ -33,7 +33,6 @@ export default {
   projects: [
     project('core', ['packages/core/src']),
     project('cli', ['packages/cli/src']),
-    project('scripts', ['scripts'], { testMatch: ['**/*.test.mjs'], transform: {} }),
     project('server', ['apps/server/src']),
     project('web', ['apps/web/src'], {
       setupFiles: ['<rootDir>/apps/web/src/testing/browser-globals.ts'],

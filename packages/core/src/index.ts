@@ -60,6 +60,7 @@ export { drawSheet, type Drawing, type Figure } from './sheet/drawing.ts';
 export { sheetSvg } from './sheet/svg-sink.ts';
 export { sheetText } from './sheet/text-sink.ts';
 export { marksById, markState, timeline, type MarkState, type Timeline } from './sheet/visible.ts';
+export { areaTotals, type AreaTotals } from './ground/area-totals.ts';
 export { areaGround, type AreaGround } from './ground/area.ts';
 export { compare, type Choice, type Comparison, type Lane } from './compare/compare.ts';
 export { stepLabels } from './compare/step-labels.ts';

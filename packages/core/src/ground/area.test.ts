@@ -5,6 +5,7 @@ import { registry } from '../methods/index.ts';
 import { productProblem } from '../problem/problem.ts';
 import { products } from '../testing/arbitraries.ts';
 import { areaGround } from './area.ts';
+import { areaTotals } from './area-totals.ts';
 
 const choices = registry.methods.map((method) => ({ method }));
 
@@ -36,5 +37,34 @@ describe('areaGround', () => {
     expect(ground('55', '55').toScale).toBe(false);
     expect(ground('5', '5').toScale).toBe(true);
     expect(ground('46', '58').down.map((strip) => strip.text)).toEqual(['40', '6']);
+  });
+});
+
+describe('areaTotals', () => {
+  const totals = (a: string, b: string) =>
+    areaTotals(compare(productProblem([numeral(a), numeral(b)]), choices).space)!;
+
+  it('adds the rectangle by rows and by columns', () => {
+    const { rows, columns, rowSum, columnSum } = totals('46', '58');
+    expect(rows.map(({ text, worth }) => `${text}: ${worth}`)).toEqual(['8: 368', '50: 2300']);
+    expect(columns.map(({ text, worth }) => `${text}: ${worth}`)).toEqual(['6: 348', '40: 2320']);
+    expect([rowSum, columnSum].map(String)).toEqual(['2668', '2668']);
+  });
+
+  it('comes to the same both ways, whatever the factors', () => {
+    fc.assert(
+      fc.property(products(5), (problem) => {
+        const { space, lanes } = compare(problem, choices);
+        const { rowSum, columnSum } = areaTotals(space)!;
+        expect(rowSum.equals(columnSum)).toBe(true);
+        expect(rowSum.equals(lanes[0]!.trace.total)).toBe(true);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('leaves out strips that are worth nothing', () => {
+    expect(totals('406', '7').columns.map(({ text }) => text)).toEqual(['6', '400']);
+    expect(totals('0', '7').rows).toEqual([]);
   });
 });

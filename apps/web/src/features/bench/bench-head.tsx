@@ -29,7 +29,13 @@ export function BenchHead() {
           {story || 'what do the numbers stand for?'}
         </button>
         <span className="chips">
-          <button type="button" className="chip" onClick={swap.run} disabled={!swap.can}>
+          <button
+            type="button"
+            className="chip"
+            onClick={swap.run}
+            disabled={!swap.can}
+            title="Every record changes, the product does not: factors may change places."
+          >
             <SwapHorizIcon fontSize="inherit" /> swap factors
           </button>
           {problem.base !== 10 && <span className="chip plain">base {problem.base}</span>}

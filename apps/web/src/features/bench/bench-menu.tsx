@@ -11,7 +11,7 @@ import { useSettings } from '../../store/settings-store.ts';
 import { download, fileName } from '../../ui/download.ts';
 import { notify } from '../../ui/notices.tsx';
 import { useWorked } from '../../worked/use-worked.ts';
-import { command } from './commands.ts';
+import { command, sceneNow } from './commands.ts';
 import { keyText } from './keys.ts';
 import { useGo } from './scene.tsx';
 
@@ -21,6 +21,8 @@ export function BenchMenu({ onAbout }: { readonly onAbout: () => void }) {
   const go = useGo();
   const fresh = useNewComparison();
   const exporters = useExporters();
+  const { notes, notches } = useSettings();
+  const run = (id: string) => command(id).run(sceneNow(go));
   const close = () => setAnchor(null);
   const item = (label: string, run: () => void, keys?: string) => (
     <MenuItem
@@ -49,6 +51,13 @@ export function BenchMenu({ onAbout }: { readonly onAbout: () => void }) {
         {item('Title, story, unit', onAbout)}
         {item('Presenting view', () => go('present'), shortcut('present'))}
         {item('Print view', () => go('print'), shortcut('print'))}
+        <Divider />
+        {item(notes ? 'Hide side notes' : 'Show side notes', () => run('notes'), shortcut('notes'))}
+        {item(
+          notches ? 'Hide place notches' : 'Show place notches',
+          () => run('notches'),
+          shortcut('notches'),
+        )}
         <Divider />
         {exporters.map(({ label, run }) => item(label, run))}
         <Divider />

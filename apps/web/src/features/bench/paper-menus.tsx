@@ -94,7 +94,12 @@ export const SchoolMenus = memo(function SchoolMenus({ paper }: { readonly paper
         <SchoolMenu key={school.id} paper={paper} school={school} />
       ))}
       {order > 0 && (
-        <button type="button" className="school own" onClick={() => ownOrderAway(paper.index)}>
+        <button
+          type="button"
+          className="school own"
+          title="The terms are worked in her order. A sum does not depend on the order of its addends, so the total is the same. Press to go back to the method’s own order."
+          onClick={() => ownOrderAway(paper.index)}
+        >
           own order ×
         </button>
       )}

@@ -2,13 +2,18 @@ import {
   agreementLatex,
   agreementMarkdown,
   amountText,
+  areaTotals,
   cost,
   LAW_NAMES,
   movesLatex,
+  numeralText,
   notationOf,
   registry,
   sameAmounts,
   sayPlain,
+  wholeText,
+  type AreaTotals,
+  type Exact,
   type Agreement,
   type MethodAgreement,
 } from '@levee/core';
@@ -90,6 +95,7 @@ export function WhyPage() {
         ))}
       </div>
       <SameAmounts />
+      <BothWays />
       <Costs />
       <Notices />
     </main>
@@ -146,6 +152,42 @@ function Method({ method, certificate, times }: MethodProps) {
           </li>
         ))}
       </ol>
+    </section>
+  );
+}
+
+/** Row totals against column totals: the rectangle added both ways. */
+function BothWays() {
+  const { comparison, problem } = useWorked();
+  const times = useSettings((settings) => settings.words.times);
+  const totals = areaTotals(comparison.space);
+  const [first, second] = problem.operands.map(numeralText);
+  if (!totals || totals.rows.length === 0) return null;
+  const text = (amount: Exact) => wholeText(amount, problem.base);
+  const sum = (strips: AreaTotals['rows'], name: (part: string) => string, total: Exact) => (
+    <p className="figures">
+      {[...strips]
+        .reverse()
+        .map(({ text: part, worth }) => `${name(part)} = ${text(worth)}`)
+        .join(', ')}
+      :{' '}
+      {[...strips]
+        .reverse()
+        .map(({ worth }) => text(worth))
+        .join(' + ')}{' '}
+      = <strong>{text(total)}</strong>
+    </p>
+  );
+  return (
+    <section className="why-same" aria-label="Both ways">
+      <h2>The rectangle added both ways</h2>
+      {sum(totals.rows, (part) => `${first} ${times} ${part}`, totals.rowSum)}
+      {sum(totals.columns, (part) => `${part} ${times} ${second}`, totals.columnSum)}
+      <p className="caption">
+        {totals.rowSum.equals(totals.columnSum)
+          ? 'Row totals and column totals agree ✓ A slip in one cell shows here when the cells were read off a paper; a slip made in both ways of adding would not.'
+          : 'Row totals and column totals differ.'}
+      </p>
     </section>
   );
 }

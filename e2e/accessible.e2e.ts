@@ -1,0 +1,76 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { Key } from 'selenium-webdriver';
+import { Page } from './harness/page.ts';
+import { TestServer } from './harness/server.ts';
+
+const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+const server = new TestServer();
+let page: Page;
+let id = '';
+
+beforeAll(async () => {
+  await server.start();
+  page = await Page.open();
+  const { items } = await server.json<{ items: { id: string }[] }>('comparisons?search=north');
+  id = items[0]!.id;
+});
+
+afterAll(async () => {
+  await page?.close();
+  await server.remove();
+});
+
+/** What the rules of WCAG 2.2 A and AA that a machine can check find wrong on the page. */
+async function faults(): Promise<string[]> {
+  await page.script(AXE);
+  return page.script<string[]>(`
+    return axe
+      .run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })
+      .then(({ violations }) =>
+        violations.map(({ id, nodes }) => id + ': ' + nodes.map((n) => n.target.join(' ') + ' ' + n.failureSummary).join('; ')),
+      );`);
+}
+
+describe.each(['light', 'dark'])('in %s', (theme) => {
+  beforeAll(async () => {
+    await page.driver.get(`${server.address}/comparisons`);
+    await page.script(
+      `localStorage.setItem('levee.settings', JSON.stringify({ state: { theme: arguments[0] }, version: 1 }))`,
+      theme,
+    );
+  });
+
+  it.each([
+    ['the bench', '', '.paper'],
+    ['the agreement', '/why', '.why-method'],
+    ['the presenting view', '/present', '.present-paper'],
+    ['the print view', '/print', '.printed-paper'],
+  ])('%s has no fault that a machine can find', async (_, view, ready) => {
+    await page.driver.get(`${server.address}/c/${id}${view}`);
+    await page.find(ready);
+    expect(await faults()).toEqual([]);
+  });
+
+  it('a pointed-at amount, a bad problem and the dialogs have none either', async () => {
+    await page.driver.get(`${server.address}/c/${id}`);
+    await page.click('.paper[data-paper="0"] [data-entry="m3"]');
+    expect(await faults()).toEqual([]);
+    await page.keys(Key.ESCAPE, ',');
+    await page.find('[role="dialog"]');
+    expect(await faults()).toEqual([]);
+    await page.keys(Key.ESCAPE);
+    await page.waitCount('[role="dialog"]', 0);
+    await page.compute('46 x', '');
+    await page.find('.problem-reading .fault');
+    expect(await faults()).toEqual([]);
+    await page.keys(Key.ESCAPE);
+  });
+
+  it('the list of comparisons has none', async () => {
+    await page.driver.get(`${server.address}/comparisons`);
+    await page.find('.list');
+    expect(await faults()).toEqual([]);
+  });
+});
