@@ -128,6 +128,13 @@ describe('the interface', () => {
     await withServer(async ({ ask }) => {
       const { status, body } = await ask.get('/api/health').set('Host', 'elsewhere.example');
       expect([status, body]).toMatchObject([403, { code: 'host-refused' }]);
+      const foreign = await ask.get('/api/health').set('Origin', 'http://elsewhere.example');
+      expect(foreign.status).toBe(403);
+      const own = await ask
+        .get('/api/health')
+        .set('Host', 'localhost:4620')
+        .set('Origin', 'http://localhost:4620');
+      expect(own.status).toBe(200);
     });
   });
 

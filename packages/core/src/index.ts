@@ -66,6 +66,7 @@ export { compare, type Choice, type Comparison, type Lane } from './compare/comp
 export { stepLabels } from './compare/step-labels.ts';
 export { nextStop, previousStop } from './compare/stops.ts';
 export {
+  isOneNumber,
   pointAt,
   sameAmounts,
   type Counterpart,

@@ -9,10 +9,16 @@ export function nonceOf(response: Response): string {
   return response.locals['nonce'] as string;
 }
 
-/** Only pages of this machine may ask: a foreign name that points here is refused. */
+const OWN_HOST = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
+
+/**
+ * Only pages of this server may ask: a foreign name that points here is refused, and so is a request
+ * that a page of another origin sends.
+ */
 export function ownHostOnly(request: Request, response: Response, next: NextFunction): void {
-  const name = (request.headers.host ?? '').replace(/:\d+$/, '');
-  if (name === '127.0.0.1' || name === 'localhost' || name === '[::1]') return next();
+  const { host = '', origin } = request.headers;
+  const own = origin === undefined || origin === `http://${host}`;
+  if (OWN_HOST.test(host) && own) return next();
   sendProblem(
     request,
     response,

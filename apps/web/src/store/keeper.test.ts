@@ -151,6 +151,14 @@ describe('a change made elsewhere', () => {
     expect(server.stored).toMatchObject({ version: 3, document: { title: 'mine' } });
   });
 
+  it('is taken when here only progress changed', async () => {
+    server.write({ ...start, title: 'theirs' });
+    useComparison.getState().setSteps([1, 1, 1]);
+    await settle();
+    expect(state()).toBe('kept');
+    expect(currentDocument().title).toBe('theirs');
+  });
+
   const conflict = async () => {
     server.write({ ...start, title: 'theirs' });
     retitle('mine');

@@ -127,17 +127,28 @@ function refused(reply: Extract<Reply<Stored>, { ok: false }>): void {
 }
 
 /**
- * The server has another version. When only its progress differs from what this change was made to,
- * the change goes on top; otherwise both versions are offered.
+ * The server has another version. Where only progress differs on one of the two sides, the other
+ * side's choices are taken; where both changed what was chosen, both versions are offered.
  */
 function settle(theirs: Stored): void {
   if (!open) return;
-  if (equal(contentOf(theirs.document), contentOf(open.base))) {
+  const base = contentOf(open.base);
+  if (equal(contentOf(theirs.document), base)) {
     open.version = theirs.version;
     open.base = theirs.document;
-    return schedule(0);
-  }
-  show({ state: 'conflict', theirs });
+    schedule(0);
+  } else if (equal(contentOf(currentDocument()), base)) takeOver(theirs);
+  else show({ state: 'conflict', theirs });
+}
+
+/** Goes on from the server's version. */
+function takeOver(theirs: Stored): void {
+  if (!open) return;
+  open.version = theirs.version;
+  open.base = theirs.document;
+  dropDraft(open.id);
+  put(theirs.document);
+  show({ state: 'kept', at: theirs.updatedAt });
 }
 
 /** Ends a conflict: `mine` replaces the server's version, `theirs` replaces this one, `both` keeps this one as a copy. */
@@ -151,15 +162,11 @@ export async function resolveConflict(choice: 'mine' | 'theirs' | 'both'): Promi
     const copy = await comparisonsApi.create({ ...mine, title });
     if (!copy.ok) return show({ state: 'conflict', theirs });
   }
+  if (choice !== 'mine') return takeOver(theirs);
   open.version = theirs.version;
   open.base = theirs.document;
-  if (choice === 'mine') {
-    show({ state: 'keeping' });
-    return schedule(0);
-  }
-  dropDraft(open.id);
-  put(theirs.document);
-  show({ state: 'kept', at: theirs.updatedAt });
+  show({ state: 'keeping' });
+  schedule(0);
 }
 
 /** Sends at once what waits to be sent. */

@@ -1,4 +1,11 @@
-import type { Box, Counterpart, EntryId, Group, Subject } from '@levee/core';
+import {
+  isOneNumber,
+  type Box,
+  type Counterpart,
+  type EntryId,
+  type Group,
+  type Subject,
+} from '@levee/core';
 import { mergedBoxes } from './boxes.ts';
 import type { Paper, Worked } from './work.ts';
 
@@ -23,12 +30,9 @@ export interface Lit {
 
 const NOTHING: Lit = { frames: [], held: new Set() };
 
-/** Groups that are only seen together, never added up. */
-const BY_EYE = new Set<Group['role']>(['row', 'column', 'diagonal']);
-
 /** Whether a group is on its paper as one finished number after so many steps. */
 export function isGathered(paper: Paper, group: Group, step: number): boolean {
-  if (BY_EYE.has(group.role)) return false;
+  if (!isOneNumber(group)) return false;
   return group.marks.every((id) => (paper.line.writtenAt.get(id) ?? Infinity) <= step);
 }
 

@@ -1,4 +1,4 @@
-import type { EntryId, Group } from '../account/account.ts';
+import type { EntryId, Group, GroupRole } from '../account/account.ts';
 import { TermSet } from '../account/terms.ts';
 import type { Exact } from '../exact/exact.ts';
 import type { Amount, Comparison, Lane } from './compare.ts';
@@ -134,9 +134,24 @@ function counterpart(lane: Lane, index: number, terms: TermSet): Counterpart {
   );
 }
 
-/** Of groups with the same terms, the one with fewest marks: a total rather than what it totals. */
+/** Roles of groups that are only seen together; their marks are added in some later step. */
+const BY_EYE: ReadonlySet<GroupRole> = new Set(['row', 'column', 'diagonal']);
+
+/** Whether the marks of a group are read as one number, not only seen together. */
+export function isOneNumber(group: Group): boolean {
+  return !BY_EYE.has(group.role);
+}
+
+/**
+ * Of groups with the same terms, the one that is best called the amount: a number before what is only
+ * seen together, and a total (fewest marks) before what it totals.
+ */
 function bestGathered(same: readonly Amount[]): readonly Amount[] {
-  return [same.reduce((a, b) => (b.group.marks.length < a.group.marks.length ? b : a))];
+  const numbers = same.filter(({ group }) => isOneNumber(group));
+  const best = (numbers.length > 0 ? numbers : same).reduce((a, b) =>
+    b.group.marks.length < a.group.marks.length ? b : a,
+  );
+  return [best];
 }
 
 /** Disjoint groups that together hold exactly these terms, largest first; null when there are none. */

@@ -170,6 +170,14 @@ describe('pointing', () => {
     expect(pointAt(bench, { kind: 'entry', lane: 0, id: owed.id })!.worth.toString()).toBe('48');
   });
 
+  it('calls a product the cell that holds it, not the diagonal that it is alone on', () => {
+    const owed = bench.lanes[0]!.trace.start.find(({ id }) => id === 'o1.1')!;
+    const terms = bench.lanes[0]!.termsOf(owed.id);
+    const lattice = pointAt(bench, { kind: 'terms', terms })!.counterparts[2]!;
+    expect(lattice.relation).toBe('same');
+    expect(lattice.groups.map(({ id }) => id)).toEqual(['cell-1.1']);
+  });
+
   it('takes terms of the shared picture, and nothing from a stale pointer', () => {
     const terms = bench.lanes[1]!.termsOf(bench.lanes[1]!.trace.start[0]!.id);
     expect(pointAt(bench, { kind: 'terms', terms })!.worth.toString()).toBe('48');

@@ -1,5 +1,6 @@
 import type { EntryId, Mark, Trace } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
+import { isOneNumber } from './amounts.ts';
 
 /** What a method costs on one problem. Every figure is counted from the trace, none is estimated. */
 export interface Cost {
@@ -47,12 +48,7 @@ export function cost(trace: Trace): Cost {
     heldAtOnce: held.most,
     largestHeld: held.largest,
     largestWritten: largest(
-      [
-        ...paper,
-        ...trace.groups.filter(
-          (g) => g.role !== 'row' && g.role !== 'column' && g.role !== 'diagonal',
-        ),
-      ].map(({ worth }) => worth),
+      [...paper, ...trace.groups.filter(isOneNumber)].map(({ worth }) => worth),
     ),
     leadingCertainAt: leadingCertainAt(trace),
   };

@@ -1,4 +1,4 @@
-import { TermSet, type AreaGround, type Pointed } from '@levee/core';
+import { Exact, TermSet, wholeText, type AreaGround, type Pointed } from '@levee/core';
 import { memo, useCallback, useMemo } from 'react';
 import { hover, pin } from '../../store/session-store.ts';
 import { useSettings } from '../../store/settings-store.ts';
@@ -95,6 +95,7 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
                 : ''
           }
           times={times}
+          base={worked.problem.base}
           point={point}
           left={side}
           width={w}
@@ -120,6 +121,7 @@ interface RegionViewProps {
   readonly standing: Standing;
   readonly lit: 'exact' | 'near' | '';
   readonly times: string;
+  readonly base: number;
   readonly point: (term: number) => Pointed;
   readonly left: number;
   readonly width: number;
@@ -127,8 +129,9 @@ interface RegionViewProps {
 }
 
 const RegionView = memo(function RegionView(props: RegionViewProps) {
-  const { region, standing, lit, times, point, left, width, height } = props;
-  const { term, text, worth } = region;
+  const { region, standing, lit, times, base, point, left, width, height } = props;
+  const { term, text } = region;
+  const worth = wholeText(Exact.parse(region.worth), base);
   const box = {
     x: left + region.x * width,
     y: TOP + region.y * height,

@@ -40,7 +40,7 @@ export function BenchHead() {
           </button>
           {problem.base !== 10 && <span className="chip plain">base {problem.base}</span>}
           <button type="button" className="chip" onClick={() => setAbout(true)}>
-            unit: {unit || 'none'}
+            {unit ? `unit: ${unit}` : 'unit?'}
           </button>
         </span>
       </div>

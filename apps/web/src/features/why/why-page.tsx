@@ -94,9 +94,13 @@ export function WhyPage() {
           <Method key={k} method={method} certificate={certificate} times={times} />
         ))}
       </div>
-      <SameAmounts />
-      <BothWays />
-      <Costs />
+      <div className="why-more">
+        <div>
+          <SameAmounts />
+          <BothWays />
+        </div>
+        <Costs />
+      </div>
       <Notices />
     </main>
   );
