@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { Key } from 'selenium-webdriver';
+import { findComparison } from './harness/open.ts';
 import { Page } from './harness/page.ts';
 import { TestServer } from './harness/server.ts';
 
@@ -13,8 +14,7 @@ let id = '';
 beforeAll(async () => {
   await server.start();
   page = await Page.open();
-  const { items } = await server.json<{ items: { id: string }[] }>('comparisons?search=north');
-  id = items[0]!.id;
+  id = (await findComparison(server, 'north')).id;
 });
 
 afterAll(async () => {

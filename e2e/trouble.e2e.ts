@@ -2,14 +2,9 @@ import { chmodSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
+import { openComparison, type Stored } from './harness/open.ts';
 import { Page } from './harness/page.ts';
 import { freePort, runServer, TestServer } from './harness/server.ts';
-
-interface Stored {
-  id: string;
-  version: number;
-  document: { title: string; problem: string };
-}
 
 const server = new TestServer();
 let page: Page;
@@ -25,10 +20,7 @@ afterAll(async () => {
 });
 
 async function openFirst(): Promise<Stored> {
-  const { items } = await server.json<{ items: Stored[] }>('comparisons?search=north%20bank');
-  await page.driver.get(`${server.address}/c/${items[0]!.id}`);
-  await page.waitCount('.paper', 3);
-  return items[0]!;
+  return openComparison(server, page, 'north bank');
 }
 
 async function retitle(title: string): Promise<void> {

@@ -1,11 +1,7 @@
 import { Key } from 'selenium-webdriver';
+import { findComparison, openComparison } from './harness/open.ts';
 import { Page } from './harness/page.ts';
 import { TestServer } from './harness/server.ts';
-
-interface Stored {
-  id: string;
-  document: { title: string; problem: string };
-}
 
 const server = new TestServer();
 let page: Page;
@@ -21,10 +17,7 @@ afterAll(async () => {
 });
 
 async function open(search: string, view = ''): Promise<void> {
-  const query = new URLSearchParams({ search });
-  const { items } = await server.json<{ items: Stored[] }>(`comparisons?${query}`);
-  await page.driver.get(`${server.address}/c/${items[0]!.id}${view}`);
-  await page.find('.paper, .present-paper, .printed-paper');
+  await openComparison(server, page, search, view);
 }
 
 describe('the bench at 1280x800', () => {
@@ -216,8 +209,8 @@ describe('the list of comparisons', () => {
       '.MuiSnackbar-root',
       /notes\.json cannot be imported: document: there is no/,
     );
-    const { items } = await server.json<{ items: Stored[] }>('comparisons?search=nines');
-    await give('nines.json', JSON.stringify({ ...items[0]!.document, title: 'Imported nines' }));
+    const nines = await findComparison(server, 'nines');
+    await give('nines.json', JSON.stringify({ ...nines.document, title: 'Imported nines' }));
     await page.waitText('.list', /Imported nines/);
   });
 });

@@ -1,6 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { Key } from 'selenium-webdriver';
+import { openComparison } from './harness/open.ts';
 import { Page } from './harness/page.ts';
 import { TestServer } from './harness/server.ts';
 
@@ -21,10 +22,7 @@ afterAll(async () => {
 });
 
 async function open(search: string, view = ''): Promise<void> {
-  const query = new URLSearchParams({ search });
-  const { items } = await server.json<{ items: { id: string }[] }>(`comparisons?${query}`);
-  await page.driver.get(`${server.address}/c/${items[0]!.id}${view}`);
-  await page.find('.paper, .present-paper, .printed-paper, .why-method');
+  await openComparison(server, page, search, view);
   await page.driver.sleep(500);
 }
 

@@ -1,21 +1,18 @@
-import { sayMarked, type EntryId } from '@levee/core';
+import { sayMarked } from '@levee/core';
 import CloseIcon from '@mui/icons-material/Close';
 import OpenInFullIcon from '@mui/icons-material/OpenInFull';
 import CloseFullscreenIcon from '@mui/icons-material/CloseFullscreen';
 import { IconButton } from '@mui/material';
-import { memo, type KeyboardEvent, type MouseEvent, type PointerEvent } from 'react';
+import { memo } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
-import { hover, pin, useSession } from '../../store/session-store.ts';
-import { useSettings } from '../../store/settings-store.ts';
+import { useSession } from '../../store/session-store.ts';
 import { Spoken } from '../../ui/spoken.tsx';
 import { useSpeaker, useVoice } from '../../worked/use-worked.ts';
 import type { Lit } from '../../worked/lit.ts';
 import type { Paper } from '../../worked/work.ts';
 import { CostStrip } from './cost-strip.tsx';
-import { HeldTray } from './held-tray.tsx';
+import { PointableStage } from './pointable-stage.tsx';
 import { MethodMenu, SchoolMenus } from './paper-menus.tsx';
-import { PaperStage } from './paper-stage.tsx';
-import { nearestMark } from './nearest-mark.ts';
 
 export interface PaperCardProps {
   readonly paper: Paper;
@@ -42,7 +39,7 @@ export const PaperCard = memo(function PaperCard({ paper, step, lit, removable }
         <PaperButtons paper={paper} removable={removable} />
         <SchoolMenus paper={paper} />
       </header>
-      <Stage paper={paper} step={step} lit={lit} />
+      <PointableStage paper={paper} step={step} lit={lit} most={30} />
       <Sentence paper={paper} step={step} />
       <CostStrip paper={paper} />
     </article>
@@ -86,53 +83,6 @@ function putAway(index: number): void {
   change((content) => ({ ...content, papers: content.papers.filter((_, k) => k !== index) }));
   setSteps(progress.steps.filter((_, k) => k !== index));
   useSession.setState({ pointed: null, pinned: false, active: 0 });
-}
-
-/** The drawing area: pointing with the pointer, or with arrow keys once it has the focus. */
-function Stage({ paper, step, lit }: Omit<PaperCardProps, 'removable'>) {
-  const { notes, notches, words } = useSettings();
-  const entry = (id: string) => ({ kind: 'entry', lane: paper.index, id: id as EntryId }) as const;
-  const found = (event: PointerEvent | MouseEvent) =>
-    (event.target as Element).closest('[data-entry]')?.getAttribute('data-entry') ?? null;
-  const over = (event: PointerEvent) => {
-    const id = found(event);
-    hover(id === null ? null : entry(id));
-  };
-  const click = (event: MouseEvent) => {
-    const id = found(event);
-    pin(id === null ? null : entry(id));
-  };
-  const press = (event: KeyboardEvent) => {
-    const next = nearestMark(paper, step, useSession.getState().pointed, event.key);
-    if (next === null) return;
-    event.preventDefault();
-    useSession.setState({ pointed: entry(next), pinned: true, active: paper.index });
-  };
-  return (
-    <div
-      className="stage-wrap"
-      tabIndex={0}
-      role="group"
-      aria-label={`${paper.method.name}: arrow keys point at its marks`}
-      onPointerOver={over}
-      onPointerLeave={() => hover(null)}
-      onMouseDown={(event) => event.preventDefault()}
-      onClick={click}
-      onKeyDown={press}
-    >
-      <PaperStage
-        paper={paper}
-        step={step}
-        lit={lit}
-        times={words.times}
-        notes={notes}
-        notches={notches}
-        least={9}
-        most={30}
-      />
-      <HeldTray paper={paper} step={step} lit={lit} />
-    </div>
-  );
 }
 
 /** What the last step did, in the chosen voice. */

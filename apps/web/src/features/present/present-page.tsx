@@ -3,20 +3,16 @@ import LastPageIcon from '@mui/icons-material/LastPage';
 import FirstPageIcon from '@mui/icons-material/FirstPage';
 import NavigateBeforeIcon from '@mui/icons-material/NavigateBefore';
 import NavigateNextIcon from '@mui/icons-material/NavigateNext';
-import type { EntryId } from '@levee/core';
-import type { MouseEvent, PointerEvent } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
-import { hover, pin, useSession } from '../../store/session-store.ts';
-import { useSettings } from '../../store/settings-store.ts';
+import { useSession } from '../../store/session-store.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import type { Lit } from '../../worked/lit.ts';
 import { useSpeaker, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import type { Paper } from '../../worked/work.ts';
 import { VoiceSwitch } from '../bench/bench-head.tsx';
-import { HeldTray } from '../bench/held-tray.tsx';
 import { IconCommand } from '../bench/icon-command.tsx';
 import { Sentence } from '../bench/paper-card.tsx';
-import { PaperStage } from '../bench/paper-stage.tsx';
+import { PointableStage } from '../bench/pointable-stage.tsx';
 import { useLit } from '../bench/papers.tsx';
 import '../bench/bench.css';
 import './present.css';
@@ -77,32 +73,10 @@ interface ShownProps {
 }
 
 function Shown({ paper, step, lit }: ShownProps) {
-  const { notes, notches, words } = useSettings();
-  const entryAt = (event: PointerEvent | MouseEvent) => {
-    const id = (event.target as Element).closest('[data-entry]')?.getAttribute('data-entry');
-    return id ? ({ kind: 'entry', lane: paper.index, id: id as EntryId } as const) : null;
-  };
   return (
     <article className="present-paper" aria-label={paper.method.name}>
       <h2>{paper.method.name}</h2>
-      <div
-        className="stage-wrap"
-        onPointerOver={(event) => hover(entryAt(event))}
-        onPointerLeave={() => hover(null)}
-        onClick={(event) => pin(entryAt(event))}
-      >
-        <PaperStage
-          paper={paper}
-          step={step}
-          lit={lit}
-          times={words.times}
-          notes={notes}
-          notches={notches}
-          least={9}
-          most={64}
-        />
-        <HeldTray paper={paper} step={step} lit={lit} />
-      </div>
+      <PointableStage paper={paper} step={step} lit={lit} most={64} />
       <Sentence paper={paper} step={step} />
     </article>
   );

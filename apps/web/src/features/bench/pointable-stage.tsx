@@ -1,0 +1,64 @@
+import type { EntryId } from '@levee/core';
+import type { KeyboardEvent, MouseEvent, PointerEvent } from 'react';
+import { hover, pin, useSession } from '../../store/session-store.ts';
+import { useSettings } from '../../store/settings-store.ts';
+import type { Lit } from '../../worked/lit.ts';
+import type { Paper } from '../../worked/work.ts';
+import { HeldTray } from './held-tray.tsx';
+import { nearestMark } from './nearest-mark.ts';
+import { PaperStage } from './paper-stage.tsx';
+
+export interface PointableStageProps {
+  readonly paper: Paper;
+  readonly step: number;
+  readonly lit: Lit;
+  /** Most pixels of a square. */
+  readonly most: number;
+}
+
+/** The drawing area: pointing with the pointer, or with arrow keys once it has the focus. */
+export function PointableStage({ paper, step, lit, most }: PointableStageProps) {
+  const { notes, notches, words } = useSettings();
+  const entry = (id: string) => ({ kind: 'entry', lane: paper.index, id: id as EntryId }) as const;
+  const found = (event: PointerEvent | MouseEvent) =>
+    (event.target as Element).closest('[data-entry]')?.getAttribute('data-entry') ?? null;
+  const over = (event: PointerEvent) => {
+    const id = found(event);
+    hover(id === null ? null : entry(id));
+  };
+  const click = (event: MouseEvent) => {
+    const id = found(event);
+    pin(id === null ? null : entry(id));
+  };
+  const press = (event: KeyboardEvent) => {
+    const next = nearestMark(paper, step, useSession.getState().pointed, event.key);
+    if (next === null) return;
+    event.preventDefault();
+    useSession.setState({ pointed: entry(next), pinned: true, active: paper.index });
+  };
+  return (
+    <div
+      className="stage-wrap"
+      tabIndex={0}
+      role="group"
+      aria-label={`${paper.method.name}: arrow keys point at its marks`}
+      onPointerOver={over}
+      onPointerLeave={() => hover(null)}
+      onMouseDown={(event) => event.preventDefault()}
+      onClick={click}
+      onKeyDown={press}
+    >
+      <PaperStage
+        paper={paper}
+        step={step}
+        lit={lit}
+        times={words.times}
+        notes={notes}
+        notches={notches}
+        least={9}
+        most={most}
+      />
+      <HeldTray paper={paper} step={step} lit={lit} />
+    </div>
+  );
+}
