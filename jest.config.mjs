@@ -24,6 +24,7 @@ const project = (displayName, roots, extra = {}) => ({
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: swc(),
+  setupFilesAfterEnv: ['<rootDir>/testing/patience.mjs'],
   testEnvironmentOptions: { customExportConditions: ['source', 'node', 'node-addons'] },
   ...extra,
 });
@@ -40,15 +41,12 @@ export default {
     }),
     project('e2e', ['e2e'], {
       testMatch: ['**/*.e2e.ts'],
-      setupFilesAfterEnv: ['<rootDir>/e2e/harness/patience.ts'],
     }),
     project('bench', ['e2e'], {
       testMatch: ['**/*.bench.ts'],
-      setupFilesAfterEnv: ['<rootDir>/e2e/harness/patience.ts'],
     }),
     project('screenshots', ['e2e'], {
       testMatch: ['**/*.pictures.ts'],
-      setupFilesAfterEnv: ['<rootDir>/e2e/harness/patience.ts'],
     }),
   ],
 };

@@ -69,7 +69,9 @@ export function EstimateStrip() {
       <span className="caption">
         {estimate
           ? `estimate, ${estimate.beforeWorking ? 'before working' : 'made while working'}`
-          : 'estimate first?'}
+          : untouched
+            ? 'estimate first?'
+            : 'an estimate?'}
       </span>
       <span className="estimate-line">
         <EstimateText estimate={shown} base={problem.base} />

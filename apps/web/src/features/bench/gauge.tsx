@@ -1,6 +1,7 @@
 import { Exact, shareOf, wholeText, type Subject } from '@levee/core';
 import { useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import type { Paper } from '../../worked/work.ts';
+import { useComparison } from '../../store/comparison-store.ts';
 import { useSession } from '../../store/session-store.ts';
 
 /**
@@ -11,6 +12,7 @@ export function Gauge() {
   const { papers, problem } = useWorked();
   const steps = useSteps();
   const subject = useSubject();
+  const unit = useComparison((state) => state.content.unit);
   const active = useSession((session) => Math.min(session.active, papers.length - 1));
   const { total } = papers[0]!.lane.trace;
   const level = papers[active]!.levels[steps[active]!]!;
@@ -19,7 +21,7 @@ export function Gauge() {
   const balanced = papers.every((paper, k) => paper.levels[steps[k]!]!.balance.equals(total));
   return (
     <aside className="gauge" aria-label="Account">
-      <h2>Account</h2>
+      <h2>Account {unit && <span className="caption">in {unit}</span>}</h2>
       <div className="gauge-total">
         <span className="figures">{text(total)}</span>
       </div>

@@ -189,7 +189,7 @@ function BothWays() {
       {sum(totals.columns, (part) => `${part} ${times} ${second}`, totals.columnSum)}
       <p className="caption">
         {totals.rowSum.equals(totals.columnSum)
-          ? 'Row totals and column totals agree ✓ A slip in one cell shows here when the cells were read off a paper; a slip made in both ways of adding would not.'
+          ? 'Row totals and column totals agree ✓ This finds a slip in adding; a wrong product it cannot find, since both ways add it.'
           : 'Row totals and column totals differ.'}
       </p>
     </section>
