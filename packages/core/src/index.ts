@@ -1,5 +1,5 @@
 export { Exact } from './exact/exact.ts';
-export { numeral, numeralText, wholeText, type Numeral } from './exact/numeral.ts';
+export { numeral, numeralText, numeralValue, wholeText, type Numeral } from './exact/numeral.ts';
 export { failureText, type ProblemFailure } from './problem/failure.ts';
 export { MAX_DIGITS } from './problem/grammar.ts';
 export {

@@ -191,6 +191,17 @@ describe('a change made elsewhere', () => {
     expect(currentDocument().title).toBe('theirs');
   });
 
+  it('stays offered when the copy cannot be kept', async () => {
+    await conflict();
+    server.down = true;
+    await resolveConflict('both');
+    expect(useKeeping.getState().keeping).toMatchObject({
+      state: 'conflict',
+      fault: 'The server does not answer.',
+    });
+    expect(currentDocument().title).toBe('mine');
+  });
+
   it('stays offered after a reload', async () => {
     await conflict();
     closeComparison();

@@ -13,7 +13,12 @@ export type Keeping =
   | { readonly state: 'kept'; readonly at: string }
   | { readonly state: 'keeping' }
   | { readonly state: 'waiting'; readonly detail: string }
-  | { readonly state: 'conflict'; readonly theirs: Stored };
+  | {
+      readonly state: 'conflict';
+      readonly theirs: Stored;
+      /** Why the last choice could not be carried out. */
+      readonly fault?: string;
+    };
 
 export const useKeeping = create<{ readonly keeping: Keeping }>(() => ({
   keeping: { state: 'closed' },
@@ -160,7 +165,7 @@ export async function resolveConflict(choice: 'mine' | 'theirs' | 'both'): Promi
   if (choice === 'both') {
     const title = `${mine.title} (other version)`.slice(0, 120);
     const copy = await comparisonsApi.create({ ...mine, title });
-    if (!copy.ok) return show({ state: 'conflict', theirs });
+    if (!copy.ok) return show({ state: 'conflict', theirs, fault: copy.detail });
   }
   if (choice !== 'mine') return takeOver(theirs);
   open.version = theirs.version;

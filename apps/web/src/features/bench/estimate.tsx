@@ -3,6 +3,7 @@ import {
   Exact,
   JUDGEMENTS,
   numeral,
+  numeralValue,
   proposedOperands,
   roundings,
   wholeText,
@@ -36,14 +37,7 @@ export function worthOf(operands: readonly string[], base: number): Exact | null
     text.length <= 24 &&
     [...text.toUpperCase()].every((f) => figures.includes(f));
   if (!operands.every(fits)) return null;
-  return estimateOf(
-    operands.map((text) =>
-      [...numeral(text, base).digits].reduceRight(
-        (total, digit) => total.times(Exact.of(base)).plus(Exact.of(digit)),
-        Exact.ZERO,
-      ),
-    ),
-  );
+  return estimateOf(operands.map((text) => numeralValue(numeral(text, base))));
 }
 
 function record(estimate: EstimateRecord): void {

@@ -17,7 +17,9 @@ export function KeepingMark() {
           </button>
         )}
       </span>
-      {keeping.state === 'conflict' && <ConflictDialog theirs={keeping.theirs} />}
+      {keeping.state === 'conflict' && (
+        <ConflictDialog theirs={keeping.theirs} fault={keeping.fault} />
+      )}
     </>
   );
 }
@@ -46,7 +48,8 @@ function clock(iso: string): string {
 }
 
 /** Both versions of a comparison that was changed in two places. */
-function ConflictDialog({ theirs }: { readonly theirs: Stored }) {
+function ConflictDialog(props: { readonly theirs: Stored; readonly fault: string | undefined }) {
+  const { theirs, fault } = props;
   const mine = useComparison((state) => state.content);
   const { papers } = useWorked();
   return (
@@ -66,6 +69,7 @@ function ConflictDialog({ theirs }: { readonly theirs: Stored }) {
           papers={theirs.document.papers.map((paper) => paper.method)}
         />
       </DialogContent>
+      {fault && <p className="dialog-fault">The copy could not be kept. {fault}</p>}
       <DialogActions>
         <Button onClick={() => void resolveConflict('theirs')}>Take the other</Button>
         <Button onClick={() => void resolveConflict('both')}>Keep this one as a copy</Button>
