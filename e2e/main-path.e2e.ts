@@ -127,7 +127,7 @@ describe('the main path', () => {
     await page.press('work this next · w');
     await page.waitText('.paper[data-paper="1"] .schools', /own order/);
     expect(await counts()).toEqual(['0 of 9', '1 of 8', '0 of 8']);
-    await page.waitText('.gauge .caption', /balanced/);
+    await page.waitText('.gauge .balance', /balanced/);
   });
 
   it('undoes and redoes what was changed, but not the steps', async () => {

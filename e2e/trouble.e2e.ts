@@ -64,7 +64,7 @@ describe('a bad problem', () => {
     await page.waitText('.gauge-total', new RegExp(`^${total}$`));
     expect(await (await page.find('[data-problem-field]')).getAttribute('value')).toBe(shown);
     await page.keys(Key.END);
-    await page.waitText('.gauge .caption', /balanced/);
+    await page.waitText('.gauge .balance', /balanced/);
     if (total === '2668') return;
     await page.chord(Key.CONTROL, 'z');
     await page.waitText('.gauge-total', /^2668$/);

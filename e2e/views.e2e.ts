@@ -48,7 +48,7 @@ describe('the bench at 1280x800', () => {
     for (let step = 0; step < 9; step++) {
       await page.keys(Key.ARROW_RIGHT);
       expect(await line()).toBe(before);
-      expect(await page.text('.gauge .caption')).toMatch(/balanced/);
+      expect(await page.text('.gauge .balance')).toMatch(/balanced/);
     }
     expect(await page.text('.gauge-words')).toMatch(/owed\s*0\s*marked\s*2668/);
   });
@@ -120,7 +120,7 @@ describe('the bench at 1280x800', () => {
     await page.compute('987654321987 × 123456789123');
     await page.keys(Key.END);
     await page.waitText('.gauge-total', /^121932631/);
-    await page.waitText('.gauge .caption', /balanced/);
+    await page.waitText('.gauge .balance', /balanced/);
     await page.chord(Key.CONTROL, 'z');
     await page.waitText('.gauge-total', /^2555$/);
   });
@@ -142,7 +142,7 @@ describe('other widths', () => {
         .map((e) => e.className);`);
     expect(beyond).toEqual([]);
     await page.press('next');
-    await page.waitText('.gauge .caption', /balanced/);
+    await page.waitText('.gauge .balance', /balanced/);
   });
 });
 

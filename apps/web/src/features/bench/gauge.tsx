@@ -42,7 +42,7 @@ export function Gauge() {
           </>
         )}
       </dl>
-      <p className="caption" role="status">
+      <p className="caption balance" role="status">
         {balanced ? `balanced ✓ · ${papers[active]!.method.shortName}` : 'out of balance'}
       </p>
     </aside>
