@@ -119,6 +119,14 @@ describe('keeping', () => {
     expect(server.stored.document.title).toBe('not sent');
   });
 
+  it('sends at once what waits when another comparison is opened', async () => {
+    retitle('in a hurry');
+    closeComparison();
+    await settle();
+    expect(server.stored).toMatchObject({ version: 2, document: { title: 'in a hurry' } });
+    expect(readDraft('one')).toBeNull();
+  });
+
   it('opens from the draft while the server is away', async () => {
     closeComparison();
     const document = { ...start, title: 'offline' };
@@ -132,6 +140,18 @@ describe('keeping', () => {
   it('says when there is no such comparison', async () => {
     await openComparison('two');
     expect(useKeeping.getState().keeping).toEqual({ state: 'missing', detail: 'gone' });
+  });
+
+  it('goes by the last comparison that was asked for, whatever answers first', async () => {
+    const first = openComparison('two');
+    const second = openComparison('one');
+    await Promise.all([first, second]);
+    expect(state()).toBe('kept');
+    closeComparison();
+    const late = openComparison('one');
+    closeComparison();
+    await late;
+    expect(state()).toBe('closed');
   });
 
   it('ignores drafts that cannot be read', () => {
@@ -149,6 +169,14 @@ describe('a change made elsewhere', () => {
     await settle();
     expect(state()).toBe('kept');
     expect(server.stored).toMatchObject({ version: 3, document: { title: 'mine' } });
+  });
+
+  it('does not matter when it is the same change', async () => {
+    server.write({ ...start, title: 'alike', steps: [1, 1, 1] });
+    retitle('alike');
+    await settle();
+    expect(state()).toBe('kept');
+    expect(server.stored).toMatchObject({ version: 3, document: { title: 'alike' } });
   });
 
   it('is taken when here only progress changed', async () => {

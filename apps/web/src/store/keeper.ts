@@ -37,6 +37,8 @@ interface Open {
 let open: Open | null = null;
 let timer: ReturnType<typeof setTimeout> | undefined;
 let sending = false;
+/** Counts openings, so that a late answer to an earlier one is known. */
+let openings = 0;
 /** True while a document is put into the store that must not be sent back. */
 let loading = false;
 
@@ -49,7 +51,9 @@ export async function openComparison(id: string): Promise<void> {
   if (open?.id === id) return;
   closeComparison();
   show({ state: 'opening' });
+  const opening = ++openings;
   const reply = await comparisonsApi.read(id);
+  if (opening !== openings) return;
   const draft = readDraft(id);
   if (!reply.ok) {
     if (reply.code !== UNREACHABLE || !draft) {
@@ -84,11 +88,23 @@ function put(document: ComparisonDocument): void {
   loading = false;
 }
 
-/** Lets go of the open comparison; what was not sent yet stays as a draft. */
+/**
+ * Lets go of the open comparison. What was not sent yet is sent now, and stays as a draft where that
+ * fails.
+ */
 export function closeComparison(): void {
   clearTimeout(timer);
+  const { state } = useKeeping.getState().keeping;
+  if (open && !sending && (state === 'keeping' || state === 'waiting')) sendLast(open);
   open = null;
+  openings++;
   show({ state: 'closed' });
+}
+
+function sendLast({ id, version }: Open): void {
+  void comparisonsApi.update(id, version, currentDocument()).then((reply) => {
+    if (reply.ok && open?.id !== id) dropDraft(id);
+  });
 }
 
 useComparison.subscribe((state, before) => {
@@ -112,7 +128,7 @@ async function send(): Promise<void> {
   sending = true;
   const reply = await comparisonsApi.update(target.id, target.version, document);
   sending = false;
-  if (open !== target) return;
+  if (open !== target) return keepNow();
   if (reply.ok) saved(target, reply.value);
   else refused(reply);
 }
@@ -133,16 +149,16 @@ function refused(reply: Extract<Reply<Stored>, { ok: false }>): void {
 
 /**
  * The server has another version. Where only progress differs on one of the two sides, the other
- * side's choices are taken; where both changed what was chosen, both versions are offered.
+ * side's choices are taken; where both chose differently, both versions are offered.
  */
 function settle(theirs: Stored): void {
   if (!open) return;
-  const base = contentOf(open.base);
-  if (equal(contentOf(theirs.document), base)) {
+  const [base, mine, other] = [open.base, currentDocument(), theirs.document].map(contentOf);
+  if (equal(other, base) || equal(other, mine)) {
     open.version = theirs.version;
     open.base = theirs.document;
     schedule(0);
-  } else if (equal(contentOf(currentDocument()), base)) takeOver(theirs);
+  } else if (equal(mine, base)) takeOver(theirs);
   else show({ state: 'conflict', theirs });
 }
 
