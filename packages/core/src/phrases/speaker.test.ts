@@ -52,9 +52,11 @@ describe('counts', () => {
     expect(speaker().count(count, place)).toBe(text);
   });
 
-  it('are written in the base', () => {
-    expect(speaker({}, 8).count(9, 0)).toBe('11 ones');
-    expect(speaker({ times: '·' }, 8).count(3, 2)).toBe('3 · 64');
+  it('are worth the same in every base, and so are said in base ten', () => {
+    expect(speaker({}, 8).count(9, 0)).toBe('9 ones');
+    expect(speaker({}, 2).count(2, 5)).toBe('2×32');
+    expect(speaker({}, 16).placeFact(11, 0, 12, 1)).toBe('11 × 12×16 are **132×16**');
+    expect(speaker({ times: '·' }, 8).count(3, 2)).toBe('3·64');
     expect(speaker({}, 16).number(171)).toBe('AB');
   });
 });

@@ -28,13 +28,14 @@ export class Speaker {
     return this.base === 10 ? decimalPlaces(place) : `${powerText(this.base, place)}s`;
   }
 
-  /** `3 tens`, `1 ten`, `0 ones`; a count of ten or more is written in the base. */
+  /**
+   * What a count of some place is worth: `3 tens`, `1 ten`, `0 ones`; outside base ten `3×64`. Count
+   * and place are both said in base ten, whatever the base of the figures on the paper.
+   */
   count(count: number, place: number): string {
-    const figures = this.number(count);
-    if (place > 0 && this.base !== 10)
-      return `${figures} ${this.times} ${powerText(this.base, place)}`;
+    if (place > 0 && this.base !== 10) return `${count}${this.times}${powerText(this.base, place)}`;
     const places = this.places(place);
-    return `${figures} ${count === 1 ? places.replace(/s$/, '') : places}`;
+    return `${count} ${count === 1 ? places.replace(/s$/, '') : places}`;
   }
 
   /** A small number in the base of the problem. */
@@ -68,7 +69,7 @@ export class Speaker {
 
   /** One place times another: `8 × 6 ones are 48 ones`, `5 tens × 4 tens are 20 hundreds`. */
   placeFact(left: number, leftPlace: number, right: number, rightPlace: number): string {
-    const first = leftPlace === 0 ? this.number(left) : this.count(left, leftPlace);
+    const first = leftPlace === 0 ? String(left) : this.count(left, leftPlace);
     const product = left * right;
     const verb = product === 1 ? 'is' : 'are';
     const sign = this.words.facts === 'lots of' ? 'lots of' : this.times;
