@@ -37,7 +37,7 @@ export function gridSheet(trace: Trace): Sheet {
       squaresFor(mark.glyph.length),
     ),
   );
-  const listTop = Math.min(0, bottom - list.length);
+  const listTop = Math.max(0, bottom - list.length);
   const grandBox = grandPlace();
 
   const cellBox = (column: number, row: number) => {
