@@ -10,26 +10,34 @@ import {
   say,
 } from './lib/project.mjs';
 
-/** Milliseconds that one sample should take at least, so that the clock does not matter. */
-const SAMPLE = 30;
-const SAMPLES = 12;
+/** Milliseconds that a sample takes at least. */
+const SAMPLE = 40;
+const SAMPLES = 15;
 
 /** Speed as ratios of one run, so that they hold on any machine. */
 await main(async () => {
-  if (globalThis.gc) return benchCore();
   ensureInstalled();
   ensureCompiled();
   ensureSite();
-  run(process.execPath, ['--expose-gc', 'scripts/bench.mjs']);
+  await benchCore();
   say('Frames at 12 x 12 figures on four papers, in headless Chromium');
   const jest = ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js'];
   run(process.execPath, [...jest, '--selectProjects', 'bench', '--runInBand']);
 });
 
-/** The core alone, garbage collected before every measurement so that none pays for another. */
+/** The core alone. */
 async function benchCore() {
   const core = await import(pathToFileURL(join(ROOT, 'packages/core/dist/index.js')).href);
   const { methods } = core.registry;
+  say('Time to trace 80 x 80 figures over 40 x 40 (goal at most 4.60)');
+  for (const method of methods) {
+    const [large, small] = [80, 40].map((n) => product(core, n));
+    const times = ratio(
+      () => method.trace(large),
+      () => method.trace(small),
+    );
+    say(`  ${method.id.padEnd(24)} ${times.toFixed(2)}`);
+  }
   say('Time to trace an n x n product over time to write that trace as JSON (goal at most 1.50)');
   for (const method of methods) {
     const ratios = [4, 12, 40, 120].map((n) => {
@@ -43,15 +51,6 @@ async function benchCore() {
     });
     say(`  ${method.id.padEnd(24)} ${ratios.join('   ')}`);
   }
-  say('Time to trace 80 x 80 figures over 40 x 40 (goal at most 4.60)');
-  for (const method of methods) {
-    const [large, small] = [80, 40].map((n) => product(core, n));
-    const times = ratio(
-      () => method.trace(large),
-      () => method.trace(small),
-    );
-    say(`  ${method.id.padEnd(24)} ${times.toFixed(2)}`);
-  }
 }
 
 /** A product of two numbers of n figures, all figures in use. */
@@ -61,23 +60,24 @@ function product(core, n) {
   return core.productProblem([core.numeral(figures(3)), core.numeral(figures(5))]);
 }
 
-/** How many times as long the first takes as the second: the best of samples taken in turn. */
+/**
+ * How many times as long the first takes as the second: medians of samples taken in turn. A sample
+ * runs its body until it has taken as long as one of the other, so that both pay for their garbage.
+ */
 function ratio(first, second) {
-  const bodies = [first, second].map((body) => ({ body, runs: runsFor(body), times: [] }));
+  const longest = Math.max(SAMPLE, timeOf(first, 1), timeOf(second, 1));
+  const bodies = [first, second].map((body) => ({ body, runs: runsFor(body, longest), times: [] }));
   for (let round = 0; round < SAMPLES; round++) {
-    for (const { body, runs, times } of bodies) {
-      globalThis.gc();
-      times.push(timeOf(body, runs) / runs);
-    }
+    for (const { body, runs, times } of bodies) times.push(timeOf(body, runs) / runs);
   }
-  const [a, b] = bodies.map(({ times }) => Math.min(...times));
+  const [a, b] = bodies.map(({ times }) => times.sort((x, y) => x - y)[SAMPLES >> 1]);
   return a / b;
 }
 
 /** How many runs make a sample, found after warming up. */
-function runsFor(body) {
+function runsFor(body, least) {
   let runs = 1;
-  while (timeOf(body, runs) < SAMPLE) runs *= 2;
+  while (timeOf(body, runs) < least * 0.7) runs *= 2;
   return runs;
 }
 

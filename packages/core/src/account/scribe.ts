@@ -37,6 +37,9 @@ export interface Writing {
   readonly worth?: Exact;
 }
 
+/** One empty list for all steps that strike nothing. */
+const NONE: readonly EntryId[] = [];
+
 export interface StepDraft {
   readonly law: Law;
   readonly phase: string;
@@ -176,7 +179,7 @@ export class Scribe {
       phase,
       takes: takes.map((entry) => entry.id),
       gives,
-      strikes: strikes.map((mark) => mark.id),
+      strikes: strikes.length === 0 ? NONE : strikes.map((mark) => mark.id),
       phrase,
       balance: this.balance,
     });

@@ -80,11 +80,15 @@ export function digitWorth(number: Numeral, place: number): Exact {
   return worthAt(digitAt(number, place), number.base, place - number.decimals);
 }
 
-/** What a count of some place amounts to: 12 tens are 120. */
+const WORTHS = new Map<number, Exact[]>();
+
+/** What a count of some place amounts to: 12 tens are 120. Worths of single figures are kept once made. */
 export function worthAt(count: number, base: number, place: number): Exact {
   if (count === 0) return Exact.ZERO;
-  const unit = placeValue(base, place);
-  return count === 1 ? unit : Exact.of(count).times(unit);
+  if (count >= base || place < 0) return Exact.of(count).times(placeValue(base, place));
+  let worths = WORTHS.get(base);
+  if (!worths) WORTHS.set(base, (worths = []));
+  return (worths[place * base + count] ??= Exact.of(count).times(placeValue(base, place)));
 }
 
 /** The number's exact value. */

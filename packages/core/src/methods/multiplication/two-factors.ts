@@ -26,8 +26,16 @@ export function twoFactors(problem: Problem): TwoFactors {
   return { top, bottom };
 }
 
-/** A part of a factor, in the factor's base: digit 5 in place 1 is `50`. */
+const PART_TEXTS = new WeakMap<Numeral, string[]>();
+
+/** A part of a factor, in the factor's base: digit 5 in place 1 is `50`. Each text is made once. */
 export function partText(number: Numeral, place: number): string {
+  let texts = PART_TEXTS.get(number);
+  if (!texts) PART_TEXTS.set(number, (texts = []));
+  return (texts[place] ??= madePartText(number, place));
+}
+
+function madePartText(number: Numeral, place: number): string {
   const digit = (number.digits[place] ?? 0).toString(number.base).toUpperCase();
   return digit === '0' ? '0' : digit + '0'.repeat(place);
 }
