@@ -13,15 +13,17 @@ export interface Session {
   readonly dialog: 'words' | 'shortcuts' | 'estimate' | null;
 }
 
-/** What is going on at the moment; never kept. */
-export const useSession = create<Session>(() => ({
+const BEGINNING: Session = {
   pointed: null,
   pinned: false,
   active: 0,
   large: null,
   playing: false,
   dialog: null,
-}));
+};
+
+/** What is going on at the moment; never kept. */
+export const useSession = create<Session>(() => BEGINNING);
 
 /** Points at something for as long as the pointer is there; a pinned subject stays. */
 export function hover(pointed: Pointed | null): void {
@@ -48,12 +50,5 @@ export function samePointed(a: Pointed | null, b: Pointed | null): boolean {
 
 /** Forgets all that belongs to one comparison. */
 export function resetSession(): void {
-  useSession.setState({
-    pointed: null,
-    pinned: false,
-    active: 0,
-    large: null,
-    playing: false,
-    dialog: null,
-  });
+  useSession.setState(BEGINNING);
 }

@@ -1,4 +1,5 @@
 import type { Stored } from '../../api/client.ts';
+import { csvText } from '../../ui/csv.ts';
 
 const COLUMNS = [
   'id',
@@ -25,11 +26,5 @@ export function listCsv(comparisons: readonly Stored[]): string {
     createdAt,
     updatedAt,
   ]);
-  return [COLUMNS, ...rows].map((row) => row.map(field).join(',')).join('\r\n') + '\r\n';
-}
-
-/** Quotes what needs it; a leading sign that a spreadsheet would run as a formula gets an apostrophe. */
-function field(value: string): string {
-  const safe = /^[=+\-@\t]/.test(value) ? `'${value}` : value;
-  return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
+  return csvText([COLUMNS, ...rows]);
 }

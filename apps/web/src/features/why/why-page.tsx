@@ -28,6 +28,7 @@ import { useSpeaker, useWorked } from '../../worked/use-worked.ts';
 import { copy, useAgreement } from '../bench/agree-panel.tsx';
 import { costItems } from '../bench/cost-strip.tsx';
 import { moveLines } from './move-lines.ts';
+import { PaperTable } from './paper-table.tsx';
 import './why.css';
 
 /** Why the methods agree: the same terms, bracketed in each method's way, law by law. */
@@ -200,76 +201,30 @@ function BothWays() {
 function Costs() {
   const { papers, problem } = useWorked();
   const columns = papers.map((paper) => costItems(cost(paper.lane.trace), problem.base));
-  return (
-    <section className="why-same">
-      <h2>What each costs here</h2>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">counted from the work</th>
-            {papers.map((paper) => (
-              <th key={paper.index} scope="col">
-                {paper.method.shortName}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {columns[0]!.map(({ name }, row) => (
-            <tr key={name}>
-              <th scope="row">{name}</th>
-              {columns.map((items, k) => (
-                <td key={k} className="figures">
-                  {items[row]!.amount}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
-  );
+  const rows = columns[0]!.map(({ name }, row) => ({
+    name,
+    cells: columns.map((items) => items[row]!.amount),
+  }));
+  return <PaperTable title="What each costs here" corner="counted from the work" rows={rows} />;
 }
 
 /** Amounts that at least two methods gather into one number. */
 function SameAmounts() {
   const { comparison, papers } = useWorked();
   const say = useSpeaker();
-  const found = sameAmounts(comparison).filter(({ terms }) => terms.size < comparison.space.size);
-  const shown = found.filter(({ terms }) => terms.size > 1);
-  if (shown.length === 0) return null;
-  return (
-    <section className="why-same">
-      <h2>The same amount in different methods</h2>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">amount</th>
-            {papers.map((paper) => (
-              <th key={paper.index} scope="col">
-                {paper.method.shortName}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {shown.map(({ terms, worth, members }) => (
-            <tr key={terms.key}>
-              <th scope="row" className="figures">
-                {say.amount(worth)}
-              </th>
-              {papers.map((paper) => (
-                <td key={paper.index}>
-                  {members
-                    .filter((member) => member.lane === paper.index)
-                    .map(({ group }) => sayPlain(paper.method.phrases, group.phrase, 'value', say))
-                    .join('; ') || '—'}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
+  const shown = sameAmounts(comparison).filter(
+    ({ terms }) => terms.size > 1 && terms.size < comparison.space.size,
   );
+  if (shown.length === 0) return null;
+  const rows = shown.map(({ worth, members }) => ({
+    name: say.amount(worth),
+    cells: papers.map(
+      (paper) =>
+        members
+          .filter((member) => member.lane === paper.index)
+          .map(({ group }) => sayPlain(paper.method.phrases, group.phrase, 'value', say))
+          .join('; ') || '—',
+    ),
+  }));
+  return <PaperTable title="The same amount in different methods" corner="amount" rows={rows} />;
 }

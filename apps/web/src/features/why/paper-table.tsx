@@ -1,0 +1,65 @@
+import { useComparison } from '../../store/comparison-store.ts';
+import { csvText } from '../../ui/csv.ts';
+import { download, fileName } from '../../ui/download.ts';
+import { useWorked } from '../../worked/use-worked.ts';
+
+export interface PaperRow {
+  readonly name: string;
+  /** A text for every paper, in order. */
+  readonly cells: readonly string[];
+}
+
+interface PaperTableProps {
+  readonly title: string;
+  /** What the names of the rows are. */
+  readonly corner: string;
+  readonly rows: readonly PaperRow[];
+}
+
+/** A table with a column a paper; it exports as CSV. */
+export function PaperTable({ title, corner, rows }: PaperTableProps) {
+  const { papers } = useWorked();
+  const problem = useComparison((state) => state.content.problem);
+  const head = [corner, ...papers.map((paper) => paper.method.shortName)];
+  const save = () =>
+    download(
+      fileName(`${problem} ${title}`, 'csv'),
+      csvText([head, ...rows.map(({ name, cells }) => [name, ...cells])]),
+      'text/csv',
+    );
+  return (
+    <section className="why-same" aria-label={title}>
+      <h2>
+        {title}{' '}
+        <button type="button" className="link caption" onClick={save}>
+          export CSV
+        </button>
+      </h2>
+      <table>
+        <thead>
+          <tr>
+            {head.map((text, k) => (
+              <th key={k} scope="col">
+                {text}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ name, cells }, row) => (
+            <tr key={row}>
+              <th scope="row" className="figures">
+                {name}
+              </th>
+              {cells.map((text, k) => (
+                <td key={k} className="figures">
+                  {text}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
