@@ -45,6 +45,7 @@ describe.each(['light', 'dark'])('in %s', (theme) => {
   it.each([
     ['the bench', '', '.paper'],
     ['the agreement', '/why', '.why-method'],
+    ['the checks', '/checks', '.check'],
     ['the presenting view', '/present', '.present-paper'],
     ['the print view', '/print', '.printed-paper'],
   ])('%s has no fault that a machine can find', async (_, view, ready) => {
@@ -66,6 +67,26 @@ describe.each(['light', 'dark'])('in %s', (theme) => {
     await page.find('.problem-reading .fault');
     expect(await faults()).toEqual([]);
     await page.keys(Key.ESCAPE);
+  });
+
+  it('a difference has none, on the line, in blocks and while hops are chosen', async () => {
+    const { id: difference } = await findComparison(server, '642-387');
+    await page.driver.get(`${server.address}/c/${difference}`);
+    await page.find('.stretch');
+    expect(await faults()).toEqual([]);
+    await page.press('own hops…');
+    await page.find('.hops-strip');
+    expect(await faults()).toEqual([]);
+    await page.press('done');
+    await page.press('blocks');
+    await page.find('.blocks');
+    expect(await faults()).toEqual([]);
+  });
+
+  it('the methods have none', async () => {
+    await page.driver.get(`${server.address}/methods?m=counting-up`);
+    await page.find('.method-example');
+    expect(await faults()).toEqual([]);
   });
 
   it('the list of comparisons has none', async () => {

@@ -46,6 +46,38 @@ describe('pictures', () => {
     await save('bench-four-papers');
   });
 
+  it('of a difference', async () => {
+    await open('642-387');
+    await page.click('.paper[data-paper="1"] [data-entry="g0.2"]');
+    await save('bench-difference');
+  });
+
+  it('of a string of addends, as base blocks', async () => {
+    await open('386+478');
+    await page.keys(Key.ARROW_RIGHT, Key.ARROW_RIGHT);
+    await page.press('blocks');
+    await save('bench-sum');
+  });
+
+  it('of hops being chosen', async () => {
+    await open('913-568');
+    await page.press('own hops +32 +300 +13');
+    await save('bench-own-hops');
+  });
+
+  it('of the checks', async () => {
+    await open('642-387', '/checks');
+    await page.press('Equal additions');
+    await page.click('[data-check="inverse"] summary');
+    await save('checks');
+  });
+
+  it('of the methods', async () => {
+    await page.driver.get(`${server.address}/methods?m=expanded-subtraction`);
+    await page.find('.method-example');
+    await save('methods');
+  });
+
   it('of the bench in the dark', async () => {
     await page.script(
       `localStorage.setItem('levee.settings', JSON.stringify({ state: { theme: 'dark', voice: 'digit' }, version: 1 }))`,
@@ -74,7 +106,7 @@ describe('pictures', () => {
 
   it('of the comparisons', async () => {
     await page.driver.get(`${server.address}/comparisons`);
-    await page.waitCount('.list tbody tr', 8);
+    await page.waitCount('.list tbody tr', 12);
     await save('comparisons');
   });
 });

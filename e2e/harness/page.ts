@@ -164,6 +164,20 @@ export class Page {
     return this.driver.executeScript<T>(body, ...args);
   }
 
+  /** Waits until a script returns what is wanted, such as a layout that has come to rest. */
+  async settles(body: string, wanted: unknown): Promise<void> {
+    let last: unknown;
+    const settled = async () => {
+      last = await this.script(body);
+      return JSON.stringify(last) === JSON.stringify(wanted);
+    };
+    try {
+      await this.driver.wait(settled, PATIENCE);
+    } catch {
+      throw new Error(`${body} gives ${JSON.stringify(last)}, not ${JSON.stringify(wanted)}`);
+    }
+  }
+
   /** Errors and warnings of the browser's console so far. */
   async complaints(): Promise<string[]> {
     const entries = await this.driver.manage().logs().get(logging.Type.BROWSER);

@@ -1,4 +1,5 @@
 import {
+  Exact,
   failureText,
   readProblem,
   refusalText,
@@ -63,4 +64,33 @@ export function oneOf<T extends string>(value: string, known: readonly T[], what
     throw new UsageError(`There is no ${what} "${value}"; choose one of: ${known.join(', ')}.`);
   }
   return found;
+}
+
+/** Her own hops, `3,10,-5`, when the method takes them and every one can be made. */
+export function hopsArgument(
+  method: Method,
+  problem: Problem,
+  school: School,
+  text: string | undefined,
+): readonly Exact[] | null {
+  if (text === undefined) return null;
+  const { ownHops } = method;
+  if (!ownHops) throw new UsageError(`${method.id} takes no hops of your own; leave out --hops.`);
+  const hops = text.split(',').map((hop) => {
+    if (!/^\s*[+-]?\d{1,60}\s*$/.test(hop)) {
+      throw new UsageError(
+        `"${hop.trim()}" is not a whole ${ownHops.name}; write them as 3,10,-5.`,
+      );
+    }
+    return Exact.of(BigInt(hop.replace('+', '')));
+  });
+  if (hops.length > ownHops.most) {
+    throw new UsageError(
+      `${method.id} takes up to ${ownHops.most} of your own, not ${hops.length}.`,
+    );
+  }
+  for (const verdict of ownHops.judge(problem, hops, school)) {
+    if (!verdict.ok) throw new UsageError(verdict.fault);
+  }
+  return hops;
 }

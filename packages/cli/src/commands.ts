@@ -13,6 +13,7 @@ import {
   traceMarkdown,
 } from '@levee/core';
 import {
+  hopsArgument,
   methodArgument,
   oneOf,
   problemArgument,
@@ -32,6 +33,7 @@ export function methodsCommand({ problem: text, format }: MethodsOptions): strin
   const problem = text === undefined ? null : problemArgument(text);
   const methods = registry.methods.map((method) => {
     const { id, family, name, alsoCalled, summary, direction, freeOrder, schools, slips } = method;
+    const { ownHops, why, medium } = method;
     const acceptance = problem ? method.accepts(problem) : null;
     return {
       id,
@@ -39,10 +41,13 @@ export function methodsCommand({ problem: text, format }: MethodsOptions): strin
       name,
       alsoCalled,
       summary,
+      why,
+      medium,
       direction,
       freeOrder,
       schools,
       slips,
+      ownHops: ownHops ? { name: ownHops.name, hint: ownHops.hint, most: ownHops.most } : null,
       ...(acceptance ? { accepted: acceptance.ok } : {}),
       ...(acceptance && !acceptance.ok
         ? { reason: { ...acceptance.reason, text: refusalText(acceptance.reason) } }
@@ -57,6 +62,7 @@ export interface TraceCommandOptions {
   readonly school: readonly string[];
   readonly slip: readonly string[];
   readonly order?: string;
+  readonly hops?: string;
   readonly format: string;
 }
 
@@ -71,7 +77,8 @@ export function traceCommand(text: string, options: TraceCommandOptions): string
   if (order && !method.freeOrder) {
     throw new UsageError(`The order of ${method.id} is not free; leave out --order.`);
   }
-  const request = { school, ...(order ? { order } : {}) };
+  const hops = hopsArgument(method, problem, school, options.hops);
+  const request = { school, ...(order ? { order } : {}), ...(hops ? { hops } : {}) };
   const clean = method.trace(problem, request);
   const absent = order?.find((id) => !clean.start.some((entry) => entry.id === `o${id}`));
   if (absent !== undefined) throw new UsageError(`There is no term "${absent}" to order here.`);

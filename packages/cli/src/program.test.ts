@@ -29,15 +29,23 @@ describe('levee methods', () => {
   it('lists every method with its schools', () => {
     const { methods } = json<{ methods: { id: string; schools: { id: string }[] }[] }>('methods');
     expect(methods.map(({ id }) => id)).toEqual(registry.methods.map(({ id }) => id));
-    expect(methods[0]!.schools.map(({ id }) => id)).toEqual(['carries', 'shift']);
+    const column = methods.find(({ id }) => id === 'column-multiplication')!;
+    expect(column.schools.map(({ id }) => id)).toEqual(['carries', 'shift']);
   });
 
   it('says which accept a problem, and why the others do not', () => {
-    type Answer = { methods: { accepted: boolean; reason?: { code: string; text: string } }[] };
-    const two = json<Answer>('methods', '--problem', '46 * 58', '--format', 'json');
-    expect(two.methods.every(({ accepted }) => accepted)).toBe(true);
+    type Answer = {
+      methods: { id: string; accepted: boolean; reason?: { code: string; text: string } }[];
+    };
+    const families = ['46 + 58', '642 - 387', '46 * 58'].map((problem) =>
+      json<Answer>('methods', '--problem', problem, '--format', 'json').methods.flatMap(
+        ({ id, accepted }) => (accepted ? [id] : []),
+      ),
+    );
+    expect(families.map((ids) => ids.length)).toEqual([7, 6, 6]);
+    expect(new Set(families.flat()).size).toBe(registry.methods.length);
     const three = json<Answer>('methods', '--problem', '2 * 3 * 4');
-    expect(three.methods[0]).toMatchObject({
+    expect(three.methods.find(({ id }) => id === 'lattice')).toMatchObject({
       accepted: false,
       reason: { code: 'two-operands-only', operands: 3 },
     });
@@ -51,19 +59,37 @@ describe('levee trace', () => {
     balanced: boolean;
     school: Record<string, string>;
     problem: { text: string; value: string };
-    steps: { balance: string; digitVoice: string; valueVoice: string }[];
+    steps: {
+      balance: string;
+      takes: string[];
+      gives: string[];
+      strikes: string[];
+      digitVoice: string;
+      valueVoice: string;
+    }[];
     entries: { id: string; terms: string[] }[];
   };
 
-  it.each(registry.methods.map(({ id }) => id))('writes %s in the open format', (id) => {
-    const trace = json<Trace>('trace', '46 * 58', '--method', id, '--format', 'json');
+  const samples: Record<string, readonly [source: string, text: string, value: string]> = {
+    multiplication: ['46 * 58', '46 × 58', '2668'],
+    addition: ['386+58', '386 + 58', '444'],
+    subtraction: ['642 - 387', '642 − 387', '255'],
+  };
+
+  it.each(registry.methods.map(({ id, family }) => [id, family]))('writes %s', (id, family) => {
+    const [source, text, value] = samples[family]!;
+    const trace = json<Trace>('trace', source, '--method', id, '--format', 'json');
     expect(trace).toMatchObject({
-      answer: '2668',
-      answerText: '2668',
+      answer: value,
+      answerText: value,
       balanced: true,
-      problem: { text: '46 × 58', value: '2668' },
+      problem: { text, value },
     });
-    expect(trace.steps.every(({ balance }) => balance === '2668')).toBe(true);
+    expect(trace.steps.every(({ balance }) => balance === value)).toBe(true);
+    const known = new Set(trace.entries.map((entry) => entry.id));
+    for (const { takes, gives, strikes } of trace.steps) {
+      for (const named of [...takes, ...gives, ...strikes]) expect(known.has(named)).toBe(true);
+    }
     expect(trace.steps[0]!.digitVoice).not.toBe(trace.steps[0]!.valueVoice);
   });
 
@@ -82,6 +108,15 @@ describe('levee trace', () => {
     expect(slipped).toMatchObject({ answer: '598', balanced: false });
     const ordered = json<Trace>('trace', '46*58', '--method', 'lattice', '--order', '1.1,0.0');
     expect(ordered.answer).toBe('2668');
+  });
+
+  it('takes hops of one’s own and judges them', () => {
+    const own = ['trace', '642 - 387', '--method', 'counting-up', '--hops', '13,300,-50'];
+    const trace = json<Trace>(...own);
+    expect(trace).toMatchObject({ answer: '255', balanced: true });
+    expect(trace.steps.map(({ digitVoice }) => digitVoice)[2]).toMatch(/700 − 50 = 650/);
+    const negative = json<Trace>('trace', '387 - 642', '--method', 'partial-differences');
+    expect(negative).toMatchObject({ answer: '-255', answerText: '-255' });
   });
 
   it('keeps worths in base ten and the answer in the base of the problem', () => {
@@ -141,13 +176,13 @@ describe('levee compare', () => {
 describe('mistakes', () => {
   it.each([
     [['trace', '46 x', '--method', 'lattice'], /number is missing after “x” at character 4/],
-    [['trace', '', '--method', 'lattice'], /Type a product/],
+    [['trace', '', '--method', 'lattice'], /Type a computation/],
     [['trace', '46**58', '--method', 'lattice'], /follows another sign/],
     [['trace', '--', '--method', 'lattice'], /missing/],
     [['trace', '-3 × 4', '--method', 'lattice'], /negative number/],
     [['trace', '46*58'], /--method/],
     [['trace', '46*58', '--method', 'magic'], /no method "magic"; the methods are: column/],
-    [['trace', '2*3*4', '--method', 'lattice'], /two factors at a time/],
+    [['trace', '2*3*4', '--method', 'lattice'], /two numbers at a time/],
     [['trace', '46*58', '--method', 'lattice', '--school', 'x'], /write it as school=option/],
     [['trace', '46*58', '--method', 'lattice', '--school', 'fill=x'], /no option "x"/],
     [['trace', '46*58', '--method', 'lattice', '--slip', 'swap-cell@x'], /not a slip/],
@@ -156,6 +191,11 @@ describe('mistakes', () => {
     [['trace', '46*58', '--method', 'lattice', '--order', '9.9'], /no term "9.9"/],
     [['trace', '46*58', '--method', 'column-multiplication', '--order', '1.1'], /not free/],
     [['trace', '46*58', '--method', 'lattice', '--format', 'pdf'], /no format "pdf"/],
+    [['trace', '46*58', '--method', 'lattice', '--hops', '3'], /takes no hops/],
+    [['trace', '642-387', '--method', 'counting-up', '--hops', 'x'], /not a whole hop/],
+    [['trace', '642-387', '--method', 'counting-up', '--hops', '255,3'], /is reached/],
+    [['trace', '46+58', '--method', 'compensation-addition', '--hops', '2,2'], /up to 1 of your/],
+    [['trace', '387-642', '--method', 'decomposition'], /larger one is taken away/],
     [['compare', '46*58', '--methods', 'lattice,magic'], /no method "magic"/],
     [['compare', '46*58', '--methods', 'lattice', '--school', 'grid:a=b'], /no compared method/],
     [['methods', '--problem', 'hello there'], /is a word/],

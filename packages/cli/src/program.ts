@@ -72,6 +72,7 @@ function commandTree(write: (text: string) => void, complain: (text: string) => 
     )
     .option('--slip <slip@n>', 'make the nth chance of a slip happen; may be repeated', collect, [])
     .option('--order <terms>', 'term ids to deal with first, joined by commas')
+    .option('--hops <amounts>', 'hops, pieces or changes of your own, joined by commas')
     .option('--format <format>', 'json, markdown, svg or text', 'json')
     .action((problem, options) => write(traceCommand(problem, options)));
 

@@ -3,14 +3,23 @@ export { numeral, numeralText, numeralValue, wholeText, type Numeral } from './e
 export { failureText, type ProblemFailure } from './problem/failure.ts';
 export { MAX_DIGITS } from './problem/grammar.ts';
 export {
+  inBase,
+  makeProblem,
+  MAX_ADDENDS,
+  operandName,
+  problemSign,
   problemText,
   problemValue,
   productProblem,
   readProblem,
   type Problem,
+  type ProblemKind,
   type ReadProblem,
 } from './problem/problem.ts';
 export { readExpression, type ReadExpression } from './problem/read-expression.ts';
+export { contextWarnings, contextWarningText, type ContextWarning } from './problem/context.ts';
+export { evaluate } from './problem/evaluate.ts';
+export { structureOf, type Structure } from './problem/structure.ts';
 export { expressionTex } from './problem/expression-tex.ts';
 export { estimateOf, proposedOperands, roundings } from './problem/estimate.ts';
 export type {
@@ -29,13 +38,17 @@ export type {
   Trace,
 } from './account/account.ts';
 export { audit, type AuditFault } from './account/audit.ts';
-export { TermSet, TermSpace } from './account/terms.ts';
+export { TermSet, type TermSpace } from './account/terms.ts';
 export {
   hasOpportunity,
   refusalText,
   resolveSchool,
   schoolFailureText,
+  type Acceptance,
+  type HopVerdict,
   type Method,
+  type OwnHops,
+  type Refusal,
   type SchoolSpec,
 } from './methods/method.ts';
 export { registry } from './methods/index.ts';
@@ -55,16 +68,31 @@ export {
   type Vocabulary,
   type VocabularyKey,
 } from './phrases/vocabulary.ts';
-export type { Box, Ruling, Sheet } from './sheet/sheet.ts';
+export { signGlyph, type Box, type Ruling, type Sheet } from './sheet/sheet.ts';
 export { drawSheet, type Drawing, type Figure } from './sheet/drawing.ts';
 export { sheetSvg } from './sheet/svg-sink.ts';
 export { sheetText } from './sheet/text-sink.ts';
-export { marksById, markState, timeline, type MarkState, type Timeline } from './sheet/visible.ts';
+export {
+  givenState,
+  marksById,
+  markState,
+  timeline,
+  type MarkState,
+  type Timeline,
+} from './sheet/visible.ts';
+export { blockPlaces, blocksAt, type BlockColumn, type BlockRun } from './ground/blocks.ts';
+export {
+  lineAt,
+  lineExtent,
+  type LineHop,
+  type LineMoment,
+  type LineSegment,
+} from './ground/line.ts';
 export { areaTotals, type AreaTotals } from './ground/area-totals.ts';
 export { areaGround, type AreaGround } from './ground/area.ts';
 export { compare, type Choice, type Comparison, type Lane } from './compare/compare.ts';
 export { stepLabels } from './compare/step-labels.ts';
-export { nextStop, previousStop } from './compare/stops.ts';
+export { dealtSteps, nextStop, previousStop } from './compare/stops.ts';
 export {
   isOneNumber,
   pointAt,
@@ -75,7 +103,14 @@ export {
   type SameAmount,
   type Subject,
 } from './compare/amounts.ts';
+export { isRewriting } from './account/rewriting.ts';
 export { levels, shareOf, type Level } from './compare/levels.ts';
+export { certainties, type Certainty } from './compare/certainty.ts';
+export { foresee, type Foresight } from './compare/foresight.ts';
+export { checkOf, checks } from './checks/index.ts';
+export { certainText } from './checks/leading-figures-check.ts';
+export { reachOf, type SlipReach } from './checks/reach.ts';
+export type { CheckFinding, CheckId, CheckSpec, CheckSubject, Outcome } from './checks/check.ts';
 export { cost, type Cost } from './compare/cost.ts';
 export {
   agreement,
@@ -101,13 +136,18 @@ export { verifyAgreement, type Verification } from './compare/verify-agreement.t
 export { traceDocument, type TraceDocument } from './formats/trace-document.ts';
 export { traceMarkdown } from './formats/trace-markdown.ts';
 export { comparisonReport, type ComparisonReport } from './formats/comparison-report.ts';
+export { CHECKS, OUTCOMES } from './checks/check.ts';
+export { COMPARISON_VERSION, migrateComparison } from './formats/comparison-migrations.ts';
 export {
   choicesOf,
   decodeComparison,
   JUDGEMENTS,
+  MAX_CHECKS,
+  MAX_HOPS,
   MAX_PAPERS,
   PACES,
   TEXT_LIMITS,
+  type CheckRecord,
   type ComparisonDocument,
   type DecodedComparison,
   type EstimateRecord,

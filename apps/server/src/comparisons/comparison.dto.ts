@@ -1,4 +1,18 @@
-import { JUDGEMENTS, MAX_PAPERS, PACES, TEXT_LIMITS, type Judgement, type Pace } from '@levee/core';
+import {
+  CHECKS,
+  COMPARISON_VERSION,
+  JUDGEMENTS,
+  MAX_CHECKS,
+  MAX_HOPS,
+  MAX_PAPERS,
+  OUTCOMES,
+  PACES,
+  TEXT_LIMITS,
+  type CheckId,
+  type Judgement,
+  type Outcome,
+  type Pace,
+} from '@levee/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import {
@@ -34,6 +48,38 @@ export class PaperDto {
   @ArrayMaxSize(4000)
   @IsString({ each: true })
   order: string[];
+
+  @ApiProperty({ type: [String], required: false, description: 'Own hops: whole amounts.' })
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MAX_HOPS)
+  @IsString({ each: true })
+  hops?: string[];
+}
+
+export class CheckDto {
+  @ApiProperty({ enum: CHECKS })
+  @IsIn(CHECKS)
+  check: CheckId;
+
+  @ApiProperty({ example: 'lattice' })
+  @IsString()
+  @MaxLength(80)
+  method: string;
+
+  @ApiProperty({ description: 'A second method, or what was keyed in.' })
+  @IsString()
+  @MaxLength(400)
+  against: string;
+
+  @ApiProperty({ enum: OUTCOMES })
+  @IsIn(OUTCOMES)
+  outcome: Outcome;
+
+  @ApiProperty({ example: '2026-01-31T09:00:00.000Z' })
+  @IsString()
+  @MaxLength(40)
+  at: string;
 }
 
 export class EstimateDto {
@@ -62,9 +108,9 @@ export class ComparisonDocumentDto {
   @Equals('levee-comparison')
   format: 'levee-comparison';
 
-  @ApiProperty({ enum: [1] })
-  @Equals(1)
-  version: 1;
+  @ApiProperty({ enum: [1, COMPARISON_VERSION], description: 'Version 1 is brought up to date.' })
+  @IsIn([1, COMPARISON_VERSION])
+  version: number;
 
   @ApiProperty({ maxLength: TEXT_LIMITS.title })
   @IsString()
@@ -80,6 +126,11 @@ export class ComparisonDocumentDto {
   @IsString()
   @MaxLength(TEXT_LIMITS.unit)
   unit: string;
+
+  @ApiProperty({ required: false, description: 'Whether the unit cannot be split.' })
+  @IsOptional()
+  @IsBoolean()
+  counted?: boolean;
 
   @ApiProperty({ example: '46 × 58' })
   @IsString()
@@ -109,6 +160,14 @@ export class ComparisonDocumentDto {
   @ApiProperty({ enum: PACES })
   @IsIn(PACES)
   pace: Pace;
+
+  @ApiProperty({ type: [CheckDto], required: false })
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MAX_CHECKS)
+  @ValidateNested({ each: true })
+  @Type(() => CheckDto)
+  checks?: CheckDto[];
 }
 
 export class CreateComparisonDto {

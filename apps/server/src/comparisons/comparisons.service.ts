@@ -1,5 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import { decodeComparison, registry, type ComparisonDocument } from '@levee/core';
+import {
+  decodeComparison,
+  migrateComparison,
+  registry,
+  type ComparisonDocument,
+} from '@levee/core';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { IsNull, Not, Repository } from 'typeorm';
@@ -122,11 +127,13 @@ function columns(document: ComparisonDocument) {
   };
 }
 
-/** Lower case, all times signs alike, no spaces around them. */
+/** Lower case, all signs of one kind alike, no spaces around them. */
 function searchable(text: string): string {
   return text
     .toLowerCase()
     .replace(/(?<=[0-9a-f])\s*[x×·*]\s*(?=[0-9])/g, '×')
+    .replace(/(?<=[0-9a-f])\s*\+\s*(?=[0-9])/g, '+')
+    .replace(/(?<=[0-9a-f])\s*[−-]\s*(?=[0-9])/g, '−')
     .trim();
 }
 
@@ -146,8 +153,14 @@ function stored({
     version,
     createdAt,
     updatedAt,
-    document: JSON.parse(document) as ComparisonDocument,
+    document: upToDate(document),
   };
+}
+
+/** A kept document in the current version; it was accepted when it was kept. */
+function upToDate(kept: string): ComparisonDocument {
+  const fields = JSON.parse(kept) as Record<string, unknown>;
+  return migrateComparison(fields) as unknown as ComparisonDocument;
 }
 
 function unknownComparison(id: string): Failure {

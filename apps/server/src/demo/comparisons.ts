@@ -5,23 +5,33 @@ interface DemoComparison {
   readonly title: string;
   readonly story: string;
   readonly unit: string;
+  readonly counted?: boolean;
   readonly problem: string;
   readonly estimate: ComparisonDocument['estimate'];
-  readonly papers: readonly (readonly [method: string, school?: Record<string, string>])[];
+  readonly papers: readonly (readonly [
+    method: string,
+    school?: Record<string, string>,
+    hops?: readonly string[],
+  ])[];
   readonly steps: readonly number[];
   readonly pace?: ComparisonDocument['pace'];
+  readonly checks?: ComparisonDocument['checks'];
 }
 
-function comparison({ papers, pace = 'amount', ...rest }: DemoComparison): ComparisonDocument {
+function comparison(demo: DemoComparison): ComparisonDocument {
+  const { papers, pace = 'amount', counted = false, checks = [], ...rest } = demo;
   return {
     format: 'levee-comparison',
-    version: 1,
+    version: 2,
     pace,
+    counted,
+    checks,
     ...rest,
-    papers: papers.map(([method, school = {}]) => ({
+    papers: papers.map(([method, school = {}, hops = []]) => ({
       method,
       school: { ...registry.get(method).defaultSchool, ...school },
       order: [],
+      hops,
     })),
   };
 }
@@ -32,6 +42,7 @@ export const DEMO_COMPARISONS: readonly ComparisonDocument[] = [
     title: 'Sandbags on the north bank',
     story: 'sandbags on 46 pallets of 58',
     unit: 'bags',
+    counted: true,
     problem: '46 × 58',
     estimate: {
       operands: ['50', '60'],
@@ -46,6 +57,7 @@ export const DEMO_COMPARISONS: readonly ComparisonDocument[] = [
     title: 'Zero in the middle: culvert bolts',
     story: '406 culvert rings with 37 bolts each',
     unit: 'bolts',
+    counted: true,
     problem: '406 × 37',
     estimate: { operands: ['400', '40'], value: '16000', judgement: 'close', beforeWorking: true },
     papers: [
@@ -68,6 +80,7 @@ export const DEMO_COMPARISONS: readonly ComparisonDocument[] = [
     title: 'Worst case for carries: nines',
     story: 'sandbags: 99 loads of 89',
     unit: 'bags',
+    counted: true,
     problem: '99 × 89',
     estimate: { operands: ['100', '90'], value: '9000', judgement: 'close', beforeWorking: true },
     papers: [
@@ -119,5 +132,125 @@ export const DEMO_COMPARISONS: readonly ComparisonDocument[] = [
     estimate: null,
     papers: [['column-multiplication'], ['lattice']],
     steps: [0, 0],
+  }),
+  comparison({
+    title: 'Bags left after the night shift',
+    story: 'sandbags: 642 in the yard, 387 laid by the night shift',
+    unit: 'bags',
+    counted: true,
+    problem: '642 − 387',
+    estimate: { operands: ['600', '400'], value: '200', judgement: 'close', beforeWorking: true },
+    papers: [['decomposition'], ['equal-additions'], ['counting-up']],
+    steps: [2, 2, 1],
+    checks: [
+      {
+        check: 'inverse',
+        method: 'equal-additions',
+        against: '',
+        outcome: 'agrees',
+        at: '2026-03-02T09:20:00.000Z',
+      },
+      {
+        check: 'estimate',
+        method: 'decomposition',
+        against: '',
+        outcome: 'disagrees',
+        at: '2026-03-02T09:18:00.000Z',
+      },
+    ],
+  }),
+  comparison({
+    title: 'Two stores counted together',
+    story: 'grass-seed sacks: 386 in the east store, 478 in the west store',
+    unit: 'sacks',
+    counted: true,
+    problem: '386 + 478',
+    estimate: { operands: ['400', '500'], value: '900', judgement: 'close', beforeWorking: true },
+    papers: [
+      ['column-addition'],
+      ['partial-sums', { order: 'largest-first' }],
+      ['bridging-addition'],
+    ],
+    steps: [1, 1, 1],
+  }),
+  comparison({
+    title: 'A string of gauge readings',
+    story: 'centimetres that the river rose in seven days',
+    unit: 'cm',
+    problem: '7 + 9 + 4 + 8 + 6 + 5 + 3',
+    estimate: {
+      operands: ['7', '9', '4', '8', '6', '5', '3'],
+      value: '42',
+      judgement: '',
+      beforeWorking: true,
+    },
+    papers: [['scratch-addition'], ['running-total', { order: 'make-tens' }], ['column-addition']],
+    steps: [3, 3, 0],
+    pace: 'step',
+  }),
+  comparison({
+    title: 'Across two zeros: culvert lengths',
+    story: 'culvert pipe: 7002 metres ordered, 2586 metres laid',
+    unit: 'metres',
+    problem: '7002 − 2586',
+    estimate: {
+      operands: ['7000', '3000'],
+      value: '4000',
+      judgement: 'right size is enough',
+      beforeWorking: true,
+    },
+    papers: [
+      ['decomposition', { regroup: 'scan-first' }],
+      ['equal-additions', { mark: 'dot', think: 'what-must-be-added' }],
+      ['partial-differences', { order: 'largest-first' }],
+    ],
+    steps: [0, 0, 0],
+  }),
+  comparison({
+    title: 'Own hops and own changes',
+    story: 'pump hours: meter at 913 now, at 568 last week',
+    unit: 'hours',
+    problem: '913 − 568',
+    estimate: { operands: ['900', '600'], value: '300', judgement: 'close', beforeWorking: true },
+    papers: [
+      ['counting-up', {}, ['32', '300', '13']],
+      ['compensation-subtraction', {}, ['32']],
+      ['expanded-subtraction'],
+    ],
+    steps: [2, 1, 2],
+  }),
+  comparison({
+    title: 'More taken than there',
+    story: 'stakes: 38 in the shed, 52 asked for',
+    unit: 'stakes',
+    counted: true,
+    problem: '38 − 52',
+    estimate: null,
+    papers: [['partial-differences', { combine: 'signs-apart' }], ['counting-up']],
+    steps: [0, 0],
+  }),
+  comparison({
+    title: 'One line and crossing pairs',
+    story: 'willow cuttings: 213 bundles of 124',
+    unit: 'cuttings',
+    counted: true,
+    problem: '213 × 124',
+    estimate: { operands: ['200', '100'], value: '20000', judgement: '', beforeWorking: true },
+    papers: [['crosswise'], ['lattice'], ['grid-multiplication']],
+    steps: [3, 6, 6],
+  }),
+  comparison({
+    title: 'Halves and doubles',
+    story: 'seed plugs: 26 trays of 34',
+    unit: 'plugs',
+    counted: true,
+    problem: '26 × 34',
+    estimate: { operands: ['30', '30'], value: '900', judgement: 'close', beforeWorking: true },
+    papers: [
+      ['halving-doubling'],
+      ['halving-doubling', { show: 'powers-of-two' }],
+      ['grid-multiplication'],
+    ],
+    steps: [3, 7, 2],
   }),
 ];

@@ -1,6 +1,8 @@
 import { createBrowserRouter } from 'react-router';
 import { BenchPage } from '../features/bench/bench-page.tsx';
+import { ChecksPage } from '../features/checks/checks-page.tsx';
 import { ComparisonsPage } from '../features/comparisons/comparisons-page.tsx';
+import { MethodsPage } from '../features/methods/methods-page.tsx';
 import { PresentPage } from '../features/present/present-page.tsx';
 import { PrintPage } from '../features/print/print-page.tsx';
 import { WhyPage } from '../features/why/why-page.tsx';
@@ -18,6 +20,7 @@ export const router = createBrowserRouter([
         element: <Shell />,
         children: [
           { path: '/', element: <Latest /> },
+          { path: '/methods', element: <MethodsPage /> },
           { path: '/comparisons', element: <ComparisonsPage /> },
           {
             path: '/c/:id',
@@ -25,6 +28,7 @@ export const router = createBrowserRouter([
             children: [
               { index: true, element: <BenchPage /> },
               { path: 'why', element: <WhyPage /> },
+              { path: 'checks', element: <ChecksPage /> },
             ],
           },
           { path: '*', element: <Nowhere /> },

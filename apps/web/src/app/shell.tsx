@@ -15,8 +15,10 @@ export function Shell() {
               Bench
             </NavLink>
             <NavLink to={`/c/${id}/why`}>Why</NavLink>
+            <NavLink to={`/c/${id}/checks`}>Checks</NavLink>
           </>
         )}
+        <NavLink to="/methods">Methods</NavLink>
         <NavLink to="/comparisons">Comparisons</NavLink>
       </nav>
       <div className="screen">

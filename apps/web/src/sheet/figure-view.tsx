@@ -27,12 +27,31 @@ export const FigureView = memo(function FigureView({ figure, notches }: FigureVi
           ))}
         </g>
       )}
-      {kind !== 'given' && <Strike figure={figure} />}
+      {figure.ringed && <Ring figure={figure} />}
+      <Strike figure={figure} />
     </g>
   );
 });
 
-function Strike({ figure: { box, size } }: { readonly figure: Figure }) {
-  const [cx, cy, r] = [box.x + box.width / 2, box.y + box.height / 2, size * 0.42];
-  return <line className="strike" x1={cx - r} y1={cy + r} x2={cx + r} y2={cy - r} />;
+/** A ring around a number that will be added, as the hops of a count are. */
+function Ring({ figure: { box } }: { readonly figure: Figure }) {
+  const { x, y, width, height } = box;
+  return (
+    <rect
+      className="ring"
+      x={x + 0.06}
+      y={y + 0.1}
+      width={width - 0.12}
+      height={height - 0.2}
+      rx={0.4}
+    />
+  );
+}
+
+function Strike({ figure: { box, strike } }: { readonly figure: Figure }) {
+  const { middle, across, up } = strike;
+  const y = box.y + box.height / 2;
+  return (
+    <line className="strike" x1={middle - across} y1={y + up} x2={middle + across} y2={y - up} />
+  );
 }

@@ -1,24 +1,30 @@
-import { markState, type EntryId } from '@levee/core';
+import { givenState, markState, type EntryId } from '@levee/core';
 import { useLayoutEffect, useRef, type RefObject } from 'react';
 import type { Paper } from '../worked/work.ts';
 
 /** How an entry stands on the paper after so many steps. */
 export function stateAt(paper: Paper, id: EntryId, step: number): string {
-  if (paper.givens.has(id)) return 'given';
+  if (paper.givens.has(id)) {
+    return givenState(paper.line, id, step) === 'struck' ? 'struck' : 'given';
+  }
   if (paper.lane.find(id)?.standing !== 'owed') return markState(paper.line, id, step);
   return (paper.line.takenAt.get(id) ?? Infinity) > step ? 'owed' : 'dealt';
 }
 
 /** The entries whose state may differ between two moments of a paper. */
 export function changedBetween(
-  { lane: { trace } }: Paper,
+  { lane: { trace }, figureOf }: Paper,
   a: number,
   b: number,
 ): ReadonlySet<EntryId> {
   const [from, to] = a < b ? [a, b] : [b, a];
   const changed = new Set<EntryId>();
   for (const step of trace.steps.slice(Math.max(0, from - 1), to)) {
-    for (const id of [...step.takes, ...step.strikes]) changed.add(id);
+    for (const id of [...step.takes, ...step.strikes]) {
+      changed.add(id);
+      const figure = figureOf.get(id);
+      if (figure) changed.add(figure);
+    }
     for (const mark of step.gives) changed.add(mark.id);
   }
   return changed;

@@ -1,4 +1,4 @@
-import type { Box } from '@levee/core';
+import { signGlyph, type Box } from '@levee/core';
 import { memo, useMemo, useRef } from 'react';
 import type { Lit } from '../worked/lit.ts';
 import type { Paper } from '../worked/work.ts';
@@ -35,6 +35,7 @@ export const SheetView = memo(function SheetView(props: SheetViewProps) {
       <Printed paper={paper} times={times} />
       <Written paper={paper} step={step} notches={notches} />
       {notes && <Notes paper={paper} step={step} times={times} />}
+      {notes && <Links paper={paper} step={step} />}
       <Frames lit={lit} part="edge" />
     </svg>
   );
@@ -73,7 +74,7 @@ const Printed = memo(function Printed({
       ))}
       {signs.map(({ sign, x, y, width, height }, i) => (
         <text key={i} x={x + width / 2} y={y + height / 2 + 0.26} fontSize={0.72}>
-          {sign === 'times' ? times : '+'}
+          {signGlyph(sign, times)}
         </text>
       ))}
     </g>
@@ -111,10 +112,10 @@ function keyOf(paper: Paper): number {
 const Slots = memo(function Slots({ paper }: { readonly paper: Paper }) {
   return (
     <g className="slots">
-      {paper.drawing.slots.map(({ entry, x, y, width, height }) => (
+      {paper.drawing.slots.map(({ entry, x, y, width, height, dot }) => (
         <g key={entry} className="slot" data-entry={entry}>
           <rect className="touch" x={x} y={y} width={width} height={height} />
-          <circle cx={x + width / 2} cy={y + height / 2} r={0.07} />
+          {dot && <circle cx={x + width / 2} cy={y + height / 2} r={0.07} />}
         </g>
       ))}
     </g>
@@ -130,6 +131,19 @@ const Figures = memo(function Figures(props: { readonly paper: Paper; readonly n
     </g>
   );
 });
+
+/** Lines between the figures that the last step brought together. */
+function Links({ paper, step }: { readonly paper: Paper; readonly step: number }) {
+  const links = paper.drawing.links.filter((link) => link.step === step);
+  if (links.length === 0) return null;
+  return (
+    <g className="links">
+      {links.map(({ x1, y1, x2, y2 }, i) => (
+        <line key={i} x1={x1} y1={y1} x2={x2} y2={y2} />
+      ))}
+    </g>
+  );
+}
 
 function Notes(props: { readonly paper: Paper; readonly step: number; readonly times: string }) {
   const { paper, step, times } = props;

@@ -1,4 +1,4 @@
-import { decodeComparison, numeral, productProblem, registry } from '@levee/core';
+import { decodeComparison, makeProblem, numeral, productProblem, registry } from '@levee/core';
 import {
   contentOf,
   documentOf,
@@ -6,7 +6,12 @@ import {
   withEstimate,
   withProblem,
   withSchool,
-  withSwappedFactors,
+  canSwap,
+  problemOf,
+  withBase,
+  withCheck,
+  withHops,
+  withSwappedOperands,
 } from './content.ts';
 import { decodeSettings, useSettings } from './settings-store.ts';
 
@@ -50,13 +55,54 @@ describe('content', () => {
       judgement: 'close',
       beforeWorking: false,
     });
-    const swapped = withSwappedFactors(estimated);
+    const swapped = withSwappedOperands(estimated);
     expect(swapped.problem).toBe('58 × 46');
     expect(swapped.estimate).toMatchObject({ operands: ['60', '50'], value: '3000' });
-    expect(withSwappedFactors(swapped)).toMatchObject({
+    expect(withSwappedOperands(swapped)).toMatchObject({
       problem: '46 × 58',
       estimate: estimated.estimate,
     });
+  });
+
+  it('lays papers that suit another kind of problem, and takes old checks and hops away', () => {
+    const numbers = [numeral('642'), numeral('387')];
+    const difference = withProblem(content, makeProblem('difference', numbers));
+    expect(difference.papers.map(({ method }) => method)).toEqual([
+      'decomposition',
+      'equal-additions',
+      'counting-up',
+    ]);
+    expect(canSwap(problemOf(difference))).toBe(false);
+    const own = withHops(difference, 2, ['13', '242']);
+    expect(own.papers[2]!.hops).toEqual(['13', '242']);
+    expect(withHops(own, 9, ['1'])).toBe(own);
+    const checked = withCheck(own, {
+      check: 'inverse',
+      method: 'counting-up',
+      against: '',
+      outcome: 'agrees',
+      at: '2026-01-31T09:00:00.000Z',
+    });
+    expect(decodeComparison(documentOf(checked, { steps: [], pace: 'step' }), registry).ok).toBe(
+      true,
+    );
+    const negative = withProblem(checked, makeProblem('difference', [...numbers].reverse()));
+    expect(negative.papers.map(({ method, hops }) => [method, hops.length])).toEqual([
+      ['counting-up', 0],
+    ]);
+    expect(negative.checks).toEqual([]);
+    const sum = withProblem(checked, makeProblem('sum', numbers));
+    expect(sum.papers).toHaveLength(3);
+    expect(withSwappedOperands(sum).problem).toBe('387 + 642');
+  });
+
+  it('rewrites the computation in another base under the same papers', () => {
+    const binary = withBase(content, 2);
+    expect(binary.problem).toBe('101110_2 × 111010_2');
+    expect(binary.papers.map(({ method }) => method)).toEqual(
+      content.papers.map(({ method }) => method),
+    );
+    expect(withBase(binary, 10).problem).toBe('46 × 58');
   });
 
   it('leaves schools alone that do not exist', () => {

@@ -1,32 +1,36 @@
 import {
+  inBase,
+  makeProblem,
+  MAX_CHECKS,
   problemText,
-  productProblem,
   readProblem,
   registry,
   resolveSchool,
   type ComparisonDocument,
+  type CheckRecord,
   type EstimateRecord,
   type PaperChoice,
   type Problem,
+  type ProblemKind,
 } from '@levee/core';
 
 /** What she chose and wrote: the part of a comparison that undo goes through. */
 export type Content = Pick<
   ComparisonDocument,
-  'title' | 'story' | 'unit' | 'problem' | 'estimate' | 'papers'
+  'title' | 'story' | 'unit' | 'counted' | 'problem' | 'estimate' | 'papers' | 'checks'
 >;
 
 /** How far the papers are: kept with the comparison, but no matter for undo. */
 export type Progress = Pick<ComparisonDocument, 'steps' | 'pace'>;
 
 export function contentOf(document: ComparisonDocument): Content {
-  const { title, story, unit, problem, estimate, papers } = document;
-  return { title, story, unit, problem, estimate, papers };
+  const { title, story, unit, counted, problem, estimate, papers, checks } = document;
+  return { title, story, unit, counted, problem, estimate, papers, checks };
 }
 
 export function documentOf(content: Content, { steps, pace }: Progress): ComparisonDocument {
   const fitted = content.papers.map((_, k) => steps[k] ?? 0);
-  return { format: 'levee-comparison', version: 1, ...content, steps: fitted, pace };
+  return { format: 'levee-comparison', version: 2, ...content, steps: fitted, pace };
 }
 
 /** The problem of a document; documents hold only problems that can be read. */
@@ -37,8 +41,15 @@ export function problemOf(content: Content): Problem {
 }
 
 export function paperOf(method: string): PaperChoice {
-  return { method, school: registry.get(method).defaultSchool, order: [] };
+  return { method, school: registry.get(method).defaultSchool, order: [], hops: [] };
 }
+
+/** The papers that are laid for a kind of problem when none of the papers on the bench works it. */
+const FIRST_PAPERS: Record<ProblemKind, readonly string[]> = {
+  product: ['column-multiplication', 'grid-multiplication', 'lattice'],
+  sum: ['column-addition', 'partial-sums', 'left-to-right-addition'],
+  difference: ['decomposition', 'equal-additions', 'counting-up'],
+};
 
 /** A new comparison, ready to be changed. */
 export function freshDocument(): ComparisonDocument {
@@ -47,34 +58,71 @@ export function freshDocument(): ComparisonDocument {
       title: '',
       story: '',
       unit: '',
+      counted: false,
       problem: '46 × 58',
       estimate: null,
-      papers: ['column-multiplication', 'grid-multiplication', 'lattice'].map(paperOf),
+      papers: FIRST_PAPERS.product.map(paperOf),
+      checks: [],
     },
     { steps: [0, 0, 0], pace: 'amount' },
   );
 }
 
 /**
- * Another problem under the same papers. Schools stay; own orders and the estimate belong to the old
- * numbers and go. Papers whose method refuses the new problem go too, unless none would be left.
+ * Another problem under the same papers. Schools stay; own orders, own hops, the estimate and the checks
+ * belong to the old numbers and go. Papers whose method refuses the new problem go too; when none is
+ * left, papers that suit the new kind of problem are laid.
  */
 export function withProblem(content: Content, problem: Problem): Content {
   const papers = content.papers
     .filter(({ method }) => registry.get(method).accepts(problem).ok)
-    .map((paper) => ({ ...paper, order: [] }));
-  return { ...content, problem: problemText(problem), estimate: null, papers };
+    .map((paper) => ({ ...paper, order: [], hops: [] }));
+  return {
+    ...content,
+    problem: problemText(problem),
+    estimate: null,
+    papers: papers.length > 0 ? papers : firstPapers(problem),
+    checks: [],
+  };
 }
 
-/** The factors the other way about; the estimate's operands turn with them. */
-export function withSwappedFactors(content: Content): Content {
-  const { operands } = problemOf(content);
+function firstPapers(problem: Problem): readonly PaperChoice[] {
+  const accepted = registry.methods.filter((method) => method.accepts(problem).ok);
+  const first = FIRST_PAPERS[problem.kind].filter((id) => accepted.some((own) => own.id === id));
+  const chosen = first.length > 0 ? first : accepted.slice(0, 3).map(({ id }) => id);
+  return chosen.map(paperOf);
+}
+
+/** Whether the operands may change places: they may in a product or sum, not in a difference. */
+export function canSwap({ kind }: Problem): boolean {
+  return kind !== 'difference';
+}
+
+/** The operands the other way about; the estimate's operands turn with them. */
+export function withSwappedOperands(content: Content): Content {
+  const { kind, operands } = problemOf(content);
   const { estimate } = content;
-  const swapped = withProblem(content, productProblem([...operands].reverse()));
+  const swapped = withProblem(content, makeProblem(kind, [...operands].reverse()));
   return {
     ...swapped,
     estimate: estimate && { ...estimate, operands: [...estimate.operands].reverse() },
   };
+}
+
+/** The same computation with its numbers in another base; papers and schools stay. */
+export function withBase(content: Content, base: number): Content {
+  return withProblem(content, inBase(problemOf(content), base));
+}
+
+/** Her own hops of one paper, whole amounts in base ten. */
+export function withHops(content: Content, index: number, hops: readonly string[]): Content {
+  const paper = content.papers[index];
+  return paper ? withPaper(content, index, { ...paper, hops }) : content;
+}
+
+/** A check that was made, added to the record. */
+export function withCheck(content: Content, check: CheckRecord): Content {
+  return { ...content, checks: [...content.checks, check].slice(-MAX_CHECKS) };
 }
 
 export function withEstimate(content: Content, estimate: EstimateRecord | null): Content {

@@ -68,6 +68,7 @@ describe('a new comparison', () => {
       active: 0,
       large: null,
       playing: false,
+      choosing: null,
       dialog: null,
     });
   });

@@ -10,6 +10,8 @@ export interface Session {
   /** The one paper shown large, if any. */
   readonly large: number | null;
   readonly playing: boolean;
+  /** The paper whose hops are being chosen, if any. */
+  readonly choosing: number | null;
   readonly dialog: 'words' | 'shortcuts' | 'estimate' | null;
 }
 
@@ -19,6 +21,7 @@ const BEGINNING: Session = {
   active: 0,
   large: null,
   playing: false,
+  choosing: null,
   dialog: null,
 };
 

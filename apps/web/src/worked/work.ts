@@ -2,14 +2,17 @@ import {
   areaGround,
   choicesOf,
   compare,
+  dealtSteps,
   drawSheet,
   levels,
   registry,
   timeline,
+  lineExtent,
   type AreaGround,
   type Comparison,
   type Drawing,
   type EntryId,
+  type Exact,
   type Lane,
   type Level,
   type Method,
@@ -19,7 +22,7 @@ import {
 } from '@levee/core';
 import { problemOf, type Content } from '../store/content.ts';
 
-/** The most figures of a factor that papers are drawn for. */
+/** The most figures of an operand that papers are drawn for. */
 export const MOST_FIGURES = 12;
 
 /** One method's paper with all that is needed to draw any moment of it. */
@@ -34,14 +37,22 @@ export interface Paper {
   readonly last: number;
   /** Ids of what belongs to the question. */
   readonly givens: ReadonlySet<EntryId>;
+  /** For each common term the step that deals with it. */
+  readonly dealtAt: ReadonlyMap<number, number>;
+  /** For an owed entry that is itself a figure of the question, that figure. */
+  readonly figureOf: ReadonlyMap<EntryId, EntryId>;
 }
+
+/** The picture that all methods of the problem share. */
+export type Ground =
+  AreaGround | { readonly kind: 'line'; readonly low: Exact; readonly high: Exact };
 
 /** A comparison worked out: everything the screens show is read off this. */
 export interface Worked {
   readonly problem: Problem;
   readonly comparison: Comparison;
   readonly papers: readonly Paper[];
-  readonly ground: AreaGround | null;
+  readonly ground: Ground | null;
 }
 
 let last: { problem: string; papers: Content['papers']; worked: Worked } | null = null;
@@ -54,14 +65,21 @@ export function work(content: Content): Worked {
   const worked: Worked = {
     problem,
     comparison,
-    papers: comparison.lanes.map(paper),
-    ground: areaGround(comparison.space),
+    papers: comparison.lanes.map(paperOfLane),
+    ground: groundOf(comparison),
   };
   last = { problem: content.problem, papers: content.papers, worked };
   return worked;
 }
 
-function paper(lane: Lane, index: number): Paper {
+/** The rectangle of a product of two factors, the line of a sum or difference. */
+function groundOf({ space, problem, lanes }: Comparison): Ground | null {
+  if (problem.kind === 'product') return areaGround(space);
+  return { kind: 'line', ...lineExtent(lanes.map(({ trace }) => trace)) };
+}
+
+/** A lane with all that is needed to draw any moment of it. */
+export function paperOfLane(lane: Lane, index: number): Paper {
   const { method, trace } = lane;
   const sheet = method.sheet(trace);
   return {
@@ -74,6 +92,8 @@ function paper(lane: Lane, index: number): Paper {
     levels: levels(trace),
     last: trace.steps.length,
     givens: new Set(trace.givens.map((given) => given.id)),
+    dealtAt: dealtSteps(lane),
+    figureOf: new Map(trace.givens.flatMap(({ id, owed }) => (owed ? [[owed, id] as const] : []))),
   };
 }
 
@@ -81,7 +101,7 @@ function paper(lane: Lane, index: number): Paper {
 export function tooLong(problem: Problem): string | null {
   const most = Math.max(...problem.operands.map((operand) => operand.digits.length));
   if (most <= MOST_FIGURES) return null;
-  return `The bench shows factors of up to ${MOST_FIGURES} figures; this one has ${most}. The command line works longer ones.`;
+  return `The bench shows numbers of up to ${MOST_FIGURES} figures; this one has ${most}. The command line works longer ones.`;
 }
 
 /** The steps done on every paper, never past its end. */

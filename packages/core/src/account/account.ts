@@ -1,5 +1,6 @@
 import type { Exact } from '../exact/exact.ts';
 import type { Problem } from '../problem/problem.ts';
+import type { Scale } from '../problem/scale.ts';
 import type { TermSet, TermSpace } from './terms.ts';
 
 /** Names one entry of one trace. Minted by the Scribe alone. */
@@ -28,7 +29,26 @@ export const ROLES = [
   'product',
   'carry',
   'placeholder',
+  'place total',
   'subtotal',
+  'running total',
+  'kept figure',
+  'scratch',
+  'regrouped digit',
+  'little one',
+  'adjusted number',
+  'adjustment',
+  'halved',
+  'doubled',
+  'kept row',
+  'hop',
+  'hop too far',
+  'stop',
+  'remainder',
+  'brought down',
+  'chunk',
+  'repeats',
+  'rest',
   'answer',
 ] as const;
 export type Role = (typeof ROLES)[number];
@@ -66,6 +86,14 @@ export interface Mark {
   readonly spot: Spot;
   /** The place its last figure is written in; undefined for a number written whole. */
   readonly place: number | undefined;
+  /** For a hop along the line, where it starts and where it lands. */
+  readonly hop?: Hop;
+}
+
+/** A move along the line from one number to another, forward or back. */
+export interface Hop {
+  readonly from: Exact;
+  readonly to: Exact;
 }
 
 export type Entry = OwedEntry | Mark;
@@ -83,6 +111,10 @@ export interface Given {
   readonly spot: Spot;
   readonly operand: number;
   readonly place: number | undefined;
+  /** In sums, the owed entry that this figure itself stands for; striking it strikes the figure. */
+  readonly owed: EntryId | null;
+  /** The step that puts it on the paper; absent for what stands there from the start. */
+  readonly since?: number;
 }
 
 /** A message key with its values; the method that made it has the wording. */
@@ -101,6 +133,8 @@ export interface Step {
   readonly phase: string;
   readonly takes: readonly EntryId[];
   readonly gives: readonly Mark[];
+  /** Amounts that are owed from this step on, when a stage of the work opens the next. */
+  readonly opens: readonly OwedEntry[];
   readonly strikes: readonly EntryId[];
   readonly phrase: Phrase;
   readonly balance: Exact;
@@ -110,6 +144,11 @@ export interface Step {
 export const GROUP_ROLES = [
   'product',
   'line',
+  'share',
+  'rest',
+  'place total',
+  'subtotal',
+  'hop',
   'row total',
   'column total',
   'row',
@@ -119,7 +158,7 @@ export const GROUP_ROLES = [
 ] as const;
 export type GroupRole = (typeof GROUP_ROLES)[number];
 
-/** Marks read together as one number, or gathered by eye: what people compare between methods. */
+/** Entries read together as one number, or gathered by eye: what people compare between methods. */
 export interface Group {
   readonly id: string;
   readonly role: GroupRole;
@@ -143,11 +182,28 @@ export interface Opportunity extends SlipRequest {
 /** The chosen option of each school of a method. */
 export type School = Readonly<Record<string, string>>;
 
+/** Her own order of terms and her own hops, where the method takes them; empty where it does not. */
+export interface OwnChoice {
+  readonly order: readonly string[];
+  readonly hops: readonly Exact[];
+}
+
+/** One product of a string of factors, worked as a paper of its own. */
+export interface Stage {
+  readonly trace: Trace;
+  /** How many steps of the whole work come before its first. */
+  readonly before: number;
+  /** What its ids begin with in the whole work. */
+  readonly prefix: string;
+}
+
 /** A method's whole work on one problem. The answer is what its last account holds. */
 export interface Trace {
   readonly problem: Problem;
   readonly method: string;
   readonly school: School;
+  /** What she chose for this trace beyond its school. */
+  readonly choice: OwnChoice;
   readonly space: TermSpace;
   readonly givens: readonly Given[];
   readonly start: readonly OwedEntry[];
@@ -159,4 +215,10 @@ export interface Trace {
   /** What the paper's answer says; differs from the total only after a slip. */
   readonly answer: Exact;
   readonly balanced: boolean;
+  /** How decimals are worked in whole numbers; null for whole numbers and quotients. */
+  readonly scale: Scale | null;
+  /** The work in whole numbers from which a work with decimals is read; null when it is itself that. */
+  readonly whole: Trace | null;
+  /** The products of a string of three and more factors, in order; empty for a work of one stage. */
+  readonly stages: readonly Stage[];
 }

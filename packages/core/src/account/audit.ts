@@ -9,29 +9,32 @@ export interface AuditFault {
 /**
  * Replays a whole trace from its opening account and reports every broken promise: entries taken
  * twice or never opened, a balance that is not the sum of the live entries, amounts left at the end
- * that are no part of the answer. Shares no code with the Scribe; worths are added as plain integers.
+ * that are no part of the answer. Shares no code with the Scribe; worths are added as plain integers, as
+ * tops over one common bottom.
  */
 export function audit(trace: Trace): readonly AuditFault[] {
   const faults: AuditFault[] = [];
-  const live = new Map<string, bigint>(trace.start.map((e) => [e.id, e.worth.numerator]));
+  const unit = commonDenominator(trace);
+  const counted = ({ numerator, denominator }: Amount) => numerator * (unit / denominator);
+  const live = new Map<string, bigint>(trace.start.map((e) => [e.id, counted(e.worth)]));
   const seen = new Set<string>(live.keys());
   let sum = [...live.values()].reduce((total, worth) => total + worth, 0n);
-  if (sum !== trace.total.numerator)
+  if (sum !== counted(trace.total))
     faults.push({ step: 0, fault: `the account opens with ${sum}` });
-  for (const { number: step, takes, gives, balance } of trace.steps) {
+  for (const { number: step, takes, gives, opens, balance } of trace.steps) {
     for (const id of takes) {
       const worth = live.get(id);
       if (worth === undefined) faults.push({ step, fault: `${id} is taken but not live` });
       sum -= worth ?? 0n;
       live.delete(id);
     }
-    for (const mark of gives) {
+    for (const mark of [...gives, ...opens]) {
       if (seen.has(mark.id)) faults.push({ step, fault: `${mark.id} is given twice` });
       seen.add(mark.id);
-      live.set(mark.id, mark.worth.numerator);
-      sum += mark.worth.numerator;
+      live.set(mark.id, counted(mark.worth));
+      sum += counted(mark.worth);
     }
-    if (sum !== balance.numerator) faults.push({ step, fault: `balance ${balance}, live ${sum}` });
+    if (sum !== counted(balance)) faults.push({ step, fault: `balance ${balance}, live ${sum}` });
   }
   const answer = new Set<string>(trace.groups.at(-1)?.marks);
   for (const [id, worth] of live) {
@@ -39,4 +42,26 @@ export function audit(trace: Trace): readonly AuditFault[] {
       faults.push({ step: trace.steps.length, fault: `${id} is left over` });
   }
   return faults;
+}
+
+interface Amount {
+  readonly numerator: bigint;
+  readonly denominator: bigint;
+}
+
+/** A bottom that every worth of the trace can be written over. */
+function commonDenominator({ start, steps, total }: Trace): bigint {
+  const amounts: readonly Amount[] = [
+    total,
+    ...start.map(({ worth }) => worth),
+    ...steps.flatMap(({ gives, opens, balance }) => [
+      balance,
+      ...[...gives, ...opens].map(({ worth }) => worth),
+    ]),
+  ];
+  let unit = 1n;
+  for (const { denominator } of amounts) {
+    if (unit % denominator !== 0n) unit *= denominator;
+  }
+  return unit;
 }

@@ -1,5 +1,5 @@
 import { Exact } from '../exact/exact.ts';
-import { figure, worthAt, type Numeral } from '../exact/numeral.ts';
+import { figure, numeralText, worthAt, type Numeral } from '../exact/numeral.ts';
 import { problemValue, type Problem } from '../problem/problem.ts';
 import type {
   Entry,
@@ -7,6 +7,7 @@ import type {
   Given,
   Group,
   GroupRole,
+  Hop,
   Law,
   Mark,
   Opportunity,
@@ -19,8 +20,16 @@ import type {
   Step,
   Trace,
 } from './account.ts';
-import { placeCut, type Part } from './cut.ts';
-import { TermSet, TermSpace } from './terms.ts';
+import { placeCut } from './cut.ts';
+import {
+  choices,
+  ProductSpace,
+  QuotientSpace,
+  SumSpace,
+  TermSet,
+  type Cuts,
+  type TermSpace,
+} from './terms.ts';
 
 /** What a method writes in a step: a count of some place, at a spot. */
 export interface Writing {
@@ -33,19 +42,30 @@ export interface Writing {
   readonly medium?: 'paper' | 'head';
   /** Figures to show instead of the count's own, such as a run of zeros. */
   readonly glyph?: string;
+  /** What it says, where that is not what it looks like. */
+  readonly text?: string;
   /** For a number written whole rather than digit by digit: its worth, whatever the place. */
   readonly worth?: Exact;
+  /** Those of the step's takes that this mark comes from, when it is not all of them. */
+  readonly from?: readonly Entry[];
+  /** The terms it holds, when they are not those of what it comes from. */
+  readonly terms?: TermSet;
+  /** Whether a mark with a worth of its own still stands in its place. */
+  readonly placed?: boolean;
+  readonly hop?: Hop;
 }
 
 /** One empty list for all steps that strike nothing. */
 const NONE: readonly EntryId[] = [];
+const NO_OWED: readonly OwedEntry[] = [];
 
 export interface StepDraft {
   readonly law: Law;
   readonly phase: string;
   readonly takes: readonly Entry[];
   readonly writes: readonly Writing[];
-  readonly strikes?: readonly Mark[];
+  /** Marks, or figures of the question by what they owe. */
+  readonly strikes?: readonly Entry[];
   readonly phrase: Phrase;
 }
 
@@ -55,6 +75,9 @@ export interface ScribeRequest {
   readonly school: School;
   readonly slips?: readonly SlipRequest[];
   readonly order?: readonly string[];
+  readonly hops?: readonly Exact[];
+  /** How many figures the answer has at least, because the point stands before the last ones. */
+  readonly leastPlaces?: number;
 }
 
 /**
@@ -75,6 +98,8 @@ export class Scribe {
   private readonly wanted: ReadonlySet<string>;
   /** For each operand and part, the numbers of the terms it takes part in. */
   private termsOf: number[][][] = [];
+  /** Terms of steps that came to nothing and wrote nothing. */
+  private readonly spent: TermSet[] = [];
   private balance = Exact.ZERO;
   private marks = 0;
 
@@ -91,14 +116,48 @@ export class Scribe {
     this.open(operands.map(placeCut), kept);
   }
 
-  /** Opens the account with any cut of the operands. */
+  /** Opens the account of a product with any cut of the operands. */
   open(
-    cuts: readonly (readonly Part[])[],
+    cuts: Cuts,
     kept: readonly (readonly number[])[] = cuts.map((parts) => parts.map((_, k) => k)),
   ): void {
-    const space = (this.space = new TermSpace(cuts));
-    this.termsOf = cuts.map((parts) => parts.map(() => []));
-    for (const parts of choices(kept)) {
+    this.openTerms(new ProductSpace(cuts), choices(kept));
+  }
+
+  /**
+   * Opens the account of a sum or difference: every part of every operand is owed, those of the
+   * subtrahend with a minus, those worth nothing too.
+   */
+  openSum(cuts: Cuts): void {
+    const signs = cuts.map((_, k) =>
+      this.request.problem.kind === 'difference' && k > 0 ? -1 : 1,
+    );
+    const terms = cuts.flatMap((parts, operand) => parts.map((_, part) => [operand, part]));
+    this.openTerms(new SumSpace(cuts, signs), terms);
+  }
+
+  /**
+   * Opens the account of a quotient: some pieces of the dividend together are owed as one figure of it,
+   * shared by the divisor.
+   */
+  openShares(
+    space: QuotientSpace,
+    owed: readonly { readonly text: string; readonly worth: Exact; readonly terms: TermSet }[],
+  ): readonly OwedEntry[] {
+    this.space = space;
+    return owed.map((of, k) => {
+      const entry: OwedEntry = { id: `o${k}` as EntryId, standing: 'owed', ...of };
+      this.owed.set(k, entry);
+      this.live.add(entry);
+      this.balance = this.balance.plus(of.worth);
+      return entry;
+    });
+  }
+
+  private openTerms(space: TermSpace, kept: readonly (readonly number[])[]): void {
+    this.space = space;
+    this.termsOf = space.cuts.map((parts) => parts.map(() => []));
+    for (const parts of kept) {
       const index = space.index(parts);
       const worth = space.worthOf(parts);
       const id = `o${space.id(index)}` as EntryId;
@@ -108,7 +167,7 @@ export class Scribe {
       this.live.add(entry);
       if (worth.isZero) continue;
       this.balance = this.balance.plus(worth);
-      parts.forEach((part, operand) => this.termsOf[operand]![part]!.push(index));
+      for (const [operand, part] of space.madeOf(parts)) this.termsOf[operand]![part]!.push(index);
     }
   }
 
@@ -138,20 +197,44 @@ export class Scribe {
     const terms = TermSet.from(this.space, this.termsOf[operand]![part]!);
     const glyph = role === 'operand digit' ? text.slice(0, 1) : text;
     const id = `g${operand}.${part}` as EntryId;
-    const given: Given = {
-      id,
-      standing: 'given',
-      text,
-      glyph,
-      worth,
-      terms,
-      role,
-      spot,
-      operand,
-      place,
-    };
+    const own =
+      this.space instanceof SumSpace ? this.owed.get(this.space.index([operand, part])) : null;
+    const owed = own?.id ?? null;
+    return this.given({ id, text, glyph, worth, terms, role, spot, operand, place, owed });
+  }
+
+  /** Puts a whole operand on the paper as one number. */
+  giveWhole(operand: number, spot: Spot): Given {
+    const text = numeralText(this.request.problem.operands[operand]!);
+    const worth = Exact.sum(this.space.cuts[operand]!.map((part) => part.worth));
+    const terms = TermSet.from(this.space, this.termsOf[operand]!.flat());
+    const only = this.space instanceof SumSpace && this.space.cuts[operand]!.length === 1;
+    const owed = only ? (this.owed.get(this.space.index([operand, 0]))?.id ?? null) : null;
+    const id = `g${operand}` as EntryId;
+    const place = undefined;
+    const role = 'operand part';
+    return this.given({ id, text, glyph: text, worth, terms, role, spot, operand, place, owed });
+  }
+
+  /** Puts a figure or number on the paper that is no part of one operand's own cut. */
+  giveFigure(of: Omit<Given, 'standing' | 'id'>): Given {
+    return this.given({ id: `g${of.operand}.${this.givens.length}` as EntryId, ...of });
+  }
+
+  private given(of: Omit<Given, 'standing'>): Given {
+    const given: Given = { standing: 'given', ...of };
     this.givens.push(given);
     return given;
+  }
+
+  /** How many figures an answer in columns has at least: one, or those from the ones on where there is a point. */
+  get leastPlaces(): number {
+    return this.request.leastPlaces ?? 1;
+  }
+
+  /** The hops of her own choosing, in the order in which she wants them; empty when she has none. */
+  get hops(): readonly Exact[] {
+    return this.request.hops ?? [];
   }
 
   /** Makes a step and returns the marks it wrote, in the order of the draft. */
@@ -172,6 +255,7 @@ export class Scribe {
       this.live.add(mark);
       if (!mark.worth.isZero) change = change.plus(mark.worth);
     }
+    if (gives.length === 0 && change.isZero) this.spent.push(terms);
     if (!change.isZero) this.balance = this.balance.plus(change);
     this.steps.push({
       number: this.steps.length + 1,
@@ -179,6 +263,7 @@ export class Scribe {
       phase,
       takes: takes.map((entry) => entry.id),
       gives,
+      opens: NO_OWED,
       strikes: strikes.length === 0 ? NONE : strikes.map((mark) => mark.id),
       phrase,
       balance: this.balance,
@@ -198,29 +283,34 @@ export class Scribe {
     return this.wanted.size > 0 && this.wanted.has(`${slip}@${occurrence}`);
   }
 
-  group(id: string, role: GroupRole, marks: readonly Mark[], phrase: Phrase): void {
+  /** Names entries that are read together; owed ones when they are only seen together. */
+  group(
+    id: string,
+    role: GroupRole,
+    marks: readonly Entry[],
+    phrase: Phrase,
+    more: readonly TermSet[] = [],
+  ): void {
     this.groups.push({
       id,
       role,
       marks: marks.map((mark) => mark.id),
       worth: Exact.sum(marks.map((mark) => mark.worth)),
-      terms: TermSet.union(
-        this.space,
-        marks.map((mark) => mark.terms),
-      ),
+      terms: TermSet.union(this.space, [...marks.map((mark) => mark.terms), ...more]),
       phrase,
     });
   }
 
-  /** Closes the trace with the marks that are read as the answer. */
+  /** Closes the trace with the marks that are read as the answer; what came to nothing is part of it. */
   close(answer: readonly Mark[], phrase: Phrase): Trace {
-    this.group('answer', 'answer', answer, phrase);
-    const { problem, method, school } = this.request;
+    this.group('answer', 'answer', answer, phrase, this.spent);
+    const { problem, method, school, order = [], hops = [] } = this.request;
     const total = problemValue(problem);
     return {
       problem,
       method,
       school,
+      choice: { order, hops },
       space: this.space,
       givens: this.givens,
       start: [...this.owed.values()],
@@ -230,35 +320,38 @@ export class Scribe {
       total,
       answer: this.groups.at(-1)!.worth,
       balanced: this.steps.every((step) => step.balance.equals(total)),
+      scale: null,
+      whole: null,
+      stages: [],
     };
   }
 
-  private mark(writing: Writing, terms: TermSet): Mark {
-    const { role, count, place, spot, medium = 'paper', worth } = writing;
+  private mark(writing: Writing, all: TermSet): Mark {
+    const { role, count, place, spot, medium = 'paper', worth, from, hop, placed } = writing;
     const glyph = writing.glyph ?? this.glyph(count);
+    const ofThese = (entries: readonly Entry[]) =>
+      TermSet.union(
+        this.space,
+        entries.map((entry) => entry.terms),
+      );
+    const terms = writing.terms ?? (from ? ofThese(from) : all);
     return {
       id: `m${++this.marks}` as EntryId,
       standing: 'marked',
-      text: glyph,
+      text: writing.text ?? glyph,
       glyph,
       worth: worth ?? worthAt(count, this.base, place),
       terms,
       medium,
       role,
       spot,
-      place: worth === undefined ? place : undefined,
+      place: worth === undefined || placed ? place : undefined,
+      ...(hop ? { hop } : {}),
     };
   }
 
   private glyph(count: number): string {
+    if (count < 0) return `−${this.glyph(-count)}`;
     return count < this.base ? figure(count) : count.toString(this.base).toUpperCase();
   }
-}
-
-/** Every way to take one of each list, the first list running fastest. */
-function choices(lists: readonly (readonly number[])[]): readonly (readonly number[])[] {
-  return lists.reduceRight<readonly (readonly number[])[]>(
-    (rest, list) => rest.flatMap((tail) => list.map((head) => [head, ...tail])),
-    [[]],
-  );
 }

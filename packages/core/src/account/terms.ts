@@ -1,39 +1,56 @@
 import { Exact } from '../exact/exact.ts';
 import type { Part } from './cut.ts';
 
-/** Names one term: the index of a part of each operand, joined by points, as in `1.0`. */
+/** Names one term: part indices joined by points, as in `1.0`; its {@link TermSpace} says of what. */
 export type TermId = string & { readonly termId: true };
 
+/** The parts of every operand, smallest (or rightmost on the line) first. */
+export type Cuts = readonly (readonly Part[])[];
+
+/** For each operand and each of its parts, the parts of a finer cut that it is made of. */
+export type Members = readonly (readonly (readonly number[])[])[];
+
+/** What is known of a term before it is worked out: the least and the most it can be. */
+export interface Bounds {
+  readonly low: bigint;
+  readonly high: bigint;
+}
+
 /**
- * All terms of one expansion: every way to choose one part of each operand. Terms are numbered from
- * 0 with the first operand's parts running fastest, so that the terms of one written line are
- * neighbours. A term whose worth is zero has no area and belongs to no {@link TermSet}.
+ * All terms of one expansion of a problem, numbered from 0. What a term is depends on the kind of
+ * problem: one part of every operand in a product, one part of one operand in a sum. A term whose
+ * worth is zero has no area or length and belongs to no {@link TermSet}.
  */
-export class TermSpace {
-  readonly size: number;
+export abstract class TermSpace {
+  abstract readonly size: number;
   private readonly ids: TermId[] = [];
 
-  constructor(readonly cuts: readonly (readonly Part[])[]) {
-    this.size = cuts.reduce((count, parts) => count * parts.length, 1);
-  }
+  constructor(readonly cuts: Cuts) {}
 
-  /** The number of the term made of these part indices, one an operand. */
-  index(parts: readonly number[]): number {
-    return parts.reduceRight(
-      (index, part, operand) => index * this.cuts[operand]!.length + part,
-      0,
-    );
-  }
+  /** The number of the term with these coordinates, the ones its id shows. */
+  abstract index(parts: readonly number[]): number;
 
-  /** The part indices of a term, one an operand. */
-  parts(index: number): readonly number[] {
-    let rest = index;
-    return this.cuts.map((parts) => {
-      const part = rest % parts.length;
-      rest = (rest - part) / parts.length;
-      return part;
-    });
-  }
+  /** The coordinates of a term. */
+  abstract parts(index: number): readonly number[];
+
+  /** The operands and parts that a term is made of. */
+  abstract madeOf(parts: readonly number[]): readonly (readonly [operand: number, part: number])[];
+
+  /** What the term with these coordinates is worth. */
+  abstract worthOf(parts: readonly number[]): Exact;
+
+  abstract textOf(parts: readonly number[]): string;
+
+  /** The least and the most a term can be, by its places alone. */
+  abstract bounds(index: number, base: number): Bounds;
+
+  /** The same kind of expansion over other cuts of the same operands. */
+  abstract over(cuts: Cuts): TermSpace;
+
+  /** The coordinates, in a space of finer cuts, of the terms that one term is made of. */
+  abstract refined(parts: readonly number[], members: Members): readonly (readonly number[])[];
+
+  protected abstract fits(parts: readonly number[]): boolean;
 
   /** The id of a term; made once, since long traces name the same terms many times. */
   id(index: number): TermId {
@@ -44,27 +61,57 @@ export class TermSpace {
   find(id: string): number | null {
     if (!/^\d+(\.\d+)*$/.test(id)) return null;
     const parts = id.split('.').map(Number);
-    if (parts.length !== this.cuts.length) return null;
-    if (parts.some((part, operand) => part >= this.cuts[operand]!.length)) return null;
-    return this.index(parts);
+    return this.fits(parts) ? this.index(parts) : null;
   }
 
   worth(index: number): Exact {
     return this.worthOf(this.parts(index));
   }
 
-  /** What the term made of these part indices is worth. */
+  /** The term as it is written out, `40×8` or `−80`. */
+  text(index: number): string {
+    return this.textOf(this.parts(index));
+  }
+}
+
+/**
+ * The expansion of a product: every way to choose one part of each operand. The first operand's parts
+ * run fastest, so that the terms of one written line are neighbours.
+ */
+export class ProductSpace extends TermSpace {
+  readonly size: number;
+
+  constructor(cuts: Cuts) {
+    super(cuts);
+    this.size = cuts.reduce((count, parts) => count * parts.length, 1);
+  }
+
+  index(parts: readonly number[]): number {
+    return parts.reduceRight(
+      (index, part, operand) => index * this.cuts[operand]!.length + part,
+      0,
+    );
+  }
+
+  parts(index: number): readonly number[] {
+    let rest = index;
+    return this.cuts.map((parts) => {
+      const part = rest % parts.length;
+      rest = (rest - part) / parts.length;
+      return part;
+    });
+  }
+
+  madeOf(parts: readonly number[]) {
+    return parts.map((part, operand) => [operand, part] as const);
+  }
+
   worthOf(parts: readonly number[]): Exact {
     let product = this.cuts[0]![parts[0]!]!.worth;
     for (let operand = 1; operand < parts.length; operand++) {
       product = product.times(this.cuts[operand]![parts[operand]!]!.worth);
     }
     return product;
-  }
-
-  /** The term as it is written out, `40×8`. */
-  text(index: number): string {
-    return this.textOf(this.parts(index));
   }
 
   textOf(parts: readonly number[]): string {
@@ -74,6 +121,159 @@ export class TermSpace {
     }
     return text;
   }
+
+  /** The product of two digits lies below base²: 4 tens × 8 is known beforehand to be under 100 tens. */
+  bounds(index: number, base: number): Bounds {
+    const places = this.parts(index).map((part, operand) => this.cuts[operand]![part]!.place);
+    if (places.includes(undefined)) {
+      return { low: 0n, high: this.worth(index).numerator * BigInt(base) };
+    }
+    const place = places.reduce<number>((sum, one) => sum + (one ?? 0), 0);
+    return { low: 0n, high: BigInt(base) ** BigInt(place + places.length) - 1n };
+  }
+
+  over(cuts: Cuts): TermSpace {
+    return new ProductSpace(cuts);
+  }
+
+  refined(parts: readonly number[], members: Members): readonly (readonly number[])[] {
+    return choices(parts.map((part, operand) => members[operand]![part]!));
+  }
+
+  protected fits(parts: readonly number[]): boolean {
+    return (
+      parts.length === this.cuts.length &&
+      parts.every((part, operand) => part < this.cuts[operand]!.length)
+    );
+  }
+}
+
+/**
+ * The expansion of a sum or difference: every part of every operand by itself, with the sign of its
+ * operand. A term's coordinates are its operand and its part.
+ */
+export class SumSpace extends TermSpace {
+  readonly size: number;
+  /** The number of each operand's first term. */
+  private readonly starts: readonly number[];
+
+  constructor(
+    cuts: Cuts,
+    readonly signs: readonly (1 | -1)[],
+  ) {
+    super(cuts);
+    let size = 0;
+    this.starts = cuts.map((parts) => (size += parts.length) - parts.length);
+    this.size = size;
+  }
+
+  index([operand = 0, part = 0]: readonly number[]): number {
+    return this.starts[operand]! + part;
+  }
+
+  parts(index: number): readonly number[] {
+    const operand = this.starts.findLastIndex((start) => start <= index);
+    return [operand, index - this.starts[operand]!];
+  }
+
+  madeOf([operand = 0, part = 0]: readonly number[]) {
+    return [[operand, part] as const];
+  }
+
+  worthOf([operand = 0, part = 0]: readonly number[]): Exact {
+    const { worth } = this.cuts[operand]![part]!;
+    return this.signs[operand] === 1 ? worth : worth.negate();
+  }
+
+  textOf([operand = 0, part = 0]: readonly number[]): string {
+    const { text } = this.cuts[operand]![part]!;
+    return this.signs[operand] === 1 ? text : `−${text}`;
+  }
+
+  /** A digit may be any digit of its place; a part written whole anything of its length. */
+  bounds(index: number, base: number): Bounds {
+    const [operand = 0, part = 0] = this.parts(index);
+    const { place, worth } = this.cuts[operand]![part]!;
+    const figures = place === undefined ? worth.numerator.toString(base).length : place + 1;
+    const unit = place === undefined ? 1n : BigInt(base) ** BigInt(place);
+    const most = BigInt(base) ** BigInt(figures) - unit;
+    return this.signs[operand] === 1 ? { low: 0n, high: most } : { low: -most, high: 0n };
+  }
+
+  over(cuts: Cuts): TermSpace {
+    return new SumSpace(cuts, this.signs);
+  }
+
+  refined([operand = 0, part = 0]: readonly number[], members: Members) {
+    return members[operand]![part]!.map((finer) => [operand, finer]);
+  }
+
+  protected fits(parts: readonly number[]): boolean {
+    const [operand = 0, part = 0] = parts;
+    return parts.length === 2 && part < (this.cuts[operand]?.length ?? 0);
+  }
+}
+
+/**
+ * The expansion of a quotient: pieces of the dividend, each shared by the divisor. The first operand's
+ * parts are the pieces, the second operand's only part is the divisor; a term's coordinate is its piece.
+ */
+export class QuotientSpace extends TermSpace {
+  readonly size: number;
+
+  constructor(cuts: Cuts) {
+    super(cuts);
+    this.size = cuts[0]!.length;
+  }
+
+  private get divisor(): Part {
+    return this.cuts[1]![0]!;
+  }
+
+  index([piece = 0]: readonly number[]): number {
+    return piece;
+  }
+
+  parts(index: number): readonly number[] {
+    return [index];
+  }
+
+  madeOf([piece = 0]: readonly number[]) {
+    return [[0, piece] as const, [1, 0] as const];
+  }
+
+  worthOf([piece = 0]: readonly number[]): Exact {
+    return this.cuts[0]![piece]!.worth.dividedBy(this.divisor.worth);
+  }
+
+  textOf([piece = 0]: readonly number[]): string {
+    return `${this.cuts[0]![piece]!.text}÷${this.divisor.text}`;
+  }
+
+  /** A share is not known by places; see the certainty of quotients. */
+  bounds(): Bounds {
+    return { low: 0n, high: 0n };
+  }
+
+  over(cuts: Cuts): TermSpace {
+    return new QuotientSpace(cuts);
+  }
+
+  refined([piece = 0]: readonly number[], members: Members): readonly (readonly number[])[] {
+    return members[0]![piece]!.map((finer) => [finer]);
+  }
+
+  protected fits(parts: readonly number[]): boolean {
+    return parts.length === 1 && (parts[0] ?? 0) < this.size;
+  }
+}
+
+/** Every way to take one of each list, the first list running fastest. */
+export function choices(lists: readonly (readonly number[])[]): readonly (readonly number[])[] {
+  return lists.reduceRight<readonly (readonly number[])[]>(
+    (rest, list) => rest.flatMap((tail) => list.map((head) => [head, ...tail])),
+    [[]],
+  );
 }
 
 /**
@@ -111,6 +311,11 @@ export class TermSet {
     if (filled.length === 0) return TermSet.empty(space);
     if (filled.length === 1) return filled[0]!;
     return new TermSet(space, mergeRuns(filled.map((set) => set.runs)));
+  }
+
+  /** The same term numbers in another expansion of the same shape. */
+  in(space: TermSpace): TermSet {
+    return new TermSet(space, this.runs);
   }
 
   get isEmpty(): boolean {

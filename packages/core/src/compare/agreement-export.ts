@@ -1,6 +1,6 @@
 import type { Law } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
-import { wholeText } from '../exact/numeral.ts';
+import { numberText } from '../exact/numeral.ts';
 import type { Agreement, Expression, Move } from './agreement.ts';
 
 /** Each law in a few words, for people. */
@@ -51,8 +51,7 @@ export function notationOf({ terms, base }: Agreement): Notation {
 
 /** An amount of a certificate in the figures of the problem's base. */
 export function amountText(worth: string, base: number): string {
-  const amount = Exact.parse(worth);
-  return amount.isWhole ? wholeText(amount, base) : worth;
+  return numberText(Exact.parse(worth), base);
 }
 
 /** The expression as one line of text, inner sums in brackets. */
@@ -67,11 +66,16 @@ function render(
   outer: boolean,
 ): string {
   if (expression.kind === 'product') {
-    return product(notation.terms.get(expression.term) ?? expression.term);
+    return product(expression.scaled ?? notation.terms.get(expression.term) ?? expression.term);
   }
   if (expression.kind === 'amount') return amountText(expression.worth, notation.base);
+  if (expression.parts.length === 0) return '0';
   const parts = expression.parts.map((part) => render(part, notation, product, false));
-  const inner = parts.join(' + ');
+  const takenAway = parts.length > 1 && parts.every((part) => part.startsWith('−'));
+  if (takenAway && !outer) return `−(${parts.map((part) => part.slice(1)).join(' + ')})`;
+  const inner = parts.reduce((line, part) =>
+    part.startsWith('−') ? `${line} − ${part.slice(1)}` : `${line} + ${part}`,
+  );
   return outer ? inner : `(${inner})`;
 }
 
@@ -99,8 +103,11 @@ export function agreementMarkdown(agreement: Agreement, { method, times }: Expor
   ].join('\n\n');
 }
 
-function closing({ terms, operands, base }: Agreement): string {
-  const cut = operands.map(({ parts }) => `(${expanded(parts, base).join(' + ')})`).join('');
+function closing({ terms, operands, base, kind }: Agreement): string {
+  const signs = { product: '', sum: ' + ', difference: ' − ', quotient: ' ÷ ' } as const;
+  const cut = operands
+    .map(({ parts }) => `(${expanded(parts, base).join(' + ')})`)
+    .join(signs[kind]);
   const count = terms.length === 1 ? 'the one term' : `the same ${terms.length} terms`;
   return `Every method deals with ${count} of ${cut}; only brackets and order differ.`;
 }
@@ -114,15 +121,25 @@ function expanded(parts: readonly string[], base: number): readonly string[] {
   return shown.length > 0 ? shown : ['0'];
 }
 
+/** A product in braces; one with a minus of its own keeps it in front. */
+function texTerm(times: '×' | '·') {
+  return (text: string) =>
+    text.startsWith('−') ? `−{${texText(text.slice(1), times)}}` : `{${texText(text, times)}}`;
+}
+
 /** An expression of a certificate as LaTeX mathematics. */
 export function sumTex(expression: Expression, notation: Notation, times: '×' | '·'): string {
-  return render(expression, notation, (text) => `{${texText(text, times)}}`, true);
+  return render(expression, notation, texTerm(times), true).replaceAll('−', '-');
 }
 
 /** A problem or a term in the problem language as LaTeX mathematics. */
 export function texText(text: string, times: '×' | '·'): string {
   const sign = times === '×' ? '\\times' : '\\cdot';
-  return text.replaceAll(/\s*[×·]\s*/g, ` ${sign} `).replaceAll(/_(\d+)/g, '_{$1}');
+  return text
+    .replaceAll(/\s*[×·]\s*/g, ` ${sign} `)
+    .replaceAll(/\s*÷\s*/g, ' \\div ')
+    .replaceAll('−', '-')
+    .replaceAll(/_(\d+)/g, '_{$1}');
 }
 
 /** The moves of one method as LaTeX: an aligned display that needs amsmath. */

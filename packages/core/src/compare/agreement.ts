@@ -1,15 +1,25 @@
 import type { Group, GroupRole, Law, Mark } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralText } from '../exact/numeral.ts';
-import { problemText } from '../problem/problem.ts';
+import { problemText, type ProblemKind } from '../problem/problem.ts';
+import { bracketing } from './bracketing.ts';
 import type { Comparison, Lane } from './compare.ts';
+import { dealtSteps } from './stops.ts';
+import { quotientMoves } from './quotient-moves.ts';
+import { sumMoves } from './sum-moves.ts';
 
 /**
- * A sum as a tree. A `product` is a term still written as a product; an `amount` is worked out, and
- * says of which terms it is, or of which one it is a piece.
+ * A sum as a tree. A `product` is a term as it is owed: a product of parts, or in a sum or difference
+ * one part with its sign; an `amount` is worked out, and says of which terms it is, or of which one it
+ * is a piece.
  */
 export type Expression =
-  | { readonly kind: 'product'; readonly term: string }
+  | {
+      readonly kind: 'product';
+      readonly term: string;
+      /** A quotient with both numbers scaled alike, as `280÷7` for `28÷0.7`. */
+      readonly scaled?: string;
+    }
   | { readonly kind: 'amount'; readonly worth: string; readonly of: readonly string[] }
   | { readonly kind: 'sum'; readonly parts: readonly Expression[] };
 
@@ -22,6 +32,8 @@ export interface Move {
 export interface MethodAgreement {
   readonly method: string;
   readonly moves: readonly Move[];
+  /** The terms as the method brackets them, in one line; null when the total is zero. */
+  readonly bracketing: Expression | null;
 }
 
 /** A certificate that methods agree: plain data that can be checked without the traces. */
@@ -29,6 +41,7 @@ export interface Agreement {
   readonly format: 'levee-agreement';
   readonly version: 1;
   readonly problem: string;
+  readonly kind: ProblemKind;
   /** The base in which people see the figures; every worth here is written in base ten. */
   readonly base: number;
   readonly operands: readonly {
@@ -47,6 +60,7 @@ const GATHERING: ReadonlySet<GroupRole> = new Set([
   'row total',
   'column total',
   'diagonal',
+  'place total',
 ]);
 
 /** Reads the agreement of all methods off their traces. */
@@ -58,6 +72,7 @@ export function agreement(comparison: Comparison): Agreement {
     format: 'levee-agreement',
     version: 1,
     problem: problemText(problem),
+    kind: problem.kind,
     base: problem.base,
     operands: problem.operands.map((operand, k) => ({
       text: numeralText(operand),
@@ -70,23 +85,77 @@ export function agreement(comparison: Comparison): Agreement {
       if (worth.isZero) return [];
       return [{ id: space.id(index), text: space.text(index), worth: worth.toString() }];
     }),
-    methods: lanes.map((lane) => ({
-      method: lane.method.id,
-      moves: total.isZero ? [] : movesOf(comparison, lane, total),
-    })),
+    methods: lanes.map((lane) => methodAgreement(comparison, lane, total)),
   };
 }
 
+function methodAgreement(comparison: Comparison, lane: Lane, total: Exact): MethodAgreement {
+  const method = lane.method.id;
+  const { space, problem } = comparison;
+  const all = lane.amounts.at(-1)!.terms;
+  if (all.isEmpty || (!isSum(problem.kind) && total.isZero)) {
+    return { method, moves: [], bracketing: null };
+  }
+  if (problem.kind === 'quotient') return { method, ...quotientMoves(lane, problem) };
+  if (problem.kind === 'product') {
+    const moves = movesOf(comparison, lane, total);
+    return { method, moves, bracketing: shownLine(moves) };
+  }
+  const order = dealtOrder(lane, problem.kind);
+  const brackets = bracketing(lane, order, all);
+  const long = space.size * lane.trace.steps.length > MOST_LEAVES;
+  return {
+    method,
+    moves: long ? briefMoves(brackets, lane, total) : sumMoves(lane),
+    bracketing: brackets,
+  };
+}
+
+function isSum(kind: ProblemKind): boolean {
+  return kind === 'sum' || kind === 'difference';
+}
+
+/** Above so many leaves in all its lines together an agreement of a sum is given in brief. */
+const MOST_LEAVES = 400_000;
+
+/** The opening, the method's brackets and the total. */
+function briefMoves(brackets: Expression, lane: Lane, total: Exact): readonly Move[] {
+  const ids = lane.amounts.at(-1)!.terms.ids();
+  const opening = sumOf(ids.map((term): Expression => ({ kind: 'product', term })));
+  return withoutStandstill([
+    { law: 'place-value', expression: opening },
+    { law: 'reorder', expression: brackets },
+    { law: 'evaluate', expression: amountOf(total, ids) },
+  ]);
+}
+
+/** The last line of a product's moves that is still a sum of all terms. */
+function shownLine(moves: readonly Move[]): Expression | null {
+  const shown =
+    moves.findLast(({ law }) => law === 'reorder') ??
+    moves.find(({ law }) => law === 'evaluate') ??
+    moves[0];
+  return shown?.expression ?? null;
+}
+
 function movesOf({ space }: Comparison, lane: Lane, total: Exact): readonly Move[] {
-  const order = dealtOrder(lane);
+  const order = dealtOrder(lane, 'product');
   const products = order.map((term): Expression => ({ kind: 'product', term: space.id(term) }));
   const worked = order.map((term) => amountOf(space.worth(term), [space.id(term)]));
   const start: Move[] = [
     { law: 'distribute', expression: sumOf(products) },
     { law: 'evaluate', expression: sumOf(worked) },
   ];
-  const gathered = lane.trace.groups.filter((group) => GATHERING.has(group.role));
-  const moves = gathered.length > 1 ? gather(lane, gathered, worked) : [];
+  const { stages } = lane.trace;
+  const last = stages.at(-1)?.prefix ?? '';
+  const gathered = lane.trace.groups.filter(
+    (group) => GATHERING.has(group.role) && group.id.startsWith(last),
+  );
+  const own = stages.length > 0 ? [] : ownAmounts(lane, worked);
+  const whole = stages.length === 0 && own.length < worked.length ? ownMoves(own) : [];
+  const amounts = stages.length > 0 ? worked : own.map(({ amount }) => amount);
+  const lines = stages.length > 0 && !areExact(lane, gathered) ? [] : gathered;
+  const moves = lines.length > 1 ? gather(lane, lines, amounts) : [];
   const end: Move = {
     law: 'evaluate',
     expression: amountOf(
@@ -94,15 +163,52 @@ function movesOf({ space }: Comparison, lane: Lane, total: Exact): readonly Move
       order.map((term) => space.id(term)),
     ),
   };
-  return withoutStandstill([...start, ...moves, end]);
+  return withoutStandstill([...start, ...whole, ...moves, end]);
 }
 
-/** The common terms in the order in which the method deals with them. */
-function dealtOrder(lane: Lane): readonly number[] {
-  const owed = new Map(lane.trace.start.map((entry) => [entry.id, entry]));
-  return lane.trace.steps.flatMap((step) =>
-    step.takes.flatMap((id) => (owed.has(id) ? [...lane.termsOf(id).indices()] : [])),
+/** Whether all of these groups are worth just what their terms are. */
+function areExact(lane: Lane, groups: readonly Group[]): boolean {
+  return lane.amounts.every(
+    ({ group, exact }) => exact || group.worth.isZero || !groups.includes(group),
   );
+}
+
+/** A product that the method works as one, and the common terms that it is made of. */
+interface OwnAmount {
+  readonly amount: Expression;
+  readonly parts: readonly Expression[];
+}
+
+/** The worked-out terms put together to the products of the method's own coarser cut. */
+function ownAmounts(lane: Lane, worked: readonly Expression[]): readonly OwnAmount[] {
+  const byTerm = new Map(worked.map((amount) => [termIds(amount)[0]!, amount]));
+  const owed = lane.trace.start.filter(({ terms }) => !terms.isEmpty);
+  const position = new Map([...byTerm.keys()].map((id, k) => [id, k]));
+  return owed
+    .map((entry): OwnAmount => {
+      const ids = lane.termsOf(entry.id).ids();
+      const parts = ids.map((id) => byTerm.get(id)!);
+      return { amount: amountOf(entry.worth, ids), parts };
+    })
+    .sort((a, b) => position.get(termIds(a.amount)[0]!)! - position.get(termIds(b.amount)[0]!)!);
+}
+
+/** Brackets around the terms of each own product, and what they make. */
+function ownMoves(own: readonly OwnAmount[]): readonly Move[] {
+  return [
+    { law: 'reorder', expression: sumOf(own.map(({ parts }) => sumOf(parts))) },
+    { law: 'evaluate', expression: sumOf(own.map(({ amount }) => amount)) },
+  ];
+}
+
+/** The common terms in the order in which the method deals with them; in one step largest first in a sum. */
+function dealtOrder(lane: Lane, kind: ProblemKind): readonly number[] {
+  const dealt = [...dealtSteps(lane)];
+  if (kind === 'product') return dealt.map(([term]) => term);
+  const operand = (term: number) => lane.amounts.at(-1)!.terms.space.parts(term)[0]!;
+  return dealt
+    .sort(([a, s], [b, t]) => s - t || operand(a) - operand(b) || b - a)
+    .map(([term]) => term);
 }
 
 function amountOf(worth: Exact, of: readonly string[]): Expression {
@@ -166,10 +272,10 @@ function pieceOf(lane: Lane, mark: Mark): Expression {
 function splitTerms(worked: readonly Expression[], pieces: readonly Expression[]): Expression {
   const byTerm = new Map<string, Expression[]>();
   for (const piece of pieces) {
-    const [term = ''] = termIds(piece);
-    byTerm.set(term, [...(byTerm.get(term) ?? []), piece]);
+    const key = termIds(piece).join();
+    byTerm.set(key, [...(byTerm.get(key) ?? []), piece]);
   }
-  return sumOf(worked.map((amount) => sumOf(byTerm.get(termIds(amount)[0] ?? '') ?? [amount])));
+  return sumOf(worked.map((amount) => sumOf(byTerm.get(termIds(amount).join()) ?? [amount])));
 }
 
 /** Drops moves that change nothing, such as brackets around single terms. */

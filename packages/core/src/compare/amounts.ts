@@ -114,6 +114,7 @@ function counterpart(lane: Lane, index: number, terms: TermSet): Counterpart {
   const exact = lane.amounts.filter((amount) => amount.exact && !amount.terms.isEmpty);
   const same = exact.filter((amount) => amount.terms.equals(terms));
   if (same.length > 0) return made(lane, index, 'same', bestGathered(same), terms);
+  if (givesItself(lane, terms)) return made(lane, index, 'same', [], terms);
   const pieces = cover(exact, terms);
   if (pieces) return made(lane, index, 'scattered', pieces, terms);
   const around = smallest(exact.filter((amount) => terms.isWithin(amount.terms)));
@@ -132,6 +133,11 @@ function counterpart(lane: Lane, index: number, terms: TermSet): Counterpart {
     exact.filter((amount) => amount.terms.intersects(terms) && amount.group.role !== 'answer'),
     terms,
   );
+}
+
+/** Whether these very terms are a figure or number of the question on the method's own paper. */
+function givesItself({ trace, termsOf }: Lane, terms: TermSet): boolean {
+  return trace.givens.some(({ owed }) => owed !== null && termsOf(owed).equals(terms));
 }
 
 /** Roles of groups that are only seen together; their marks are added in some later step. */

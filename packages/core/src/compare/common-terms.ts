@@ -1,6 +1,6 @@
 import type { Trace } from '../account/account.ts';
 import type { Part } from '../account/cut.ts';
-import { TermSet, TermSpace } from '../account/terms.ts';
+import { TermSet, type Members, type TermSpace } from '../account/terms.ts';
 import { Exact } from '../exact/exact.ts';
 import { wholeText } from '../exact/numeral.ts';
 
@@ -29,7 +29,7 @@ export function commonTerms(traces: readonly Trace[]): CommonTerms {
       first.problem.base,
     ),
   );
-  const space = new TermSpace(refined.map((operand) => operand.parts));
+  const space = first.space.over(refined.map((operand) => operand.parts));
   const translate = traces.map((trace, t) => {
     const members = refined.map((operand) => operand.members[t]!);
     return (terms: TermSet) => translated(trace.space, space, members, terms);
@@ -84,20 +84,9 @@ function sortedEdges(edges: readonly Exact[]): readonly Exact[] {
   return [...unique.values()].sort((a, b) => a.compare(b));
 }
 
-function translated(
-  from: TermSpace,
-  to: TermSpace,
-  members: readonly (readonly (readonly number[])[])[],
-  terms: TermSet,
-): TermSet {
-  const indices = [...terms.indices()].flatMap((index) => {
-    const choices = from.parts(index).map((part, operand) => members[operand]![part]!);
-    return choices
-      .reduceRight<number[][]>(
-        (rest, list) => rest.flatMap((tail) => list.map((k) => [k, ...tail])),
-        [[]],
-      )
-      .map((parts) => to.index(parts));
-  });
+function translated(from: TermSpace, to: TermSpace, members: Members, terms: TermSet): TermSet {
+  const indices = [...terms.indices()].flatMap((index) =>
+    from.refined(from.parts(index), members).map((parts) => to.index(parts)),
+  );
   return TermSet.from(to, indices);
 }

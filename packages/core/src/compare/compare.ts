@@ -1,5 +1,7 @@
 import type { Entry, EntryId, Given, Group, School, Trace } from '../account/account.ts';
+import { allEntries } from '../account/owed.ts';
 import { TermSet, type TermSpace } from '../account/terms.ts';
+import type { Exact } from '../exact/exact.ts';
 import type { Method } from '../methods/method.ts';
 import type { Problem } from '../problem/problem.ts';
 import { commonTerms } from './common-terms.ts';
@@ -10,6 +12,8 @@ export interface Choice {
   readonly school?: School;
   /** Term ids to deal with first, for methods of free order. */
   readonly order?: readonly string[];
+  /** Her own hops, for methods that take them. */
+  readonly hops?: readonly Exact[];
 }
 
 /** A group of a trace in the common terms of its comparison. */
@@ -43,8 +47,12 @@ export interface Comparison {
 
 /** Works a problem by several methods. RangeError when a method does not accept it. */
 export function compare(problem: Problem, choices: readonly Choice[]): Comparison {
-  const traces = choices.map(({ method, school, order }) =>
-    method.trace(problem, { ...(school ? { school } : {}), ...(order ? { order } : {}) }),
+  const traces = choices.map(({ method, school, order, hops }) =>
+    method.trace(problem, {
+      ...(school ? { school } : {}),
+      ...(order ? { order } : {}),
+      ...(hops ? { hops } : {}),
+    }),
   );
   const { space, translate } = commonTerms(traces);
   const lanes = traces.map((trace, k): Lane => {
@@ -52,7 +60,7 @@ export function compare(problem: Problem, choices: readonly Choice[]): Compariso
       const terms = translate[k]!(group.terms);
       return { group, terms, exact: group.worth.equals(terms.worth()) };
     });
-    const entries = new Map(allEntries(trace).map((entry) => [entry.id, entry]));
+    const entries = new Map(everything(trace).map((entry) => [entry.id, entry]));
     const find = (id: EntryId) => entries.get(id);
     const termsOf = (id: EntryId) => {
       const terms = entries.get(id)?.terms;
@@ -63,6 +71,6 @@ export function compare(problem: Problem, choices: readonly Choice[]): Compariso
   return { problem, space, lanes, stops: stopsOf(lanes) };
 }
 
-function allEntries(trace: Trace): readonly (Entry | Given)[] {
-  return [...trace.givens, ...trace.start, ...trace.steps.flatMap((step) => step.gives)];
+function everything(trace: Trace): readonly (Entry | Given)[] {
+  return [...trace.givens, ...allEntries(trace)];
 }

@@ -1,14 +1,22 @@
-import type { EntryId, Mark, Trace } from '../account/account.ts';
+import type { Entry, EntryId, Mark, Role, Trace } from '../account/account.ts';
+import { allEntries, owedEntries } from '../account/owed.ts';
+import { isRewriting } from '../account/rewriting.ts';
 import { Exact } from '../exact/exact.ts';
+import { numeral, numeralText, numeralValue } from '../exact/numeral.ts';
 import { isOneNumber } from './amounts.ts';
+import { certainties } from './certainty.ts';
+import { carriedRemainders } from './foresight.ts';
 
 /** What a method costs on one problem. Every figure is counted from the trace, none is estimated. */
 export interface Cost {
-  /** Owed products of two digits that are worked out, zeros included. */
+  /**
+   * Facts of two single figures: owed products worked out, zeros included; in sums and differences every
+   * time two figures other than zero meet in one place.
+   */
   readonly facts: number;
   /** Times one amount other than zero is added to another. */
   readonly additions: number;
-  /** Carries written or held. */
+  /** Carries written or held, places opened, scratches made, pairs of little ones. */
   readonly carries: number;
   /** Figures written on paper, the question's own not counted. */
   readonly figures: number;
@@ -23,33 +31,27 @@ export interface Cost {
   /** The largest number written whole: a mark or a line read together. */
   readonly largestWritten: Exact;
   /**
-   * The first step after which what is still owed cannot change the leading figure of the answer,
-   * when all that is known of an owed product of two digits is that it lies below base² of its place.
+   * The first step after which what is still owed cannot change the leading figure of the answer; see
+   * {@link certainties}.
    */
   readonly leadingCertainAt: number;
 }
 
 export function cost(trace: Trace): Cost {
-  const owed = new Set<EntryId>(trace.start.map((entry) => entry.id));
   const marks = trace.steps.flatMap((step) => step.gives);
   const paper = marks.filter((mark) => mark.medium === 'paper');
   const held = heldLoad(trace);
   return {
-    facts: count(
-      trace.steps.flatMap((step) => step.takes),
-      (id) => owed.has(id),
-    ),
-    additions: additions(trace),
-    carries: count(marks, (mark) => mark.role === 'carry'),
+    facts: factsOf(trace),
+    additions: trace.problem.kind === 'quotient' ? subtractions(trace) : additions(trace),
+    carries: regroupings(trace) + carriedRemainders(trace).length,
     figures: paper.reduce((total, mark) => total + mark.glyph.length, 0),
     lines: new Set(paper.map((mark) => `${mark.spot.area} ${mark.spot.row}`)).size,
     passes: count(trace.steps, (step, i) => step.phase !== trace.steps[i - 1]?.phase),
     steps: trace.steps.length,
     heldAtOnce: held.most,
     largestHeld: held.largest,
-    largestWritten: largest(
-      [...paper, ...trace.groups.filter(isOneNumber)].map(({ worth }) => worth),
-    ),
+    largestWritten: largestWritten(trace, paper),
     leadingCertainAt: leadingCertainAt(trace),
   };
 }
@@ -62,15 +64,107 @@ function largest(amounts: readonly Exact[]): Exact {
   return amounts.reduce((most, worth) => (worth.compare(most) > 0 ? worth : most), Exact.ZERO);
 }
 
-function additions(trace: Trace): number {
-  const zero = new Set(
-    [...trace.start, ...trace.steps.flatMap((step) => step.gives)]
-      .filter((entry) => entry.worth.isZero)
-      .map((entry) => entry.id),
+function factsOf(trace: Trace): number {
+  switch (trace.problem.kind) {
+    case 'product':
+      return productFacts(trace);
+    case 'quotient':
+      return quotientFacts(trace);
+    default:
+      return figureFacts(trace.whole ?? trace);
+  }
+}
+
+/** Every figure of the quotient times every figure of the divisor, zeros left out. */
+function quotientFacts({ problem, steps }: Trace): number {
+  const figures = (glyph: string) => glyph.replace(/[0.−]/g, '').length;
+  const divisor = figures(numeralText(problem.operands[1]!));
+  const chunked = steps.some(({ gives }) => gives.some(({ role }) => role === 'chunk'));
+  const made = steps
+    .flatMap(({ gives }) => gives)
+    .filter(({ role }) => role === (chunked ? 'chunk' : 'answer'));
+  return made.reduce((total, { glyph }) => total + figures(glyph) * divisor, 0);
+}
+
+/** Amounts taken away from the dividend, and chunks added to others. */
+function subtractions({ steps }: Trace): number {
+  const made = steps.filter(({ gives }) => gives.some(({ role }) => role === 'remainder')).length;
+  const chunks = count(
+    steps.flatMap(({ gives }) => gives),
+    ({ role }) => role === 'chunk',
   );
+  return made + Math.max(0, chunks - 1);
+}
+
+/** The largest number on the paper: of products the whole numbers that are written, of quotients what stands there. */
+function largestWritten(trace: Trace, paper: readonly Mark[]): Exact {
+  const { kind, base } = trace.problem;
+  if (kind === 'quotient') {
+    const glyphs = paper.map(({ glyph }) => glyph).filter((glyph) => /^[0-9A-F.]+$/.test(glyph));
+    return largest(glyphs.map((glyph) => numeralValue(numeral(glyph, base))));
+  }
+  const read = kind === 'product' && trace.whole ? trace.whole : trace;
+  const marks = read === trace ? paper : read.steps.flatMap(({ gives }) => gives);
+  const written = marks.filter(({ medium }) => medium === 'paper');
+  return largest([...written, ...read.groups.filter(isOneNumber)].map(({ worth }) => worth));
+}
+
+/** Owed products that are worked out. */
+function productFacts(trace: Trace): number {
+  const owed = new Set<EntryId>(owedEntries(trace).map((entry) => entry.id));
+  return count(
+    trace.steps.flatMap((step) => step.takes),
+    (id) => owed.has(id),
+  );
+}
+
+/** Steps in which amounts are put together, with those amounts; opening and sliding put nothing together. */
+function gatherings(trace: Trace): readonly (readonly Entry[])[] {
+  const entries = new Map<EntryId, Entry>(allEntries(trace).map((entry) => [entry.id, entry]));
   return trace.steps
-    .filter((step) => step.law !== 'reorder')
-    .reduce((total, { takes }) => total + Math.max(0, count(takes, (id) => !zero.has(id)) - 1), 0);
+    .filter((step) => step.law !== 'reorder' && !isRewriting(step))
+    .map(({ law, takes }) =>
+      takes
+        .map((id) => entries.get(id)!)
+        .filter(({ worth }) => !worth.isZero)
+        .filter(({ standing }) => law !== 'inverse' || standing === 'marked'),
+    );
+}
+
+function additions(trace: Trace): number {
+  return gatherings(trace).reduce((total, list) => total + Math.max(0, list.length - 1), 0);
+}
+
+/** Every meeting of two figures in one place while the amounts of a step are put together in turn. */
+function figureFacts(trace: Trace): number {
+  const { base } = trace.problem;
+  return gatherings(trace)
+    .map((list) => list.filter((entry) => entry.standing === 'owed' || entry.role !== 'scratch'))
+    .reduce((total, [first, ...rest]) => {
+      let so = first?.worth ?? Exact.ZERO;
+      let met = 0;
+      for (const { worth } of rest) {
+        met += meetings(so, worth, base);
+        so = so.plus(worth);
+      }
+      return total + met;
+    }, 0);
+}
+
+function meetings(a: Exact, b: Exact, base: number): number {
+  const [left, right] = [a, b].map((worth) =>
+    [...worth.numerator.toString(base).replace('-', '')].reverse(),
+  );
+  return left!.reduce((n, f, p) => n + (f !== '0' && (right![p] ?? '0') !== '0' ? 1 : 0), 0);
+}
+
+const OPENED: ReadonlySet<Role> = new Set(['regrouped digit', 'little one']);
+
+function regroupings(trace: Trace): number {
+  return trace.steps.reduce((total, { gives }) => {
+    const single = count(gives, ({ role }) => role === 'carry' || role === 'scratch');
+    return total + single + (gives.some(({ role }) => OPENED.has(role)) ? 1 : 0);
+  }, 0);
 }
 
 function heldLoad(trace: Trace): { most: number; largest: Exact } {
@@ -81,7 +175,7 @@ function heldLoad(trace: Trace): { most: number; largest: Exact } {
     for (const id of step.takes) inHead.delete(id);
     for (const mark of step.gives.filter((given) => given.medium === 'head')) {
       inHead.set(mark.id, mark);
-      const figure = Exact.of(BigInt(parseInt(mark.glyph, trace.problem.base)));
+      const figure = heldNumber(mark, trace.problem.base);
       if (figure.compare(greatest) > 0) greatest = figure;
     }
     most = Math.max(most, inHead.size);
@@ -89,46 +183,14 @@ function heldLoad(trace: Trace): { most: number; largest: Exact } {
   return { most, largest: greatest };
 }
 
-/** Bounds an owed product of two digits by the base's square over it, then walks the account. */
+/** The figure that is held, or the whole number where one is. */
+function heldNumber({ glyph, place, worth }: Mark, base: number): Exact {
+  if (place !== undefined) return Exact.of(BigInt(parseInt(glyph, base)));
+  return worth.numerator < 0n ? worth.negate() : worth;
+}
+
 function leadingCertainAt(trace: Trace): number {
-  const { base } = trace.problem;
-  const worth = new Map<EntryId, bigint>();
-  const bound = new Map<EntryId, bigint>();
-  let open = 0n;
-  for (const entry of trace.start) {
-    const top = entry.worth.isZero
-      ? 0n
-      : upperBound(trace, entry.terms.indices().next().value ?? 0);
-    bound.set(entry.id, top);
-    open += top;
-  }
-  let marked = 0n;
-  if (open === 0n) return 0;
-  for (const step of trace.steps) {
-    for (const id of step.takes) {
-      open -= bound.get(id) ?? 0n;
-      marked -= worth.get(id) ?? 0n;
-    }
-    for (const mark of step.gives) {
-      worth.set(mark.id, mark.worth.numerator);
-      marked += mark.worth.numerator;
-    }
-    if (marked > 0n && leading(marked, base) === leading(marked + open, base)) return step.number;
-  }
-  return trace.steps.length;
-}
-
-/** The product of two digits lies below base²: 4 tens × 8 is known beforehand to be under 100 tens. */
-function upperBound({ space, problem }: Trace, index: number): bigint {
-  const base = BigInt(problem.base);
-  const places = space.parts(index).map((part, operand) => space.cuts[operand]![part]!.place);
-  if (places.includes(undefined)) return space.worth(index).numerator * base;
-  const place = places.reduce<number>((sum, one) => sum + (one ?? 0), 0);
-  return base ** BigInt(place + places.length) - 1n;
-}
-
-/** The leading figure and the number of figures. */
-function leading(amount: bigint, base: number): string {
-  const text = amount.toString(base);
-  return `${text[0]}${text.length}`;
+  const all = certainties(trace);
+  const at = all.findIndex(({ figures }) => figures.length > 0);
+  return at < 0 ? trace.steps.length : at;
 }

@@ -1,4 +1,5 @@
 import type { Trace } from '../account/account.ts';
+import { owedEntries } from '../account/owed.ts';
 import { Exact } from '../exact/exact.ts';
 
 /** How an account stands after some step: what is owed, on paper and in the head, and all together. */
@@ -11,10 +12,10 @@ export interface Level {
 
 /** The level before the first step and after every step; index is the count of steps done. */
 export function levels(trace: Trace): readonly Level[] {
-  const owedWorth = new Map(trace.start.map((entry) => [entry.id, entry.worth]));
+  const owedWorth = new Map(owedEntries(trace).map((entry) => [entry.id, entry.worth]));
   const held = new Map<string, Exact>();
   let level: Level = {
-    owed: Exact.sum(owedWorth.values()),
+    owed: Exact.sum(trace.start.map(({ worth }) => worth)),
     written: Exact.ZERO,
     held: Exact.ZERO,
     balance: trace.total,
@@ -25,7 +26,8 @@ export function levels(trace: Trace): readonly Level[] {
     const released = Exact.sum(step.takes.map((id) => held.get(id) ?? Exact.ZERO));
     const kept = step.gives.filter((mark) => mark.medium === 'head');
     for (const mark of kept) held.set(mark.id, mark.worth);
-    const owed = level.owed.minus(paid);
+    const opened = Exact.sum(step.opens.map(({ worth }) => worth));
+    const owed = level.owed.minus(paid).plus(opened);
     const inHead = level.held.minus(released).plus(Exact.sum(kept.map((mark) => mark.worth)));
     const { balance } = step;
     level = { owed, held: inHead, written: balance.minus(owed).minus(inHead), balance };

@@ -1,24 +1,57 @@
 import type { Step, Trace } from '../account/account.ts';
+import { owedEntries } from '../account/owed.ts';
 import { Exact } from '../exact/exact.ts';
 import type { Speaker } from '../phrases/speaker.ts';
 
 /** A word or two for every step of a trace, in order: `40×8`, `tens`, `= 368`, `00`. */
 export function stepLabels(trace: Trace, say: Speaker): readonly string[] {
-  const owed = new Map<string, string>(trace.start.map((entry) => [entry.id, entry.text]));
-  return trace.steps.map((step) => dealtLabel(step, owed, say) ?? writtenLabel(step, say));
+  const owed = new Map<string, string>(
+    owedEntries(trace).map((entry) => [entry.id, say.pointed(entry.text)]),
+  );
+  const marks = trace.steps.flatMap((step) => step.gives).filter(({ worth }) => !worth.isZero);
+  const marked = new Map<string, string>(marks.map(({ id, worth }) => [id, say.worth(worth)]));
+  return trace.steps.map((step) => dealtLabel(step, owed, marked, say) ?? writtenLabel(step, say));
 }
 
 /** What a step deals with, when it deals with something owed. */
 function dealtLabel(
   step: Step,
   owed: ReadonlyMap<string, string>,
+  marked: ReadonlyMap<string, string>,
   say: Speaker,
 ): string | undefined {
+  if (step.gives.some((mark) => mark.role === 'regrouped digit')) return say.ungroup;
+  if (step.law === 'same-change') return 'same change';
+  if (step.law === 'inverse' || step.law === 'reorder') return undefined;
+  const [half, double] = ['halved', 'doubled'].map((role) =>
+    step.gives.find((mark) => mark.role === role),
+  );
+  if (half && double) return `${half.glyph} | ${double.glyph}`;
   const texts = step.takes.flatMap((id) => owed.get(id) ?? []);
   const [only] = texts;
   if (only === undefined) return undefined;
-  if (texts.length === 1) return only.replaceAll('×', say.times);
-  return `${texts.length} ${say.times} 0`;
+  if (texts.every((text) => text.includes('×'))) {
+    return texts.length === 1 ? only.replaceAll('×', say.times) : manyProducts(texts, say);
+  }
+  const marks = step.takes.flatMap((id) => marked.get(id) ?? []);
+  return addedLabel([...marks, ...texts]);
+}
+
+/** Several products at once: a row of zeros, or all pairs of a place. */
+function manyProducts(texts: readonly string[], say: Speaker): string {
+  const zeros = texts.every((text) => text.split('×').includes('0'));
+  return zeros ? `${texts.length} ${say.times} 0` : `${texts.length} products`;
+}
+
+const MOST_ADDED = 3;
+
+/** `6+8`, `12−7`, `96+8`: amounts that are put together, those marked already first. */
+function addedLabel(texts: readonly string[]): string {
+  if (texts.length > MOST_ADDED) return `${texts.length} amounts`;
+  return texts
+    .map((text) => (text.startsWith('−') ? text : `+${text}`))
+    .join('')
+    .replace(/^\+/, '');
 }
 
 function writtenLabel(step: Step, say: Speaker): string {
@@ -28,5 +61,5 @@ function writtenLabel(step: Step, say: Speaker): string {
   if (first?.role === 'placeholder') return step.gives.map((mark) => mark.glyph).join('');
   if (step.law === 'reorder') return 'copied';
   const worth = Exact.sum(step.gives.map((mark) => mark.worth));
-  return `= ${say.amount(worth)}`;
+  return `= ${say.worth(worth)}`;
 }

@@ -1,4 +1,6 @@
 import type { Step } from '../account/account.ts';
+import { carriedOn, isRewriting } from '../account/rewriting.ts';
+import { TermSet } from '../account/terms.ts';
 import type { Lane } from './compare.ts';
 
 /**
@@ -21,18 +23,35 @@ interface Dealing {
   readonly count: readonly number[];
 }
 
+/** A term is dealt with by the last step that takes it, be it as owed or rewritten. */
 function dealing(lane: Lane): Dealing {
+  const stepOf = dealtSteps(lane);
+  const ending = lane.trace.steps.map(() => 0);
+  for (const step of stepOf.values()) ending[step - 1]!++;
+  let done = 0;
+  return { stepOf, count: [0, ...ending.map((terms) => (done += terms))] };
+}
+
+/** For each common term, the step that deals with it, in the order of those steps. */
+export function dealtSteps(lane: Lane): ReadonlyMap<number, number> {
   const stepOf = new Map<number, number>();
-  const count = [0];
-  const owed = new Set(lane.trace.start.map((entry) => entry.id));
+  const carriers = new Set(lane.trace.start.map((entry) => entry.id));
   for (const step of lane.trace.steps) {
-    for (const id of step.takes) {
-      if (!owed.has(id)) continue;
-      for (const index of lane.termsOf(id).indices()) stepOf.set(index, step.number);
+    const on = carriedOn(step);
+    const stays = TermSet.union(
+      lane.amounts.at(-1)!.terms.space,
+      on.map((mark) => lane.termsOf(mark.id)),
+    );
+    for (const id of step.takes.filter((taken) => carriers.has(taken))) {
+      for (const index of lane.termsOf(id).indices()) {
+        if (stays.has(index)) continue;
+        stepOf.delete(index);
+        stepOf.set(index, step.number);
+      }
     }
-    count.push(stepOf.size);
+    for (const mark of on) carriers.add(mark.id);
   }
-  return { stepOf, count };
+  return stepOf;
 }
 
 function dealtStops(lanes: readonly Lane[]): number[][] {
@@ -52,7 +71,8 @@ function dealtStops(lanes: readonly Lane[]): number[][] {
 }
 
 /**
- * Goes on through steps that deal with nothing new and do not already open the next phase; once all
+ * Goes on through steps that deal with nothing new and do not already open the next phase or make the
+ * next place ready; once all
  * is dealt with, through steps of phases that came before, such as the total of the last row.
  */
 function extended(lane: Lane, { count }: Dealing, step: number): number {
@@ -66,7 +86,9 @@ function extended(lane: Lane, { count }: Dealing, step: number): number {
     while (last < next && known.has(steps[last]!.phase)) last++;
     return last;
   }
-  while (last < next && steps[last]!.phase !== steps[next]!.phase) last++;
+  while (last < next && steps[last]!.phase !== steps[next]!.phase && !isRewriting(steps[last]!)) {
+    last++;
+  }
   return last;
 }
 

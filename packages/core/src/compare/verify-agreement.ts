@@ -1,4 +1,5 @@
 import { Exact } from '../exact/exact.ts';
+import { decimalsNeeded, numeral, numeralValue, placeValue } from '../exact/numeral.ts';
 import type { Agreement, Expression, Move } from './agreement.ts';
 
 export type Verification =
@@ -19,26 +20,63 @@ export function verifyAgreement(certificate: Agreement): Verification {
   const fault = frameFault(certificate);
   if (fault) return { ok: false, method: null, move: 0, fault };
   const worths = new Map(certificate.terms.map((term) => [term.id, Exact.parse(term.worth)]));
-  const frame: Frame = { worths, value: Exact.parse(certificate.value), base: certificate.base };
-  for (const { method, moves } of certificate.methods) {
-    const wrong = movesFault(moves, frame);
+  const { kind, base } = certificate;
+  const frame: Frame = { worths, value: Exact.parse(certificate.value), base, kind };
+  for (const { method, moves, bracketing } of certificate.methods) {
+    const wrong = bracketingFault(bracketing, frame) ?? movesFault(moves, frame);
     if (wrong) return { ok: false, method, ...wrong };
   }
   return { ok: true };
 }
 
 /** The operands, the value and the list of terms. */
-function frameFault({ operands, value, terms }: Agreement): string | null {
+function frameFault({ operands, value, terms, kind }: Agreement): string | null {
   const whole = operands.map((operand) => Exact.parse(operand.worth));
   const parts = operands.map((operand) => operand.parts.map((part) => Exact.parse(part)));
   const uneven = parts.findIndex((list, k) => !Exact.sum(list).equals(whole[k]!));
   if (uneven >= 0) return `the parts of ${operands[uneven]!.text} do not add up to it`;
-  const product = whole.reduce((total, factor) => total.times(factor), Exact.ONE);
-  if (!product.equals(Exact.parse(value))) return `the operands do not make ${value}`;
-  const expected = new Map(products(parts).filter(([, worth]) => !worth.isZero));
-  if (expected.size !== terms.length) return 'the terms are not all products of parts';
+  if (!combined(kind, whole).equals(Exact.parse(value))) return `the operands do not make ${value}`;
+  const all = termsOf(kind, parts, whole);
+  const expected = new Map(all.filter(([, worth]) => !worth.isZero));
+  if (expected.size !== terms.length) return 'the terms are not all that the parts make';
   const wrong = terms.find((term) => !expected.get(term.id)?.equals(Exact.parse(term.worth)));
-  return wrong ? `term ${wrong.id} is not the product of its parts` : null;
+  return wrong ? `term ${wrong.id} is not what its parts make` : null;
+}
+
+function combined(kind: Agreement['kind'], whole: readonly Exact[]): Exact {
+  const [first = Exact.ZERO, ...rest] = whole;
+  switch (kind) {
+    case 'product':
+      return rest.reduce((total, factor) => total.times(factor), first);
+    case 'sum':
+      return Exact.sum(whole);
+    case 'difference':
+      return rest.reduce((left, part) => left.minus(part), first);
+    case 'quotient':
+      return rest.reduce((left, by) => left.dividedBy(by), first);
+  }
+}
+
+function termsOf(
+  kind: Agreement['kind'],
+  parts: readonly (readonly Exact[])[],
+  whole: readonly Exact[],
+): [string, Exact][] {
+  if (kind === 'product') return products(parts);
+  if (kind !== 'quotient') return signedParts(kind, parts);
+  return parts[0]!.map((part, k) => [String(k), part.dividedBy(whole[1]!)]);
+}
+
+function signedParts(
+  kind: Agreement['kind'],
+  parts: readonly (readonly Exact[])[],
+): [string, Exact][] {
+  return parts.flatMap((list, k) =>
+    list.map((part, i): [string, Exact] => [
+      `${k}.${i}`,
+      kind === 'difference' && k > 0 ? Exact.ZERO.minus(part) : part,
+    ]),
+  );
 }
 
 function products(parts: readonly (readonly Exact[])[]): [string, Exact][] {
@@ -58,12 +96,29 @@ interface Frame {
   readonly worths: ReadonlyMap<string, Exact>;
   readonly value: Exact;
   readonly base: number;
+  readonly kind: Agreement['kind'];
+}
+
+/** The one line must hold the whole total, and in a sum every term once. */
+function bracketingFault(bracketing: Expression | null, frame: Frame): Fault | null {
+  if (!bracketing) return null;
+  const whole = valueOf(bracketing, frame.worths)?.equals(frame.value) ?? false;
+  const fits = whole && (frame.kind === 'product' || opens(bracketing, frame.worths));
+  return fits ? null : { move: 0, fault: 'the brackets do not hold all the terms' };
 }
 
 interface Fault {
   readonly move: number;
   readonly fault: string;
 }
+
+/** The law by which the problem becomes the sum of its terms. */
+const OPENING: Record<Agreement['kind'], Move['law']> = {
+  product: 'distribute',
+  quotient: 'distribute',
+  sum: 'place-value',
+  difference: 'place-value',
+};
 
 function movesFault(moves: readonly Move[], frame: Frame): Fault | null {
   const { worths, value } = frame;
@@ -73,13 +128,13 @@ function movesFault(moves: readonly Move[], frame: Frame): Fault | null {
     if (!total?.equals(value))
       return { move, fault: `the line is worth ${total ?? 'nothing known'}, not ${value}` };
     const before = moves[move - 1]?.expression;
-    const lawful = before ? follows(law, before, expression, frame) : opens(expression, worths);
+    const lawful = before
+      ? follows(law, before, expression, frame)
+      : law === OPENING[frame.kind] && opens(expression, worths);
     if (!lawful) return { move, fault: `the line does not follow by ${law}` };
   }
   const last = moves.at(-1)!.expression;
-  return last.kind === 'amount'
-    ? null
-    : { move: moves.length - 1, fault: 'the sum is not finished' };
+  return last.kind !== 'sum' ? null : { move: moves.length - 1, fault: 'the sum is not finished' };
 }
 
 function valueOf(expression: Expression, worths: ReadonlyMap<string, Exact>): Exact | null {
@@ -100,44 +155,163 @@ function opens(expression: Expression, worths: ReadonlyMap<string, Exact>): bool
   );
 }
 
-function follows(
-  law: Move['law'],
-  before: Expression,
-  after: Expression,
-  { worths, base }: Frame,
-): boolean {
+function follows(law: Move['law'], before: Expression, after: Expression, frame: Frame): boolean {
+  const { worths, kind, base } = frame;
   switch (law) {
     case 'reorder':
       return sameList(leaves(before).map(leafKey), leaves(after).map(leafKey));
     case 'place-value':
-      return (
-        leaves(after).every((leaf) => isOneFigure(valueOf(leaf, worths), base)) &&
-        (before.kind !== 'sum' || partwise(before, after, worths))
-      );
+      return kind === 'product'
+        ? splitsIntoFigures(before, after, frame)
+        : (changedParts(before, after, worths) ?? [[before, after] as const]).every((change) =>
+            regroups(change, frame),
+          );
     case 'evaluate':
-      return after.kind === 'amount' || partwise(before, after, worths);
+      return after.kind === 'amount' || changedParts(before, after, worths) !== null;
+    case 'same-change':
+      return (
+        netsNothing(before, after, worths) ||
+        partsOf(before).length === partsOf(after).length ||
+        partsOf(after).length === 2 ||
+        changedParts(before, after, worths) !== null
+      );
+    case 'scale-both':
+      return scalesAlike(before, after, worths, base);
+    case 'inverse':
+      return changedParts(before, after, worths)?.every(([old]) => cancels(old, worths)) === true;
     default:
       return false;
   }
 }
 
-/** Whether an amount is one figure in one place: 400, but neither 48 nor 0.5. */
-function isOneFigure(amount: Exact | null, base: number): boolean {
-  return amount?.isWhole === true && /^.0*$/.test(amount.numerator.toString(base));
+function splitsIntoFigures(before: Expression, after: Expression, frame: Frame): boolean {
+  const { worths, base } = frame;
+  return (
+    leaves(after).every((leaf) => isOneFigure(valueOf(leaf, worths), base)) &&
+    (before.kind !== 'sum' || changedParts(before, after, worths) !== null)
+  );
 }
 
-/** Part by part, the new line is worth what the old one was. */
-function partwise(
+/** The same quotients in the same order, each with both its numbers scaled by one factor. */
+function scalesAlike(
+  before: Expression,
+  after: Expression,
+  worths: ReadonlyMap<string, Exact>,
+  base: number,
+): boolean {
+  const [old, made] = [leaves(before), leaves(after)];
+  return (
+    old.length === made.length &&
+    made.every((leaf, k) => {
+      const from = old[k]!;
+      if (leaf.kind !== 'product' || from.kind !== 'product' || leaf.term !== from.term)
+        return false;
+      const [top, bottom] = (leaf.scaled ?? '').split('÷').map((text) => numberOf(text, base));
+      if (!top || !bottom || bottom.isZero) return false;
+      return top.dividedBy(bottom).equals(worths.get(leaf.term)!);
+    })
+  );
+}
+
+/** A number as it is written, or null for what is none. */
+function numberOf(text: string, base: number): Exact | null {
+  return /^[0-9A-F]+(\.[0-9A-F]+)?$/.test(text) ? numeralValue(numeral(text, base)) : null;
+}
+
+type Change = readonly [before: Expression, after: Expression];
+
+/** One side of a change lists counts of single places: they are put together, or come from one. */
+function regroups([before, after]: Change, { worths, base }: Frame): boolean {
+  const placed = (side: Expression) =>
+    leaves(side).every((leaf) => isCountOfPlace(valueOf(leaf, worths), base));
+  return placed(before) || placed(after);
+}
+
+/** Whether an amount is a small count of one place: 130 is 13 tens. Strings of addends carry up to 40. */
+function isCountOfPlace(amount: Exact | null, base: number): boolean {
+  const figures = amount && significant(amount, base);
+  if (figures === null) return false;
+  return figures.length <= 2 || parseInt(figures, base) <= 40;
+}
+
+/** New amounts beside the old ones, which together are worth nothing. */
+function netsNothing(
   before: Expression,
   after: Expression,
   worths: ReadonlyMap<string, Exact>,
 ): boolean {
-  const old = partsOf(before);
-  const made = partsOf(after);
-  return (
-    old.length === made.length &&
-    old.every((part, k) => valueOf(part, worths)?.equals(valueOf(made[k]!, worths)!) ?? false)
-  );
+  const old = leaves(before).map(leafKey);
+  const added = leaves(after).filter((leaf) => {
+    const at = old.indexOf(leafKey(leaf));
+    if (at >= 0) old.splice(at, 1);
+    return at < 0;
+  });
+  return old.length === 0 && Exact.sum(added.map((leaf) => valueOf(leaf, worths)!)).isZero;
+}
+
+/** Whether a bracket holds an amount and its opposite, so that only the rest remains. */
+function cancels(bracket: Expression, worths: ReadonlyMap<string, Exact>): boolean {
+  const values = partsOf(bracket).map((part) => valueOf(part, worths)!.toString());
+  return values.some((value) => values.includes(Exact.parse(value).negate().toString()));
+}
+
+/** Whether an amount is one figure in one place: 400 or 0.5, but not 48. */
+function isOneFigure(amount: Exact | null, base: number): boolean {
+  return amount !== null && /^.?$/.test(significant(amount, base) ?? 'none');
+}
+
+/** The figures of an amount without the zeros and the point that tell their place; null when they never end. */
+function significant(amount: Exact, base: number): string | null {
+  const decimals = decimalsNeeded(amount, base);
+  if (decimals === null) return null;
+  const count = amount.times(placeValue(base, decimals)).numerator;
+  return count.toString(base).replace('-', '').replace(/0+$/, '');
+}
+
+/**
+ * The parts in which two lines differ, when part by part the new line is worth what the old one was;
+ * null when it is not. Parts worth nothing may come and go.
+ */
+function changedParts(
+  before: Expression,
+  after: Expression,
+  worths: ReadonlyMap<string, Exact>,
+): readonly Change[] | null {
+  const live = (line: Expression) => partsOf(line).filter((part) => !valueOf(part, worths)?.isZero);
+  const [old, made] = [live(before), live(after)];
+  const whole: Change = [before, after];
+  if (old.length !== made.length) {
+    return flattened(old, made, worths) ?? (made.length <= 1 ? [whole] : null);
+  }
+  const pairs = old.map((part, k): Change => [part, made[k]!]);
+  const fits = pairs.every(([a, b]) => valueOf(a, worths)?.equals(valueOf(b, worths)!) ?? false);
+  if (!fits) return null;
+  const changed = pairs.filter(([a, b]) => JSON.stringify(a) !== JSON.stringify(b));
+  return changed.length > 0 ? changed : [];
+}
+
+/** The same when a bracket's new amounts stand in the line without a bracket of their own. */
+function flattened(
+  old: readonly Expression[],
+  made: readonly Expression[],
+  worths: ReadonlyMap<string, Exact>,
+): readonly Change[] | null {
+  const changes: Change[] = [];
+  let at = 0;
+  for (const part of old) {
+    const goal = valueOf(part, worths)!;
+    const taken: Expression[] = [];
+    let sum = Exact.ZERO;
+    while (at < made.length && (taken.length === 0 || !sum.equals(goal))) {
+      taken.push(made[at]!);
+      sum = sum.plus(valueOf(made[at]!, worths) ?? Exact.ZERO);
+      at++;
+    }
+    if (!sum.equals(goal)) return null;
+    const side: Expression = taken.length === 1 ? taken[0]! : { kind: 'sum', parts: taken };
+    if (JSON.stringify(side) !== JSON.stringify(part)) changes.push([part, side]);
+  }
+  return at === made.length ? changes : null;
 }
 
 function partsOf(expression: Expression): readonly Expression[] {
@@ -149,7 +323,9 @@ function leaves(expression: Expression): readonly Exclude<Expression, { kind: 's
 }
 
 function leafKey(leaf: Exclude<Expression, { kind: 'sum' }>): string {
-  return leaf.kind === 'product' ? `product ${leaf.term}` : `${leaf.worth} of ${leaf.of.join(' ')}`;
+  return leaf.kind === 'product'
+    ? `product ${leaf.term} ${leaf.scaled ?? ''}`
+    : `${leaf.worth} of ${leaf.of.join(' ')}`;
 }
 
 function sameList(a: readonly string[], b: readonly string[]): boolean {

@@ -1,4 +1,5 @@
 import { Exact } from './exact.ts';
+import { gcd } from './rational.ts';
 
 /**
  * How a number is written: its digits, the base they are in, and where the point stands. Digits are
@@ -85,24 +86,99 @@ const WORTHS = new Map<number, Exact[]>();
 /** What a count of some place amounts to: 12 tens are 120. Worths of single figures are kept once made. */
 export function worthAt(count: number, base: number, place: number): Exact {
   if (count === 0) return Exact.ZERO;
-  if (count >= base || place < 0) return Exact.of(count).times(placeValue(base, place));
+  if (count < 0 || count >= base || place < 0)
+    return Exact.of(count).times(placeValue(base, place));
   let worths = WORTHS.get(base);
   if (!worths) WORTHS.set(base, (worths = []));
   return (worths[place * base + count] ??= Exact.of(count).times(placeValue(base, place)));
 }
 
-/** The number's exact value. */
+const VALUES = new WeakMap<Numeral, Exact>();
+
+/** The number's exact value; worked out once for each numeral. */
 export function numeralValue(number: Numeral): Exact {
-  const base = Exact.of(number.base);
-  let total = Exact.ZERO;
-  for (let i = number.digits.length - 1; i >= 0; i--) {
-    total = total.times(base).plus(Exact.of(number.digits[i]!));
-  }
-  return number.decimals === 0 ? total : total.dividedBy(placeValue(number.base, number.decimals));
+  let value = VALUES.get(number);
+  if (!value) VALUES.set(number, (value = workedValue(number)));
+  return value;
 }
 
-/** A whole amount written out in a base: worth 48 in base 16 is `30`. */
+/** Figures are gathered into numbers that still are exact before they become long ones. */
+function workedValue({ digits, base, decimals }: Numeral): Exact {
+  const chunk = Math.floor(52 / Math.log2(base));
+  const unit = BigInt(base) ** BigInt(chunk);
+  let total = 0n;
+  for (let end = digits.length; end > 0; end -= ((end - 1) % chunk) + 1) {
+    let part = 0;
+    for (let i = end - 1; i >= end - ((end - 1) % chunk) - 1; i--) part = part * base + digits[i]!;
+    total = total * unit + BigInt(part);
+  }
+  const value = Exact.of(total);
+  return decimals === 0 ? value : value.dividedBy(placeValue(base, decimals));
+}
+
+/**
+ * An amount written out in a base: whole numbers as figures, what ends after the point with a point,
+ * anything else as a fraction. Worth 48 in base 16 is `30`; negative ones have a minus sign.
+ */
+export function numberText(amount: Exact, base: number): string {
+  if (amount.isWhole) return plainFigures(amount.numerator, base);
+  if (!amount.isConstant) return amount.toString();
+  const decimals = decimalsNeeded(amount, base);
+  if (decimals === null) {
+    return `${plainFigures(amount.numerator, base)}/${plainFigures(amount.denominator, base)}`;
+  }
+  return pointedText(amount.times(placeValue(base, decimals)).numerator, decimals, base);
+}
+
+/** How many figures after the point an amount needs in a base; null when it never ends. */
+export function decimalsNeeded({ denominator }: Exact, base: number): number | null {
+  let rest = denominator;
+  for (let decimals = 0; ; decimals++) {
+    if (rest === 1n) return decimals;
+    const shared = gcd(rest, BigInt(base));
+    if (shared === 1n) return null;
+    rest /= shared;
+  }
+}
+
+/** A whole count of the last place after the point: 205 with one figure after it is `20.5`. */
+export function pointedText(count: bigint, decimals: number, base: number): string {
+  const sign = count < 0n ? '−' : '';
+  const figures = plainFigures(count < 0n ? -count : count, base).padStart(decimals + 1, '0');
+  if (decimals === 0) return sign + figures;
+  const split = figures.length - decimals;
+  return `${sign}${figures.slice(0, split)}.${figures.slice(split)}`;
+}
+
+/** The amount as a numeral of a base, or null when it is negative or its figures never end. */
+export function numeralFor(amount: Exact, base: number): Numeral | null {
+  if (!amount.isConstant || amount.numerator < 0n) return null;
+  if (decimalsNeeded(amount, base) === null) return null;
+  return numeral(numberText(amount, base), base);
+}
+
+/** The same number with more figures after the point, zeros put in at its end. */
+export function padded(number: Numeral, decimals: number): Numeral {
+  const zeros = Array<number>(Math.max(0, decimals - number.decimals)).fill(0);
+  return {
+    ...number,
+    digits: [...zeros, ...number.digits],
+    decimals: number.decimals + zeros.length,
+  };
+}
+
+/** The figures of a number without its point: 20.5 becomes 205, and 0.07 becomes 7. */
+export function withoutPoint({ digits, base }: Numeral): Numeral {
+  const filled = digits.findLastIndex((digit) => digit > 0);
+  return { digits: digits.slice(0, Math.max(1, filled + 1)), base, decimals: 0 };
+}
+
+function plainFigures(value: bigint, base: number): string {
+  return value.toString(base).toUpperCase().replace('-', '−');
+}
+
+/** A whole amount written out in a base. RangeError for what is not whole; see {@link numberText}. */
 export function wholeText(amount: Exact, base: number): string {
   if (!amount.isWhole) throw new RangeError(`wholeText: ${amount} is not a whole number`);
-  return amount.numerator.toString(base).toUpperCase();
+  return plainFigures(amount.numerator, base);
 }

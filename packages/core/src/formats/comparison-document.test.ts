@@ -3,18 +3,33 @@ import { choicesOf, decodeComparison, type ComparisonDocument } from './comparis
 
 const document: ComparisonDocument = {
   format: 'levee-comparison',
-  version: 1,
+  version: 2,
   title: 'Sandbags',
   story: 'sandbags on 46 pallets of 58',
   unit: 'bags',
+  counted: true,
   problem: '46 × 58',
   estimate: { operands: ['50', '60'], value: '3000', judgement: 'close', beforeWorking: true },
   papers: [
-    { method: 'column-multiplication', school: { carries: 'below', shift: 'gap' }, order: [] },
-    { method: 'lattice', school: registry.get('lattice').defaultSchool, order: ['1.1'] },
+    {
+      method: 'column-multiplication',
+      school: { carries: 'below', shift: 'gap' },
+      order: [],
+      hops: [],
+    },
+    { method: 'lattice', school: registry.get('lattice').defaultSchool, order: ['1.1'], hops: [] },
   ],
   steps: [0, 3],
   pace: 'amount',
+  checks: [
+    {
+      check: 'calculator',
+      method: 'lattice',
+      against: '46 × 58',
+      outcome: 'agrees',
+      at: '2026-02-03T10:00:00.000Z',
+    },
+  ],
 };
 
 function decoded(change: Record<string, unknown>) {
@@ -31,9 +46,22 @@ describe('decodeComparison', () => {
     ]);
   });
 
+  it('brings documents of version 1 up to date', () => {
+    const old: Record<string, unknown> = {
+      ...document,
+      version: 1,
+      papers: document.papers.map(({ method, school, order }) => ({ method, school, order })),
+    };
+    delete old['counted'];
+    delete old['checks'];
+    const read = decodeComparison(JSON.parse(JSON.stringify(old)), registry);
+    expect(read.ok && read.document).toEqual({ ...document, counted: false, checks: [] });
+    expect(decodeComparison({ ...old, papers: 'none' }, registry)).toMatchObject({ ok: false });
+  });
+
   it('fills in schools that are not named', () => {
     const read = decoded({
-      papers: [{ method: 'lattice', school: {}, order: [] }],
+      papers: [{ method: 'lattice', school: {}, order: [], hops: [] }],
       steps: [0],
     });
     expect(read.ok && read.document.papers[0]!.school).toEqual(
@@ -42,14 +70,23 @@ describe('decodeComparison', () => {
   });
 
   const paper = document.papers[0]!;
+  const check = document.checks[0]!;
   it.each<[Record<string, unknown>, string, RegExp]>([
     [{ format: 'other' }, 'format', /not a Levee comparison/],
-    [{ version: 2 }, 'version', /version 2 is not known/],
+    [{ version: 3 }, 'version', /version 3 is not known/],
+    [{ counted: 'yes' }, 'counted', /true or false/],
+    [{ checks: [{ ...check, check: 'luck' }] }, 'checks[0].check', /one of/],
+    [{ checks: [{ ...check, method: 'magic' }] }, 'checks[0].method', /no method "magic"/],
+    [{ checks: [{ ...check, at: 'today' }] }, 'checks[0].at', /not a time/],
+    [{ checks: [{ ...check, outcome: 'fine' }] }, 'checks[0].outcome', /one of/],
+    [{ checks: Array(201).fill(check) }, 'checks', /up to 200/],
+    [{ papers: [{ ...paper, hops: ['3.5'] }, paper] }, 'papers[0].hops[0]', /not a whole amount/],
+    [{ papers: [{ ...paper, hops: Array(41).fill('1') }, paper] }, 'papers[0].hops', /up to 40/],
     [{ extra: 1 }, 'document', /no field "extra"/],
     [{ title: 5 }, 'title', /must be a text/],
     [{ title: 'x'.repeat(121) }, 'title', /121 characters; 120/],
     [{ problem: '46 ×' }, 'problem', /missing after/],
-    [{ problem: '4.6 × 5' }, 'problem', /product with decimals/],
+    [{ problem: '4.6 ÷ 0' }, 'problem', /no answer/],
     [{ estimate: { ...document.estimate, value: '30.0' } }, 'estimate.value', /exact amount/],
     [{ estimate: { ...document.estimate, judgement: 'so-so' } }, 'estimate.judgement', /one of/],
     [{ estimate: { ...document.estimate, beforeWorking: 1 } }, 'estimate.beforeWorking', /true or/],
@@ -58,7 +95,7 @@ describe('decodeComparison', () => {
     [{ papers: [{ ...paper, method: 'magic' }, paper] }, 'papers[0].method', /no method "magic"/],
     [{ papers: [{ ...paper, school: { carries: 'x' } }, paper] }, 'papers[0].school', /no option/],
     [{ papers: [{ ...paper, order: [1] }, paper] }, 'papers[0].order[0]', /must be a text/],
-    [{ problem: '2 × 3 × 4' }, 'papers[0].method', /two factors at a time/],
+    [{ problem: '6 ÷ 3' }, 'papers[0].method', /does not work a quotient/],
     [{ steps: [0] }, 'steps', /one count a paper/],
     [{ steps: [0, -1] }, 'steps[1]', /count, 0 or more/],
     [{ pace: 'fast' }, 'pace', /"amount", "step", "alone"/],

@@ -1,10 +1,12 @@
 import type { School } from '../account/account.ts';
+import { CHECKS, OUTCOMES, type CheckId, type Outcome } from '../checks/check.ts';
 import type { Choice } from '../compare/compare.ts';
 import { Exact } from '../exact/exact.ts';
 import { failureText } from '../problem/failure.ts';
 import { readProblem, type Problem } from '../problem/problem.ts';
 import { refusalText, resolveSchool, schoolFailureText } from '../methods/method.ts';
 import type { Registry } from '../methods/registry.ts';
+import { COMPARISON_VERSION, migrateComparison } from './comparison-migrations.ts';
 
 /** How papers move when the transport is used: until the same terms are dealt with, a step each, or one paper. */
 export const PACES = ['amount', 'step', 'alone'] as const;
@@ -29,25 +31,45 @@ export interface PaperChoice {
   readonly school: School;
   /** Term ids to deal with first, for methods of free order. */
   readonly order: readonly string[];
+  /** Her own hops, pieces or changes: whole amounts in base ten, for methods that take them. */
+  readonly hops: readonly string[];
 }
 
-/** The open format of a kept comparison, version 1: what was chosen, never what can be computed. */
+/** A check that was made, as it was found then. */
+export interface CheckRecord {
+  readonly check: CheckId;
+  /** The method whose answer was checked. */
+  readonly method: string;
+  /** The second method, or what was keyed into the calculator; empty for other checks. */
+  readonly against: string;
+  readonly outcome: Outcome;
+  /** When it was made: an ISO 8601 time in UTC. */
+  readonly at: string;
+}
+
+/** The open format of a kept comparison, version 2: what was chosen, never what can be computed. */
 export interface ComparisonDocument {
   readonly format: 'levee-comparison';
-  readonly version: 1;
+  readonly version: 2;
   readonly title: string;
   /** What the numbers stand for, in a line. */
   readonly story: string;
   readonly unit: string;
+  /** Whether the unit is counted in wholes and cannot be split. */
+  readonly counted: boolean;
   readonly problem: string;
   readonly estimate: EstimateRecord | null;
   readonly papers: readonly PaperChoice[];
   /** Steps done, one count a paper. */
   readonly steps: readonly number[];
   readonly pace: Pace;
+  readonly checks: readonly CheckRecord[];
 }
 
 export const MAX_PAPERS = 4;
+/** Most checks that a comparison keeps, and most hops of a paper. */
+export const MAX_CHECKS = 200;
+export const MAX_HOPS = 40;
 /** Most characters of a title, story or unit. */
 export const TEXT_LIMITS = { title: 120, story: 400, unit: 40 } as const;
 
@@ -85,24 +107,28 @@ const KEYS = [
   'title',
   'story',
   'unit',
+  'counted',
   'problem',
   'estimate',
   'papers',
   'steps',
   'pace',
+  'checks',
 ];
 
 function decode(input: unknown, registry: Registry): DecodedComparison {
-  const fields = object(input, 'document', KEYS);
-  if (fields['format'] !== 'levee-comparison') {
+  const given = object(input, 'document');
+  if (given['format'] !== 'levee-comparison') {
     throw new Fault('format', 'this is not a Levee comparison');
   }
-  if (fields['version'] !== 1) {
+  const current = migrateComparison(given);
+  if (!current) {
     throw new Fault(
       'version',
-      `version ${String(fields['version'])} is not known here; version 1 is`,
+      `version ${String(given['version'])} is not known here; versions up to ${COMPARISON_VERSION} are`,
     );
   }
+  const fields = object(current, 'document', KEYS);
   const source = text(fields['problem'], 'problem', 4000);
   const read = readProblem(source);
   if (!read.ok) throw new Fault('problem', failureText(read.reason));
@@ -119,15 +145,17 @@ function decode(input: unknown, registry: Registry): DecodedComparison {
     problem: read.problem,
     document: {
       format: 'levee-comparison',
-      version: 1,
+      version: COMPARISON_VERSION,
       title: text(fields['title'], 'title', TEXT_LIMITS.title),
       story: text(fields['story'], 'story', TEXT_LIMITS.story),
       unit: text(fields['unit'], 'unit', TEXT_LIMITS.unit),
+      counted: flag(fields['counted'], 'counted'),
       problem: source,
       estimate: fields['estimate'] === null ? null : decodeEstimate(fields['estimate']),
       papers,
       steps,
       pace: oneOf(fields['pace'], 'pace', PACES),
+      checks: decodeChecks(fields['checks'], registry),
     },
   };
 }
@@ -138,7 +166,7 @@ function decodePaper(
   problem: Problem,
   registry: Registry,
 ): PaperChoice {
-  const fields = object(input, where, ['method', 'school', 'order']);
+  const fields = object(input, where, ['method', 'school', 'order', 'hops']);
   const id = text(fields['method'], `${where}.method`, 80);
   const method = registry.find(id);
   if (!method) throw new Fault(`${where}.method`, `there is no method "${id}"`);
@@ -152,15 +180,51 @@ function decodePaper(
   const order = list(fields['order'], `${where}.order`).map((term, k) =>
     text(term, `${where}.order[${k}]`, 40),
   );
-  return { method: id, school: resolved.school, order };
+  const hops = list(fields['hops'], `${where}.hops`).map((hop, k) =>
+    wholeAmount(hop, `${where}.hops[${k}]`),
+  );
+  if (hops.length > MAX_HOPS) {
+    throw new Fault(`${where}.hops`, `a paper has up to ${MAX_HOPS} hops, not ${hops.length}`);
+  }
+  return { method: id, school: resolved.school, order, hops };
+}
+
+function wholeAmount(input: unknown, where: string): string {
+  const amount = text(input, where, 60);
+  if (!/^-?(0|[1-9]\d*)$/.test(amount) || amount === '-0') {
+    throw new Fault(where, `"${amount}" is not a whole amount`);
+  }
+  return amount;
+}
+
+function decodeChecks(input: unknown, registry: Registry): readonly CheckRecord[] {
+  const records = list(input, 'checks');
+  if (records.length > MAX_CHECKS) {
+    throw new Fault('checks', `up to ${MAX_CHECKS} checks are kept, not ${records.length}`);
+  }
+  return records.map((record, k) => decodeCheck(record, `checks[${k}]`, registry));
+}
+
+function decodeCheck(input: unknown, where: string, registry: Registry): CheckRecord {
+  const fields = object(input, where, ['check', 'method', 'against', 'outcome', 'at']);
+  const method = text(fields['method'], `${where}.method`, 80);
+  if (!registry.find(method)) throw new Fault(`${where}.method`, `there is no method "${method}"`);
+  const at = text(fields['at'], `${where}.at`, 40);
+  if (Number.isNaN(Date.parse(at)) || new Date(at).toISOString() !== at) {
+    throw new Fault(`${where}.at`, `"${at}" is not a time such as 2026-01-31T09:00:00.000Z`);
+  }
+  return {
+    check: oneOf(fields['check'], `${where}.check`, CHECKS),
+    method,
+    against: text(fields['against'], `${where}.against`, 400),
+    outcome: oneOf(fields['outcome'], `${where}.outcome`, OUTCOMES),
+    at,
+  };
 }
 
 function decodeEstimate(input: unknown): EstimateRecord {
   const fields = object(input, 'estimate', ['operands', 'value', 'judgement', 'beforeWorking']);
-  const beforeWorking = fields['beforeWorking'];
-  if (typeof beforeWorking !== 'boolean') {
-    throw new Fault('estimate.beforeWorking', 'this must be true or false');
-  }
+  const beforeWorking = flag(fields['beforeWorking'], 'estimate.beforeWorking');
   const value = text(fields['value'], 'estimate.value', 1000);
   if (!isAmount(value)) throw new Fault('estimate.value', `"${value}" is not an exact amount`);
   return {
@@ -204,6 +268,11 @@ function text(input: unknown, where: string, most: number): string {
   return input;
 }
 
+function flag(input: unknown, where: string): boolean {
+  if (typeof input !== 'boolean') throw new Fault(where, 'this must be true or false');
+  return input;
+}
+
 function index(input: unknown, where: string): number {
   if (typeof input !== 'number' || !Number.isSafeInteger(input) || input < 0) {
     throw new Fault(where, 'this must be a count, 0 or more');
@@ -221,9 +290,10 @@ function oneOf<T extends string>(input: unknown, where: string, known: readonly 
 
 /** The papers of a document as choices of a comparison. RangeError on a method that does not exist. */
 export function choicesOf(papers: readonly PaperChoice[], registry: Registry): readonly Choice[] {
-  return papers.map(({ method, school, order }) => ({
+  return papers.map(({ method, school, order, hops }) => ({
     method: registry.get(method),
     school,
     order,
+    hops: hops.map((hop) => Exact.parse(hop)),
   }));
 }

@@ -1,9 +1,11 @@
 import type { Entry, EntryId, Law, Mark, Trace } from '../account/account.ts';
+import { answerText } from '../account/answer-text.ts';
+import { allEntries } from '../account/owed.ts';
 import { cost, type Cost } from '../compare/cost.ts';
-import { numeralText, wholeText } from '../exact/numeral.ts';
+import { numeralText } from '../exact/numeral.ts';
 import type { Method } from '../methods/method.ts';
 import { sayPlain } from '../phrases/phrasebook.ts';
-import { Speaker } from '../phrases/speaker.ts';
+import { speakerFor } from '../phrases/speaker.ts';
 import { DEFAULT_VOCABULARY, type Vocabulary } from '../phrases/vocabulary.ts';
 import { problemText } from '../problem/problem.ts';
 
@@ -92,8 +94,7 @@ export function traceDocument(
   trace: Trace,
   words: Vocabulary = DEFAULT_VOCABULARY,
 ): TraceDocument {
-  const say = new Speaker(words, trace.problem.base);
-  const marks = trace.steps.flatMap((step) => step.gives);
+  const say = speakerFor(trace.problem, words);
   return {
     format: 'levee-trace',
     version: 1,
@@ -101,16 +102,14 @@ export function traceDocument(
     method: trace.method,
     school: trace.school,
     answer: trace.answer.toString(),
-    answerText: trace.answer.isWhole
-      ? wholeText(trace.answer, trace.problem.base)
-      : trace.answer.toString(),
+    answerText: answerText(trace).replaceAll('−', '-'),
     balanced: trace.balanced,
-    entries: [...trace.start, ...marks].map(entryDocument),
+    entries: allEntries(trace).map(entryDocument),
     steps: trace.steps.map((step) => ({
       number: step.number,
       law: step.law,
       takes: step.takes,
-      gives: step.gives.map((mark) => mark.id),
+      gives: [...step.gives, ...step.opens].map(({ id }) => id),
       strikes: step.strikes,
       balance: step.balance.toString(),
       digitVoice: sayPlain(method.phrases, step.phrase, 'digit', say),

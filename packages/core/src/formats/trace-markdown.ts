@@ -1,5 +1,6 @@
 import type { Trace } from '../account/account.ts';
 import type { Method } from '../methods/method.ts';
+import { inNotation } from '../sheet/sheet.ts';
 import { sheetText } from '../sheet/text-sink.ts';
 import { LAW_LABELS } from '../compare/agreement-export.ts';
 import { DEFAULT_VOCABULARY, type Vocabulary } from '../phrases/vocabulary.ts';
@@ -20,11 +21,11 @@ export function traceMarkdown(
     (step) =>
       `| ${step.number} | ${step.digitVoice} | ${step.valueVoice} | ${LAW_LABELS[step.law]} | ${step.balance} |`,
   );
-  const problem = document.problem.text.replaceAll('×', words.times);
+  const problem = inNotation(document.problem.text, words);
   return [
     `# ${method.name}: ${problem} = ${document.answerText}`,
     ...(school.length > 0 ? [school.join('; ')] : []),
-    ['```', sheetText(method.sheet(trace), trace, { times: words.times }), '```'].join('\n'),
+    ['```', sheetText(method.sheet(trace), trace, { notation: words }), '```'].join('\n'),
     ['| step | digit voice | value voice | law | balance |', '|---|---|---|---|---|', ...rows].join(
       '\n',
     ),

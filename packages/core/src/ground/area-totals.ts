@@ -1,4 +1,4 @@
-import type { TermSpace } from '../account/terms.ts';
+import { ProductSpace, type TermSpace } from '../account/terms.ts';
 import { Exact } from '../exact/exact.ts';
 
 /** One strip of the rectangle added up: a part of one factor times the whole other factor. */
@@ -23,6 +23,7 @@ export interface AreaTotals {
  */
 export function areaTotals(space: TermSpace): AreaTotals | null {
   const [first, second] = space.cuts;
+  if (!(space instanceof ProductSpace)) return null;
   if (!first || !second || space.cuts.length !== 2) return null;
   const columns = first.map(({ text }, i) => ({
     text,

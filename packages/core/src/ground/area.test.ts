@@ -7,7 +7,10 @@ import { products } from '../testing/arbitraries.ts';
 import { areaGround } from './area.ts';
 import { areaTotals } from './area-totals.ts';
 
-const choices = registry.methods.map((method) => ({ method }));
+/** Methods that cut both factors at their places. */
+const choices = registry.methods
+  .filter(({ family, id }) => family === 'multiplication' && id !== 'halving-doubling')
+  .map((method) => ({ method }));
 
 describe('areaGround', () => {
   it('tiles one rectangle with the terms that are worth something', () => {
@@ -37,6 +40,11 @@ describe('areaGround', () => {
     expect(ground('55', '55').toScale).toBe(false);
     expect(ground('5', '5').toScale).toBe(true);
     expect(ground('46', '58').down.map((strip) => strip.text)).toEqual(['40', '6']);
+    const doubling = { method: registry.get('halving-doubling') };
+    const problem = productProblem([numeral('26'), numeral('34')]);
+    const both = areaGround(compare(problem, [...choices, doubling]).space)!;
+    expect(both.down.map((strip) => strip.text)).toEqual(['16', '4', '4', '2']);
+    expect(both.across.map((strip) => strip.text)).toEqual(['30', '4']);
   });
 });
 

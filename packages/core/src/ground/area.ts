@@ -1,5 +1,5 @@
 import type { Part } from '../account/cut.ts';
-import type { TermSpace } from '../account/terms.ts';
+import { ProductSpace, type TermSpace } from '../account/terms.ts';
 
 /** One strip of a side of the rectangle. Sizes are shares of the whole side, from 0 to 1. */
 export interface Strip {
@@ -37,6 +37,7 @@ const LEAST = 0.14;
 /** The rectangle of a product of two factors, or null for other numbers of factors. */
 export function areaGround(space: TermSpace): AreaGround | null {
   const [first, second] = space.cuts;
+  if (!(space instanceof ProductSpace)) return null;
   if (!first || !second || space.cuts.length !== 2) return null;
   const down = strips(first);
   const across = strips(second);

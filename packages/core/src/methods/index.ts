@@ -1,5 +1,8 @@
+import { addition } from './addition/index.ts';
+import { division } from './division/index.ts';
 import { multiplication } from './multiplication/index.ts';
 import { createRegistry } from './registry.ts';
+import { subtraction } from './subtraction/index.ts';
 
 /** Every method Levee knows. */
-export const registry = createRegistry([multiplication]);
+export const registry = createRegistry([addition, subtraction, multiplication, division]);

@@ -1,8 +1,14 @@
 import type { Opportunity, School, SlipRequest, Trace } from '../account/account.ts';
-import { Scribe } from '../account/scribe.ts';
+import type { Exact } from '../exact/exact.ts';
+import type { Scribe } from '../account/scribe.ts';
 import type { Phrasebook } from '../phrases/phrasebook.ts';
 import type { Problem } from '../problem/problem.ts';
+import { sheetOf } from '../sheet/composed-sheet.ts';
 import type { Sheet } from '../sheet/sheet.ts';
+import { runMethod } from './run-method.ts';
+import { scaledHops } from './scaled-hops.ts';
+import { POINT_ONE_OFF, pointPhrases } from './shared/point-step.ts';
+import { stagePhrases } from './shared/stages.ts';
 
 export interface SchoolOption {
   readonly id: string;
@@ -28,9 +34,42 @@ export interface SlipSpec {
 /** Why a method cannot honestly work a problem. Codes are stable; sentences are in refusalText. */
 export type Refusal =
   | { readonly code: 'two-operands-only'; readonly operands: number }
+  | { readonly code: 'smaller-minus-larger' }
+  | { readonly code: 'too-many-terms'; readonly terms: number; readonly limit: number }
   | { readonly code: 'kind-not-worked'; readonly kind: string };
 
 export type Acceptance = { readonly ok: true } | { readonly ok: false; readonly reason: Refusal };
+
+/** Whether a chosen hop can be made, and where it leads; or why it cannot, in a sentence. */
+export type HopVerdict =
+  | {
+      readonly ok: true;
+      /** The number on which it lands, or that it makes. */
+      readonly lands: Exact;
+      /** What is still to be hopped after it; zero when all is done. */
+      readonly left: Exact;
+    }
+  | { readonly ok: false; readonly fault: string };
+
+/** How a method takes hops of the user's own. */
+export interface OwnHops {
+  /** What one is called: `hop`, `piece`, `change`. */
+  readonly name: string;
+  /** What to type, in a short sentence. */
+  readonly hint: string;
+  readonly most: number;
+  /** The number from which the next one goes, once these are made. */
+  readonly from: (problem: Problem, hops: readonly Exact[]) => Exact;
+  /** Judges the hops in order; those after a fault are not judged and not worked. */
+  readonly judge: (
+    problem: Problem,
+    hops: readonly Exact[],
+    school: School,
+  ) => readonly HopVerdict[];
+}
+
+/** Where a method is worked: written down, in the head, or as one likes. */
+export type Medium = 'on paper' | 'in the head' | 'either';
 
 export interface MethodSpec {
   readonly id: string;
@@ -42,11 +81,17 @@ export interface MethodSpec {
   readonly alsoCalled: readonly string[];
   /** What it does, in one sentence. */
   readonly summary: string;
+  /** Why it comes out right, in one sentence. */
+  readonly why: string;
+  /** Where it is usually worked. */
+  readonly medium: Medium;
   readonly direction: string;
   readonly schools: readonly SchoolSpec[];
   readonly slips: readonly SlipSpec[];
   /** Whether the terms may be dealt with in any order. */
   readonly freeOrder: boolean;
+  /** Hops or changes of the user's own choosing, where the method lets her choose them. */
+  readonly ownHops?: OwnHops;
   readonly phrases: Phrasebook;
   readonly accepts: (problem: Problem) => Acceptance;
   readonly work: (scribe: Scribe, problem: Problem, school: School) => Trace;
@@ -59,6 +104,8 @@ export interface TraceOptions {
   readonly slips?: readonly SlipRequest[];
   /** Term ids to deal with first; only for methods of free order. */
   readonly order?: readonly string[];
+  /** Her own hops, in order; only for methods that take them. Hops that cannot be made are left out. */
+  readonly hops?: readonly Exact[];
 }
 
 /** A method ready for use: its spec and its trace. */
@@ -83,29 +130,35 @@ export function defineMethod(spec: MethodSpec): Method {
   const defaultSchool = Object.fromEntries(
     spec.schools.map((school) => [school.id, school.options[0].id]),
   );
-  return { ...spec, defaultSchool, trace: (problem, options) => run(problem, options) };
+  const whole = withSharedParts(spec);
+  return {
+    ...whole,
+    defaultSchool,
+    trace: (problem, options = {}) =>
+      runMethod(whole, problem, { ...options, school: options.school ?? defaultSchool }),
+    sheet: (trace) => sheetOf(spec.sheet, trace),
+  };
+}
 
-  function run(problem: Problem, { school = defaultSchool, slips, order }: TraceOptions = {}) {
-    const acceptance = spec.accepts(problem);
-    if (!acceptance.ok) throw new RangeError(`${spec.id}: ${refusalText(acceptance.reason)}`);
-    const scribe = new Scribe({
-      problem,
-      method: spec.id,
-      school,
-      ...(slips ? { slips } : {}),
-      ...(order && spec.freeOrder ? { order } : {}),
-    });
-    return spec.work(scribe, problem, school);
-  }
+/** What every method of a family has beyond its own file: points and stages of products, scaled hops. */
+function withSharedParts(spec: MethodSpec): MethodSpec {
+  const phrases = { ...stagePhrases, ...pointPhrases, ...spec.phrases };
+  const slips = spec.family === 'multiplication' ? [...spec.slips, POINT_ONE_OFF] : spec.slips;
+  const { ownHops } = spec;
+  return { ...spec, phrases, slips, ...(ownHops ? { ownHops: scaledHops(ownHops) } : {}) };
 }
 
 /** One sentence for a refusal. */
 export function refusalText(reason: Refusal): string {
   switch (reason.code) {
     case 'two-operands-only':
-      return `This method works two factors at a time; the problem has ${reason.operands}. Work the first two, then go on with their product.`;
+      return `This method works two numbers at a time; the problem has ${reason.operands}. Work the first two, then go on with what they make.`;
     case 'kind-not-worked':
       return `This method does not work a ${reason.kind}.`;
+    case 'too-many-terms':
+      return `These factors make ${reason.terms} products of single figures; at most ${reason.limit} are followed from stage to stage.`;
+    case 'smaller-minus-larger':
+      return 'This method takes a smaller number from a larger one; here the larger one is taken away, so the difference is negative.';
   }
 }
 

@@ -17,14 +17,15 @@ type ValuesOf<W> = W extends Wording<infer V> ? V : never;
 
 /**
  * A phrasebook and the function that makes its phrases. The values are checked against the wording
- * when it is compiled, so a phrase cannot lack what its sentence needs.
+ * when it is compiled, so a phrase cannot lack what its sentence needs. `wordings` is for books that
+ * take another's sentences in.
  */
 export function definePhrases<T extends Record<string, Wording<never>>>(wordings: T) {
   const make = <K extends keyof T & string>(key: K, values: ValuesOf<T[K]>): Phrase => ({
     key,
     values: values as PhraseValues,
   });
-  return { book: wordings as unknown as Phrasebook, phrase: make };
+  return { book: wordings as unknown as Phrasebook, wordings, phrase: make };
 }
 
 /** The same words in both voices. */
@@ -39,11 +40,14 @@ export function fixed(text: string): Wording<Record<string, never>> {
   return { digit: () => text, value: () => text };
 }
 
-/** Renders a phrase with stress marks. Throws RangeError when the book lacks the key. */
+/**
+ * Renders a phrase with stress marks; digit voice says what stands on the paper. Throws RangeError when
+ * the book lacks the key.
+ */
 export function sayMarked(book: Phrasebook, phrase: Phrase, voice: Voice, say: Speaker): string {
   const wording = book[phrase.key];
   if (!wording) throw new RangeError(`sayMarked: no wording for "${phrase.key}"`);
-  return wording[voice](phrase.values, say);
+  return wording[voice](phrase.values, voice === 'digit' ? say.onPaper : say);
 }
 
 /** Renders a phrase as plain text. */

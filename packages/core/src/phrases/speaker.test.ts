@@ -65,7 +65,9 @@ describe('amounts', () => {
   it('are in figures of the base; long ones keep both ends', () => {
     expect(speaker().amount(Exact.of(2668))).toBe('2668');
     expect(speaker({}, 2).amount(Exact.of(10))).toBe('1010');
-    expect(speaker().amount(Exact.of(3, 4))).toBe('3/4');
+    expect(speaker().amount(Exact.of(3, 4))).toBe('0.75');
+    expect(speaker({ point: ',' }).amount(Exact.of(3, 4))).toBe('0,75');
+    expect(speaker().amount(Exact.of(22, 7))).toBe('22/7');
     expect(speaker().amount(Exact.of(10n ** 40n + 7n))).toBe('100000000000…000007');
   });
 });
@@ -99,6 +101,42 @@ describe('what goes on to the next place', () => {
     expect(say.passOnFigures(4)).toBe(figures);
     expect(say.passOn(4, 1)).toBe(worth);
     expect(say.carried).toBe(past);
+  });
+});
+
+describe('opening a place', () => {
+  it.each<[Vocabulary['ungroup'], string]>([
+    ['regroup', 'regroup 1 hundred as **10 tens**'],
+    ['borrow', 'borrow 1 hundred as **10 tens**'],
+    ['exchange', 'exchange 1 hundred for **10 tens**'],
+    ['trade', 'trade 1 hundred for **10 tens**'],
+    ['ungroup', 'ungroup 1 hundred into **10 tens**'],
+  ])('is said with “%s”', (ungroup, sentence) => {
+    expect(speaker({ ungroup }).open(2)).toBe(sentence);
+    expect(speaker({ ungroup }).ungroup).toBe(ungroup);
+  });
+
+  it('tells ten of the base', () => {
+    expect(speaker({}, 8).open(1)).toBe('regroup 1×8 as **8 ones**');
+  });
+});
+
+describe('subtraction', () => {
+  it.each<[Vocabulary['minus'], string]>([
+    ['minus', '13 tens minus 7 tens'],
+    ['take away', '13 tens take away 7 tens'],
+    ['less', '13 tens less 7 tens'],
+  ])('is said with “%s”', (minus, sentence) => {
+    expect(speaker({ minus }).minus('13 tens', '7 tens')).toBe(sentence);
+  });
+
+  it('has a sign of its own for what is below zero', () => {
+    expect(speaker().count(-4, 1)).toBe('−4 tens');
+    expect(speaker().count(-1, 0)).toBe('−1 one');
+    expect(speaker().number(-7)).toBe('−7');
+    expect(speaker().amount(Exact.of(-255))).toBe('−255');
+    expect(speaker({}, 2).count(-3, 2)).toBe('−3×4');
+    expect([speaker().is(1), speaker().is(2), speaker().is(-1)]).toEqual(['is', 'are', 'is']);
   });
 });
 

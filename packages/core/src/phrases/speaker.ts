@@ -1,5 +1,7 @@
 import type { Exact } from '../exact/exact.ts';
-import { placeValue } from '../exact/numeral.ts';
+import { numberText, placeValue } from '../exact/numeral.ts';
+import type { Problem } from '../problem/problem.ts';
+import { scaleOf } from '../problem/scale.ts';
 import type { Vocabulary } from './vocabulary.ts';
 
 const THOUSANDS = [
@@ -15,39 +17,102 @@ const THOUSANDS = [
 
 const SUPERSCRIPTS = '⁰¹²³⁴⁵⁶⁷⁸⁹';
 
-/** Turns places, counts and amounts into words of one base and one vocabulary. */
+/** How many figures of the whole numbers on the paper stand after the point, in truth. */
+export interface SpokenScale {
+  readonly decimals: number;
+  readonly operands: readonly number[];
+  /** Whether the paper shows the whole numbers, without their points. */
+  readonly stripped: boolean;
+}
+
+const WHOLE: SpokenScale = { decimals: 0, operands: [], stripped: false };
+
+/** The speaker for a problem's work: it knows where the points of its numbers stand. */
+export function speakerFor(problem: Problem, words: Vocabulary): Speaker {
+  const scale = scaleOf(problem);
+  if (!scale) return new Speaker(words, problem.base);
+  const { decimals, operands } = scale;
+  return new Speaker(words, problem.base, {
+    decimals,
+    operands,
+    stripped: problem.kind === 'product',
+  });
+}
+
+/**
+ * Turns places, counts and amounts into words of one base and one vocabulary. Wordings give places and
+ * amounts of the paper, where all numbers are whole; what is said of them is their true worth.
+ */
 export class Speaker {
+  /** The same speaker for what stands on the paper: without points where the paper has none. */
+  readonly onPaper: Speaker;
+
   constructor(
     readonly words: Vocabulary,
     readonly base: number,
-  ) {}
+    private readonly scale: SpokenScale = WHOLE,
+  ) {
+    this.onPaper = scale.stripped ? new Speaker(words, base) : this;
+  }
 
-  /** `tens`, `hundred thousands`; outside base ten `ones`, `8s`, `64s`. */
-  places(place: number): string {
-    if (place === 0) return this.words.ones;
-    return this.base === 10 ? decimalPlaces(place) : `${powerText(this.base, place)}s`;
+  /**
+   * `tens`, `hundred thousands`, `tenths`; outside base ten `ones`, `8s`, `64s`. Of an operand when its
+   * number is given, else of the answer.
+   */
+  places(place: number, operand?: number): string {
+    const at = this.truePlace(place, operand);
+    if (at === 0) return this.words.ones;
+    return this.base === 10 ? decimalPlaces(at) : `${powerText(this.base, at)}s`;
+  }
+
+  private truePlace(place: number, operand?: number): number {
+    return (
+      place - (operand === undefined ? this.scale.decimals : (this.scale.operands[operand] ?? 0))
+    );
   }
 
   /**
    * What a count of some place is worth: `3 tens`, `1 ten`, `0 ones`; outside base ten `3×64`. Count
    * and place are both said in base ten, whatever the base of the figures on the paper.
    */
-  count(count: number, place: number): string {
-    if (place > 0 && this.base !== 10) return `${count}${this.times}${powerText(this.base, place)}`;
-    const places = this.places(place);
-    return `${count} ${count === 1 ? places.replace(/s$/, '') : places}`;
+  count(count: number | bigint, place: number, operand?: number): string {
+    const text = String(count).replace('-', '−');
+    const at = this.truePlace(place, operand);
+    if (at !== 0 && this.base !== 10) return `${text}${this.times}${powerText(this.base, at)}`;
+    const places = this.places(place, operand);
+    return `${text} ${/^−?1$/.test(text) ? places.replace(/s$/, '') : places}`;
   }
 
   /** A small number in the base of the problem. */
   number(count: number): string {
-    return count.toString(this.base).toUpperCase();
+    return count.toString(this.base).toUpperCase().replace('-', '−');
   }
 
-  /** An amount in figures of the base; long ones keep their first and last figures. */
+  /** An amount of the paper as what it truly is: 205 hundredths are `2.05`. */
   amount(amount: Exact): string {
-    if (!amount.isWhole) return amount.toString();
-    const figures = amount.numerator.toString(this.base).toUpperCase();
-    return figures.length > 30 ? `${figures.slice(0, 12)}…${figures.slice(-6)}` : figures;
+    const { decimals } = this.scale;
+    return this.worth(decimals === 0 ? amount : amount.times(placeValue(this.base, -decimals)));
+  }
+
+  /** A part of a factor, or all of it, as what it truly is. */
+  factor(amount: Exact, operand: number): string {
+    const decimals = this.scale.operands[operand] ?? 0;
+    return this.worth(decimals === 0 ? amount : amount.times(placeValue(this.base, -decimals)));
+  }
+
+  /** A whole amount as it stands on the paper. */
+  figures(amount: Exact): string {
+    return shortened(this.pointed(numberText(amount, this.base)));
+  }
+
+  /** A true amount in figures of the base; long ones keep their first and last figures. */
+  worth(amount: Exact): string {
+    return shortened(this.pointed(numberText(amount, this.base)));
+  }
+
+  /** A text of numbers with the chosen sign before the tenths. */
+  pointed(text: string): string {
+    return this.words.point === '.' ? text : text.replace(/(?<=[0-9A-F])\.(?=[0-9A-F])/g, ',');
   }
 
   get times(): string {
@@ -68,13 +133,20 @@ export class Speaker {
   }
 
   /** One place times another: `8 × 6 ones are 48 ones`, `5 tens × 4 tens are 20 hundreds`. */
-  placeFact(left: number, leftPlace: number, right: number, rightPlace: number): string {
-    const first = leftPlace === 0 ? String(left) : this.count(left, leftPlace);
+  placeFact(
+    left: number,
+    leftPlace: number,
+    right: number,
+    rightPlace: number,
+    [leftOperand, rightOperand]: readonly [number, number] = [1, 0],
+  ): string {
+    const isOnes = this.truePlace(leftPlace, leftOperand) === 0;
+    const first = isOnes ? String(left) : this.count(left, leftPlace, leftOperand);
     const product = left * right;
     const verb = product === 1 ? 'is' : 'are';
     const sign = this.words.facts === 'lots of' ? 'lots of' : this.times;
     const result = this.count(product, leftPlace + rightPlace);
-    return `${first} ${sign} ${this.count(right, rightPlace)} ${verb} **${result}**`;
+    return `${first} ${sign} ${this.count(right, rightPlace, rightOperand)} ${verb} **${result}**`;
   }
 
   /** What is done in figures with a count that goes on to the next place: `carry 4`. */
@@ -107,6 +179,42 @@ export class Speaker {
     return words[this.words.carry];
   }
 
+  /** One of a place opened into ten of the next lower: `regroup 1 hundred as 10 tens`. */
+  open(place: number): string {
+    const [one, ten] = [this.count(1, place), this.count(this.base, place - 1)];
+    const { ungroup } = this.words;
+    switch (ungroup) {
+      case 'regroup':
+      case 'borrow':
+        return `${ungroup} ${one} as **${ten}**`;
+      case 'exchange':
+      case 'trade':
+        return `${ungroup} ${one} for **${ten}**`;
+      case 'ungroup':
+        return `${ungroup} ${one} into **${ten}**`;
+    }
+  }
+
+  /** The act of opening, as a noun or in a clause: `nothing to regroup`. */
+  get ungroup(): string {
+    return this.words.ungroup;
+  }
+
+  /** A difference as it is said: `13 tens minus 7 tens`. */
+  minus(left: string, right: string): string {
+    return `${left} ${this.words.minus} ${right}`;
+  }
+
+  /** How several of something take their verb: 1 one is, 2 ones are. */
+  is(count: number): string {
+    return Math.abs(count) === 1 ? 'is' : 'are';
+  }
+
+  /** The first letter made large, for the beginning of a sentence. */
+  opening(text: string): string {
+    return text.charAt(0).toUpperCase() + text.slice(1);
+  }
+
   /** Joins with commas and a last `and`. */
   list(items: readonly string[]): string {
     const last = items.at(-1) ?? '';
@@ -118,7 +226,12 @@ export class Speaker {
   }
 }
 
+function shortened(figures: string): string {
+  return figures.length > 30 ? `${figures.slice(0, 12)}…${figures.slice(-6)}` : figures;
+}
+
 function decimalPlaces(place: number): string {
+  if (place < 0) return `${decimalPlaces(-place).replace(/s$/, '').replace(' ', '-')}ths`;
   const group = THOUSANDS[Math.floor(place / 3)];
   if (group === undefined) return `places of 10${superscript(place)}`;
   const lead = ['', 'ten', 'hundred'][place % 3]!;
@@ -126,6 +239,7 @@ function decimalPlaces(place: number): string {
 }
 
 function powerText(base: number, place: number): string {
+  if (place < 0) return `1/${powerText(base, -place)}`;
   const value = placeValue(base, place).toString();
   return value.length <= 6 ? value : `${base}${superscript(place)}`;
 }

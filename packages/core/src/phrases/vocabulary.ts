@@ -4,8 +4,14 @@ export const VOCABULARY = {
     label: 'Moving ten of a place to the next',
     options: ['carry', 'regroup', 'trade', 'hold'],
   },
+  ungroup: {
+    label: 'Opening one of a place into ten of the next lower',
+    options: ['regroup', 'borrow', 'exchange', 'ungroup', 'trade'],
+  },
+  minus: { label: 'How a subtraction is said', options: ['minus', 'take away', 'less'] },
   ones: { label: 'The rightmost place of a whole number', options: ['ones', 'units'] },
   times: { label: 'The times sign', options: ['×', '·'] },
+  point: { label: 'The sign before the tenths', options: ['.', ','] },
   facts: { label: 'How a product is said', options: ['times', 'lots of', 'without a verb'] },
   placeholder: {
     label: 'The zero that opens a line of tens',
@@ -22,8 +28,11 @@ export type Vocabulary = {
 
 export const DEFAULT_VOCABULARY: Vocabulary = {
   carry: 'carry',
+  ungroup: 'regroup',
+  minus: 'minus',
   ones: 'ones',
   times: '×',
+  point: '.',
   facts: 'times',
   placeholder: 'place-value zero',
 };

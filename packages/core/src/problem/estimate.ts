@@ -1,48 +1,76 @@
 import { Exact } from '../exact/exact.ts';
-import { digitWorth, numeralValue, placeValue, wholeText, type Numeral } from '../exact/numeral.ts';
-import type { Problem } from './problem.ts';
+import {
+  digitWorth,
+  numberText,
+  numeralValue,
+  placeValue,
+  type Numeral,
+} from '../exact/numeral.ts';
+import { valueOfKind, type Problem, type ProblemKind } from './problem.ts';
 
 /** A rounded operand that can be offered, with where it comes from. */
 export interface RoundedOperand {
-  readonly rule: 'leading place' | 'nearest ten' | 'as it is';
+  readonly rule: 'leading place' | 'nearest ten' | 'nearest whole' | 'as it is';
   readonly worth: Exact;
 }
 
-/** The leading figure rounded by the next one, halves up: 46 to 50, 450 to 500; 8 stays. */
+/** The leading figure rounded by the next one, halves up: 46 to 50, 450 to 500, 0.36 to 0.4; 8 stays. */
 export function leadingPlace(operand: Numeral): Exact {
-  const place = operand.digits.length - 1;
-  return roundedTo(operand, place);
+  const leading = operand.digits.findLastIndex((digit) => digit > 0);
+  return leading < 0 ? Exact.ZERO : roundedTo(operand, leading);
 }
 
 /** The choices for an operand, without repeats; the first is the one to propose. */
 export function roundings(operand: Numeral): readonly RoundedOperand[] {
-  const all: RoundedOperand[] = [
-    { rule: 'leading place', worth: leadingPlace(operand) },
-    {
-      rule: 'nearest ten',
-      worth: operand.digits.length > 1 ? roundedTo(operand, 1) : numeralValue(operand),
-    },
-    { rule: 'as it is', worth: numeralValue(operand) },
-  ];
-  return all.filter(({ worth }, i) => all.findIndex((other) => other.worth.equals(worth)) === i);
+  const { decimals, digits } = operand;
+  const all: RoundedOperand[] = [{ rule: 'leading place', worth: leadingPlace(operand) }];
+  if (digits.length - decimals > 1) {
+    all.push({ rule: 'nearest ten', worth: roundedTo(operand, decimals + 1) });
+  }
+  if (decimals > 0) all.push({ rule: 'nearest whole', worth: roundedTo(operand, decimals) });
+  all.push({ rule: 'as it is', worth: numeralValue(operand) });
+  return all
+    .filter(({ worth, rule }) => !worth.isZero || rule === 'as it is')
+    .filter(({ worth }, i, list) => list.findIndex((other) => other.worth.equals(worth)) === i);
 }
 
-function roundedTo(operand: Numeral, place: number): Exact {
-  if (place === 0) return numeralValue(operand);
-  const unit = placeValue(operand.base, place);
+/** Rounded to the figure with this index, counted from the right. */
+function roundedTo(operand: Numeral, index: number): Exact {
+  if (index === 0) return numeralValue(operand);
+  const unit = placeValue(operand.base, index - operand.decimals);
   const kept = Exact.sum(
-    operand.digits.map((_, p) => (p >= place ? digitWorth(operand, p) : Exact.ZERO)),
+    operand.digits.map((_, p) => (p >= index ? digitWorth(operand, p) : Exact.ZERO)),
   );
-  const next = operand.digits[place - 1]! * 2 >= operand.base;
+  const next = operand.digits[index - 1]! * 2 >= operand.base;
   return next ? kept.plus(unit) : kept;
 }
 
-/** The operands as the estimate of a product would round them, in the problem's base. */
-export function proposedOperands({ operands, base }: Problem): readonly string[] {
-  return operands.map((operand) => wholeText(leadingPlace(operand), base));
+/**
+ * The operands as an estimate would round them, in the problem's base. The dividend of a quotient
+ * goes to the nearest easy multiple of the rounded divisor: 3185 ÷ 7 is about 2800 ÷ 7.
+ */
+export function proposedOperands(problem: Problem): readonly string[] {
+  const { operands, base, kind } = problem;
+  const rounded = operands.map(leadingPlace);
+  if (kind === 'quotient') rounded[0] = easyDividend(operands[0]!, rounded[1]!);
+  return rounded.map((worth) => numberText(worth, base));
 }
 
-/** What rounded operands make. */
-export function estimateOf(operands: readonly Exact[]): Exact {
-  return operands.reduce((product, operand) => product.times(operand), Exact.ONE);
+/** One figure times a place times the divisor, as near to the dividend as that comes. */
+function easyDividend(dividend: Numeral, divisor: Exact): Exact {
+  const { base } = dividend;
+  const quotient = numeralValue(dividend).dividedBy(divisor);
+  if (quotient.isZero) return quotient;
+  let place = 0;
+  while (quotient.compare(placeValue(base, place + 1)) >= 0) place++;
+  while (quotient.compare(placeValue(base, place)) < 0) place--;
+  const unit = placeValue(base, place);
+  const count = quotient.dividedBy(unit).plus(Exact.of(1, 2));
+  const whole = Exact.of(count.numerator / count.denominator);
+  return whole.times(unit).times(divisor);
+}
+
+/** What rounded operands make, put together as the kind of problem does it. */
+export function estimateOf(kind: ProblemKind, operands: readonly Exact[]): Exact {
+  return valueOfKind(kind, operands);
 }

@@ -30,15 +30,21 @@ export type ProblemFailure =
     }
   | { readonly code: 'one-number'; readonly number: string }
   | { readonly code: 'mixed-bases'; readonly bases: readonly number[] }
+  | {
+      readonly code: 'too-many-operands';
+      readonly kind: string;
+      readonly operands: number;
+      readonly limit: number;
+    }
+  | { readonly code: 'divides-by-zero'; readonly dividend: string }
   | { readonly code: 'kind-not-offered'; readonly kind: ProblemShape };
 
 /** What kind of computation a text is, when it is one that can be read but not worked. */
 export type ProblemShape =
-  | 'sum'
-  | 'difference'
-  | 'quotient'
+  | 'mixed sum'
+  | 'signed sum'
+  | 'mixed operations'
   | 'fraction'
-  | 'decimal product'
   | 'signed product'
   | 'power'
   | 'square root'
@@ -47,11 +53,10 @@ export type ProblemShape =
 export type ProblemFailureCode = ProblemFailure['code'];
 
 const SHAPES: Record<ProblemShape, string> = {
-  sum: 'a sum',
-  difference: 'a difference',
-  quotient: 'a division',
+  'mixed sum': 'a sum with more than one subtraction in it',
+  'signed sum': 'a sum with a negative number',
+  'mixed operations': 'a computation with more than one kind of operation',
   fraction: 'a fraction',
-  'decimal product': 'a product with decimals',
   'signed product': 'a product with a negative number',
   power: 'a power',
   'square root': 'a square root',
@@ -62,7 +67,7 @@ const SHAPES: Record<ProblemShape, string> = {
 export function failureText(failure: ProblemFailure): string {
   switch (failure.code) {
     case 'empty':
-      return 'Type a product of two whole numbers, such as 46 × 58.';
+      return 'Type a computation, such as 46 × 58, 642 − 387 or 31.5 ÷ 0.7.';
     case 'text-too-long':
       return `The text is ${failure.length} characters long; a problem may have ${failure.limit}.`;
     case 'unknown-character':
@@ -84,7 +89,7 @@ export function failureText(failure: ProblemFailure): string {
     case 'brackets-too-deep':
       return `The brackets at character ${failure.at} are nested more than ${failure.limit} deep; use fewer.`;
     case 'comma-in-number':
-      return `The comma at character ${failure.at} could be a decimal sign or a thousands mark; write the number without it.`;
+      return `The comma at character ${failure.at} could be a decimal sign or a thousands mark; write a point before the tenths and no mark for thousands.`;
     case 'base-unknown':
       return `Base ${failure.base} at character ${failure.at} is not offered; bases go from 2 to 16.`;
     case 'digit-not-in-base':
@@ -96,7 +101,11 @@ export function failureText(failure: ProblemFailure): string {
     case 'mixed-bases':
       return `The numbers are written in bases ${failure.bases.join(' and ')}; write them all in one base.`;
     case 'kind-not-offered':
-      return `This is ${SHAPES[failure.kind]}; so far products of whole numbers are worked, such as 46 × 58.`;
+      return `This is ${SHAPES[failure.kind]}; so far sums, differences, products and quotients of two numbers are worked, such as 642 − 387 or 31.5 ÷ 0.7.`;
+    case 'too-many-operands':
+      return `This has ${failure.operands} numbers; at most ${failure.limit} are worked in one ${failure.kind}.`;
+    case 'divides-by-zero':
+      return `${failure.dividend} ÷ 0 has no answer: no number of nothings makes ${failure.dividend}; write another divisor.`;
   }
 }
 

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
-import { numeral } from '../exact/numeral.ts';
+import { numeral, numeralValue } from '../exact/numeral.ts';
 import { integerOf, products } from '../testing/arbitraries.ts';
 import { expressionText, type Expression } from './expression.ts';
 import { failureText } from './failure.ts';
 import { MAX_DIGITS } from './grammar.ts';
 import { estimateOf, proposedOperands, roundings } from './estimate.ts';
-import { problemText, problemValue, productProblem, readProblem } from './problem.ts';
+import { inBase, problemText, problemValue, productProblem, readProblem } from './problem.ts';
 import { readExpression } from './read-expression.ts';
 
 function reasonOf(text: string) {
@@ -33,6 +33,18 @@ describe('readProblem', () => {
     ['1011_2 × 110_2', '1011_2 × 110_2'],
     ['1af_16 * 2_16', '1AF_16 × 2_16'],
     ['0 × 58', '0 × 58'],
+    ['7+9+4', '7 + 9 + 4'],
+    ['7 + (9 + 4)', '7 + 9 + 4'],
+    ['642-387', '642 − 387'],
+    ['642 − (387)', '642 − 387'],
+    ['101_2 + 11_2', '101_2 + 11_2'],
+    ['4.6 * 1.8', '4.6 × 1.8'],
+    ['04.60 + 58', '4.60 + 58'],
+    ['46 − 5.8', '46 − 5.8'],
+    ['31.5 ÷ 0.7', '31.5 ÷ 0.7'],
+    ['612 : 6', '612 ÷ 6'],
+    ['612 / 6', '612 ÷ 6'],
+    ['10.1_2 × 1.1_2', '10.1_2 × 1.1_2'],
   ])('reads %s', (text, expected) => {
     const read = readProblem(text);
     expect(read.ok && problemText(read.problem)).toBe(expected);
@@ -58,12 +70,21 @@ describe('readProblem', () => {
     ['12_2 × 1_2', { code: 'digit-not-in-base', digit: '2', base: 2, at: 2 }],
     ['1_17 × 1_17', { code: 'base-unknown', base: '17', at: 1 }],
     ['10_2 × 10', { code: 'mixed-bases', bases: [2, 10] }],
-    ['4.6 × 2', { code: 'kind-not-offered', kind: 'decimal product' }],
+    ['4 ÷ 0', { code: 'divides-by-zero', dividend: '4' }],
+    ['0.0 ÷ 0.00', { code: 'divides-by-zero', dividend: '0.0' }],
+    ['6 ÷ 3 ÷ 2', { code: 'kind-not-offered', kind: 'mixed operations' }],
     ['46 × -58', { code: 'kind-not-offered', kind: 'signed product' }],
-    ['46 + 58', { code: 'kind-not-offered', kind: 'sum' }],
-    ['46 − 58', { code: 'kind-not-offered', kind: 'difference' }],
+    ['46 − 5 − 8', { code: 'kind-not-offered', kind: 'mixed sum' }],
+    ['46 − (5 − 8)', { code: 'kind-not-offered', kind: 'mixed sum' }],
+    ['−46 + 58', { code: 'kind-not-offered', kind: 'signed sum' }],
+    ['46 + (−58)', { code: 'kind-not-offered', kind: 'signed sum' }],
+    ['46 + 5 × 8', { code: 'kind-not-offered', kind: 'mixed operations' }],
+    ['1/2 + 3', { code: 'kind-not-offered', kind: 'fraction' }],
+    [
+      Array(41).fill('7').join('+'),
+      { code: 'too-many-operands', kind: 'sum', operands: 41, limit: 40 },
+    ],
     ['31.5 ÷ 0.7', { code: 'kind-not-offered', kind: 'quotient' }],
-    ['6 / 3', { code: 'kind-not-offered', kind: 'quotient' }],
     ['1/3 × 2', { code: 'kind-not-offered', kind: 'fraction' }],
     ['(x+4)(3x-2)', { code: 'kind-not-offered', kind: 'polynomial' }],
     ['√7921', { code: 'kind-not-offered', kind: 'square root' }],
@@ -92,7 +113,7 @@ describe('readProblem', () => {
       '--',
       '46**58',
       'prose here',
-      '1 + 1',
+      '1 + 1.5',
       '(',
       '))',
       '<',
@@ -182,6 +203,29 @@ describe('readExpression', () => {
   ])('reads %s', (text) => expect(readExpression(text).ok).toBe(true));
 });
 
+describe('inBase', () => {
+  it('writes the same numbers in another base, and back', () => {
+    const rewritten = (text: string, base: number) => {
+      const read = readProblem(text);
+      const other = read.ok ? inBase(read.problem, base) : null;
+      return other ? problemText(other) : null;
+    };
+    expect(rewritten('46 × 58', 2)).toBe('101110_2 × 111010_2');
+    expect(rewritten('101110_2 × 111010_2', 10)).toBe('46 × 58');
+    expect(rewritten('642 − 387', 16)).toBe('282_16 − 183_16');
+    expect(rewritten('0 + 9', 8)).toBe('0_8 + 11_8');
+    expect(rewritten('0.5 × 6.25', 2)).toBe('0.1_2 × 110.01_2');
+    expect(rewritten('0.1 × 6', 2)).toBeNull();
+    fc.assert(
+      fc.property(products(6), fc.integer({ min: 2, max: 16 }), (problem, base) => {
+        const other = inBase(problem, base)!;
+        expect(problemValue(other).equals(problemValue(problem))).toBe(true);
+        expect(problemText(inBase(other, problem.base)!)).toBe(problemText(problem));
+      }),
+    );
+  });
+});
+
 describe('estimates', () => {
   it('rounds the leading place, halves up, and leaves single figures alone', () => {
     const estimate = (text: string) => {
@@ -202,6 +246,14 @@ describe('estimates', () => {
       'as it is 346',
     ]);
     expect(roundings(numeral('8')).map((r) => r.worth.toString())).toEqual(['8']);
-    expect(estimateOf(roundings(numeral('50')).map((r) => r.worth)).toString()).toBe('50');
+    expect(
+      estimateOf(
+        'product',
+        roundings(numeral('50')).map((r) => r.worth),
+      ).toString(),
+    ).toBe('50');
+    const rounded = ['600', '400'].map((text) => numeralValue(numeral(text)));
+    expect(estimateOf('difference', rounded).toString()).toBe('200');
+    expect(estimateOf('sum', rounded).toString()).toBe('1000');
   });
 });

@@ -12,9 +12,18 @@ export type ReadExpression =
 export const MAX_TEXT = 4000;
 const MAX_BRACKETS = 40;
 
+export interface ReadOptions {
+  /** Whether a comma between two figures is the sign before the tenths. */
+  readonly decimalComma?: boolean;
+}
+
 /** Reads a computation as people write it; a trailing `=` is allowed. Never throws on bad text. */
-export function readExpression(source: string): ReadExpression {
-  const text = plainCharacters(source).replace(/\s*=\s*$/, '');
+export function readExpression(
+  source: string,
+  { decimalComma = false }: ReadOptions = {},
+): ReadExpression {
+  const typed = plainCharacters(source).replace(/\s*=\s*$/, '');
+  const text = decimalComma ? typed.replace(/(\d),(?=\d)/g, '$1.') : typed;
   if (text.trim() === '') return { ok: false, reason: { code: 'empty' } };
   if (text.length > MAX_TEXT) {
     return { ok: false, reason: { code: 'text-too-long', length: text.length, limit: MAX_TEXT } };

@@ -24,7 +24,10 @@ function timesAsLetter(text: string, offset: number): string | null {
 }
 
 export const Space = createToken({ name: 'Space', pattern: /\s+/, group: Lexer.SKIPPED });
-export const BasedNumber = createToken({ name: 'BasedNumber', pattern: /[0-9A-Fa-f]+_\d+/ });
+export const BasedNumber = createToken({
+  name: 'BasedNumber',
+  pattern: /[0-9A-Fa-f]+(?:\.[0-9A-Fa-f]+)?_\d+/,
+});
 export const CommaNumber = createToken({ name: 'CommaNumber', pattern: /\d+(?:\.\d+)?,[\d.,]*/ });
 export const PlainNumber = createToken({ name: 'PlainNumber', pattern: /\d+(?:\.\d+)?/ });
 export const LetterTimes = createToken({

@@ -1,23 +1,56 @@
 import type { EntryId, Given, Mark, OwedEntry, Spot, Trace } from '../account/account.ts';
-import type { Box, Ruling, Sheet, SheetCell, SheetNote, SheetSign, SheetSlot } from './sheet.ts';
+import type {
+  Box,
+  Ruling,
+  Sheet,
+  SheetCell,
+  SheetLink,
+  SheetNote,
+  SheetSign,
+  SheetSlot,
+} from './sheet.ts';
 
 /** How an area of a method's paper lies on the squares. */
 export type AreaLayout = (
   spot: Spot,
   written: Mark | Given,
-) => Box & { size?: 'full' | 'small'; spread?: boolean };
+) => Box & {
+  size?: 'full' | 'small';
+  spread?: boolean;
+  ringed?: boolean;
+  beside?: boolean;
+  underlined?: boolean;
+  align?: 'middle' | 'right';
+};
 
 export interface SheetDraft {
-  /** One layout for each area the method writes in; held marks need none. */
+  /** One layout for each area the method writes in; held marks need one only to be drawn on the paper too. */
   readonly areas: Readonly<Record<string, AreaLayout>>;
-  readonly slot?: (entry: OwedEntry, parts: readonly number[]) => Box | null;
+  /** Where the work for an owed entry goes; in sums the figure of the question when not given. */
+  readonly slot?: (
+    entry: OwedEntry,
+    parts: readonly number[],
+  ) => (Box & { readonly dot?: boolean }) | null;
   readonly rulings: readonly Ruling[];
   readonly signs?: readonly SheetSign[];
   readonly notes?: readonly SheetNote[];
+  readonly links?: readonly SheetLink[];
 }
 
 const MARGIN = 1;
-const HELD = { x: 0, y: 0, width: 1, height: 1, size: 'full', spread: false, held: true } as const;
+const HELD = {
+  x: 0,
+  y: 0,
+  width: 1,
+  height: 1,
+  size: 'full',
+  spread: false,
+  held: true,
+  beside: false,
+  ringed: false,
+  underlined: false,
+  align: 'middle',
+} as const;
 
 /**
  * Lays a trace on squared paper. Coordinates of the draft may start anywhere; the sheet is moved so
@@ -27,19 +60,43 @@ export function draftSheet(trace: Trace, draft: SheetDraft): Sheet {
   const held = heldIds(trace);
   const cells: SheetCell[] = [];
   for (const written of [...trace.givens, ...trace.steps.flatMap((step) => step.gives)]) {
-    if (held.has(written.id)) {
+    const isHeld = held.has(written.id);
+    const layout = draft.areas[written.spot.area];
+    if (!layout) {
+      if (!isHeld) throw new RangeError(`draftSheet: no layout for area "${written.spot.area}"`);
       cells.push({ entry: written.id, ...HELD });
       continue;
     }
-    const layout = draft.areas[written.spot.area];
-    if (!layout) throw new RangeError(`draftSheet: no layout for area "${written.spot.area}"`);
-    const { size = 'full', spread = false, ...box } = layout(written.spot, written);
-    cells.push({ entry: written.id, ...box, size, spread, held: false });
+    const laid = layout(written.spot, written);
+    const {
+      size = 'full',
+      spread = false,
+      ringed = false,
+      beside = false,
+      underlined = false,
+      align = 'middle',
+      ...box
+    } = laid;
+    if (isHeld && !beside) cells.push({ entry: written.id, ...HELD });
+    else {
+      const looks = { size, spread, ringed, underlined, beside, align };
+      cells.push({ entry: written.id, ...box, ...looks, held: isHeld });
+    }
   }
+  const figures = new Map(
+    trace.givens.flatMap((given) => {
+      const cell = cells.find(({ entry }) => entry === given.id);
+      return given.owed && cell ? [[given.owed, cell] as const] : [];
+    }),
+  );
   const slots = trace.start.flatMap((entry): SheetSlot[] => {
     const parts = trace.space.parts(trace.space.find(entry.id.slice(1)) ?? 0);
     const box = draft.slot?.(entry, parts);
-    return box ? [{ entry: entry.id, ...box }] : [];
+    if (box) return [{ entry: entry.id, dot: true, ...box }];
+    const figure = figures.get(entry.id);
+    if (!figure) return [];
+    const { x, y, width, height } = figure;
+    return [{ entry: entry.id, x, y, width, height, dot: false }];
   });
   return shifted({
     cells,
@@ -47,12 +104,18 @@ export function draftSheet(trace: Trace, draft: SheetDraft): Sheet {
     rulings: draft.rulings,
     signs: draft.signs ?? [],
     notes: draft.notes ?? [],
+    links: draft.links ?? [],
   });
 }
 
 function heldIds(trace: Trace): ReadonlySet<EntryId> {
   const marks = trace.steps.flatMap((step) => step.gives);
   return new Set(marks.filter((mark) => mark.medium === 'head').map((mark) => mark.id));
+}
+
+/** Whether a cell is in the tray only. */
+function isOff({ held, beside }: SheetCell): boolean {
+  return held && !beside;
 }
 
 type Unsized = Omit<Sheet, 'width' | 'height'>;
@@ -66,20 +129,22 @@ function shifted(sheet: Unsized): Sheet {
     x: item.x + dx,
     y: item.y + dy,
   });
+  const moveLine = <T extends { x1: number; y1: number; x2: number; y2: number }>(line: T): T => ({
+    ...line,
+    x1: line.x1 + dx,
+    x2: line.x2 + dx,
+    y1: line.y1 + dy,
+    y2: line.y2 + dy,
+  });
   return {
     width: Math.ceil(xs.most + dx + MARGIN),
     height: Math.ceil(ys.most + dy + MARGIN),
-    cells: sheet.cells.map((cell) => (cell.held ? cell : move(cell))),
+    cells: sheet.cells.map((cell) => (isOff(cell) ? cell : move(cell))),
     slots: sheet.slots.map(move),
     signs: sheet.signs.map(move),
     notes: sheet.notes.map(move),
-    rulings: sheet.rulings.map((ruling) => ({
-      ...ruling,
-      x1: ruling.x1 + dx,
-      x2: ruling.x2 + dx,
-      y1: ruling.y1 + dy,
-      y2: ruling.y2 + dy,
-    })),
+    rulings: sheet.rulings.map(moveLine),
+    links: sheet.links.map(moveLine),
   };
 }
 
@@ -96,7 +161,7 @@ function extents(sheet: Unsized): readonly [Extent, Extent] {
     extent.least = Math.min(extent.least, Math.floor(Math.min(from, to)));
     extent.most = Math.max(extent.most, Math.ceil(Math.max(from, to)));
   };
-  const boxes: readonly Box[] = [...sheet.cells.filter((cell) => !cell.held), ...sheet.signs];
+  const boxes: readonly Box[] = [...sheet.cells.filter((cell) => !isOff(cell)), ...sheet.signs];
   for (const { x, y, width, height } of boxes) {
     cover(xs, x, x + width);
     cover(ys, y, y + height);

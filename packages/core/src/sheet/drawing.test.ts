@@ -1,7 +1,7 @@
 import { numeral } from '../exact/numeral.ts';
 import { registry } from '../methods/index.ts';
-import { productProblem } from '../problem/problem.ts';
-import { choiceName, everySchool } from '../testing/arbitraries.ts';
+import { makeProblem, productProblem } from '../problem/problem.ts';
+import { choiceName, everySchool, kindOf } from '../testing/arbitraries.ts';
 import { draftSheet } from './draft-sheet.ts';
 import { drawSheet } from './drawing.ts';
 
@@ -34,7 +34,8 @@ describe('drawSheet', () => {
 
   it('keeps every figure inside its box', () => {
     for (const { method, school } of everySchool) {
-      const own = method.trace(product('98765', '4321'), { school });
+      const numbers = [numeral('98765'), numeral('4321')];
+      const own = method.trace(makeProblem(kindOf(method), numbers), { school });
       for (const figure of drawSheet(method.sheet(own), own).figures) {
         const widest = Math.max(...figure.texts.map(({ text }) => text.length));
         const room = figure.texts.length > 1 ? 1 : figure.box.width;
@@ -76,7 +77,8 @@ describe('draftSheet', () => {
   it.each(everySchool.map((choice) => [choiceName(choice), choice] as const))(
     'lays %s with a margin of a square and every owed product in a slot',
     (_, { method, school }) => {
-      const own = method.trace(product('406', '58'), { school });
+      const numbers = [numeral('406'), numeral('58')];
+      const own = method.trace(makeProblem(kindOf(method), numbers), { school });
       const sheet = method.sheet(own);
       const boxes = sheet.cells.filter((cell) => !cell.held);
       const xs = [...boxes.flatMap(({ x, width }) => [x, x + width])];

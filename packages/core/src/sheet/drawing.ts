@@ -1,5 +1,14 @@
 import type { EntryId, Given, Mark, Trace } from '../account/account.ts';
-import type { Box, Ruling, Sheet, SheetCell, SheetNote, SheetSign, SheetSlot } from './sheet.ts';
+import type {
+  Box,
+  Ruling,
+  Sheet,
+  SheetCell,
+  SheetLink,
+  SheetNote,
+  SheetSign,
+  SheetSlot,
+} from './sheet.ts';
 import { marksById } from './visible.ts';
 
 /** A piece of text centred on a point, in squares. */
@@ -26,7 +35,15 @@ export interface Figure {
   readonly notches: readonly Notch[];
   /** The place of its last figure; undefined for a number written whole. */
   readonly place: number | undefined;
-  readonly kind: 'given' | 'mark' | 'small';
+  readonly kind: 'given' | 'mark' | 'small' | 'held';
+  readonly ringed: boolean;
+  readonly underlined: boolean;
+  /** The stroke through it once it is struck: where its middle is and how far it reaches each way. */
+  readonly strike: {
+    readonly middle: number;
+    readonly across: number;
+    readonly up: number;
+  };
 }
 
 /** A sheet with every position worked out. What is visible when is left to the timeline. */
@@ -34,12 +51,13 @@ export interface Drawing {
   readonly width: number;
   readonly height: number;
   readonly figures: readonly Figure[];
-  /** Marks held in the head, in the order they come; they have no place on the paper. */
+  /** Marks held in the head that have no place on the paper, in the order they come. */
   readonly held: readonly { readonly entry: EntryId; readonly text: string }[];
   readonly slots: readonly SheetSlot[];
   readonly rulings: readonly Ruling[];
   readonly signs: readonly SheetSign[];
   readonly notes: readonly SheetNote[];
+  readonly links: readonly SheetLink[];
 }
 
 const FULL = 0.8;
@@ -49,23 +67,35 @@ const WHOLE = 1.15;
 /** Average width of a figure in its own line height. */
 const FIGURE_WIDTH = 0.64;
 
+/** What a number leaves free at the right edge of its box, and within a ring. */
+const EDGE = 0.1;
+const RING_EDGE = 0.35;
+
 export function drawSheet(sheet: Sheet, trace: Trace): Drawing {
   const marks = marksById(trace);
   const givens = new Map(trace.givens.map((given) => [given.id, given]));
   const figures: Figure[] = [];
+  const shift = pointShift(trace);
   const held: { entry: EntryId; text: string }[] = [];
   for (const cell of sheet.cells) {
     const written = marks.get(cell.entry) ?? givens.get(cell.entry);
     if (!written) throw new RangeError(`drawSheet: ${cell.entry} is on the sheet but in no trace`);
-    if (cell.held) held.push({ entry: cell.entry, text: written.glyph });
-    else figures.push(figure(cell, written));
+    if (cell.held && !cell.beside) held.push({ entry: cell.entry, text: written.glyph });
+    else figures.push(figure(cell, written, shift));
   }
-  const { width, height, slots, rulings, signs, notes } = sheet;
-  return { width, height, figures, held, slots, rulings, signs, notes };
+  const { width, height, slots, rulings, signs, notes, links } = sheet;
+  return { width, height, figures, held, slots, rulings, signs, notes, links };
 }
 
-function figure(cell: SheetCell, written: Mark | Given): Figure {
-  const { glyph, place, role } = written;
+/** Where the ones stand on papers with points: sums show them, products do not. */
+function pointShift({ scale, problem }: Trace): number {
+  return scale && problem.kind !== 'product' ? scale.decimals : 0;
+}
+
+function figure(cell: SheetCell, written: Mark | Given, shift: number): Figure {
+  const { role } = written;
+  const place = written.place === undefined ? undefined : written.place - shift;
+  const glyph = cell.beside ? `(${written.glyph})` : written.glyph;
   const { x, y, width, height, size, spread, entry } = cell;
   const whole = place === undefined || role === 'operand part';
   const most = size === 'small' ? SMALL : whole ? Math.min(WHOLE, height) : FULL;
@@ -73,21 +103,63 @@ function figure(cell: SheetCell, written: Mark | Given): Figure {
   const room = spread ? 1 : width;
   const lineHeight = Math.min(most, (room * 0.92) / (letters * FIGURE_WIDTH));
   const middle = y + height / 2;
+  const length = letters * lineHeight * FIGURE_WIDTH;
   const texts = spread
     ? [...glyph].map((text, i) => ({ x: x + i + 0.5, y: middle, text }))
-    : [{ x: x + width / 2, y: middle, text: glyph }];
+    : [{ x: centreOf(cell, length), y: middle, text: glyph }];
   return {
     entry,
     box: { x, y, width, height },
     texts,
     size: lineHeight,
     notches:
-      place === undefined
+      place === undefined || place < 0 || !isNotched(role, glyph)
         ? []
-        : notches(place, x + width / 2, middle + lineHeight * 0.47, lineHeight),
+        : notches(
+            place,
+            lastFigureAt(cell, letters, length),
+            middle + lineHeight * 0.47,
+            lineHeight,
+          ),
     place,
-    kind: written.standing === 'given' ? 'given' : size === 'small' ? 'small' : 'mark',
+    kind: kindOf(cell, written),
+    ringed: cell.ringed,
+    underlined: cell.underlined,
+    strike: strikeOf(spread ? x + width / 2 : texts[0]!.x, spread ? width : length, lineHeight),
   };
+}
+
+/** The middle of what notches stand under: of the box, or of the last figure at its right edge. */
+function lastFigureAt(cell: SheetCell, letters: number, length: number): number {
+  if (cell.align === 'middle') return cell.x + cell.width / 2;
+  return centreOf(cell, length) + (length / 2) * (1 - 1 / letters);
+}
+
+/** A stroke, a little one and a part with its zeros tell their place themselves. */
+function isNotched(role: Mark['role'], glyph: string): boolean {
+  return glyph !== '' && role !== 'little one' && !(role === 'operand part' && glyph.length > 1);
+}
+
+/** The middle of a number: of its box, or so that it ends where the box does. */
+function centreOf({ x, width, align, ringed }: SheetCell, length: number): number {
+  const edge = ringed ? RING_EDGE : EDGE;
+  return align === 'right' ? x + width - edge - length / 2 : x + width / 2;
+}
+
+/** A slanting stroke over one figure, a flatter one over a number of several. */
+function strikeOf(middle: number, length: number, lineHeight: number): Figure['strike'] {
+  const up = lineHeight * 0.42;
+  return {
+    middle,
+    across: Math.max(up, length * 0.5),
+    up: length > lineHeight ? up * 0.7 : up,
+  };
+}
+
+function kindOf({ held, size }: SheetCell, { standing }: Mark | Given): Figure['kind'] {
+  if (held) return 'held';
+  if (standing === 'given') return 'given';
+  return size === 'small' ? 'small' : 'mark';
 }
 
 /**

@@ -16,15 +16,26 @@ export interface SheetCell extends Box {
   readonly spread: boolean;
   /** Held in the head: drawn in the tray beside the paper. */
   readonly held: boolean;
+  /** Held, and drawn in brackets on the paper too, where the method ties it to a line. */
+  readonly beside: boolean;
+  /** Numbers under each other stand with their ones under each other. */
+  readonly align: 'middle' | 'right';
+  /** Ringed, as the hops of a count are. */
+  readonly ringed: boolean;
+  /** Ruled off beneath, as a product that is taken away. */
+  readonly underlined: boolean;
 }
 
 /** Where the work for an owed entry will go. */
 export interface SheetSlot extends Box {
   readonly entry: EntryId;
+  /** Whether a dot shows that work will go here; a figure of the question needs none. */
+  readonly dot: boolean;
 }
 
 export interface Ruling {
-  readonly kind: 'line' | 'diagonal';
+  /** A `fork` joins a number to its parts and is no ruling of the squares. */
+  readonly kind: 'line' | 'diagonal' | 'fork';
   readonly x1: number;
   readonly y1: number;
   readonly x2: number;
@@ -32,9 +43,49 @@ export interface Ruling {
   readonly weight: 'thin' | 'heavy';
 }
 
-/** A printed sign, such as the times sign; `times` is drawn as the user writes it. */
+/**
+ * A printed sign. `times` and `point` are drawn as the user writes them; a `caption` is a short text that
+ * belongs to the paper and is never hidden.
+ */
 export interface SheetSign extends Box {
-  readonly sign: 'times' | 'plus';
+  readonly sign: 'times' | 'plus' | 'minus' | 'equals' | 'divide' | 'point' | 'caption';
+  readonly text?: string;
+}
+
+/** The signs on which people differ. */
+export interface Notation {
+  readonly times: string;
+  readonly point: string;
+}
+
+export const PLAIN_NOTATION: Notation = { times: '×', point: '.' };
+
+/** A text of the paper in the user's signs. */
+export function inNotation(text: string, { times, point }: Notation): string {
+  const signed = times === '×' ? text : text.replaceAll('×', times);
+  return point === '.' ? signed : signed.replace(/(?<=[0-9A-F])\.(?=[0-9A-F])/g, point);
+}
+
+const SIGNS = { plus: '+', minus: '−', equals: '=', divide: '÷' } as const;
+
+/** The glyph of a printed sign. */
+export function signGlyph({ sign, text = '' }: SheetSign, notation: Notation): string {
+  if (sign === 'times' || sign === 'point') return notation[sign];
+  return sign === 'caption' ? inNotation(text, notation) : SIGNS[sign];
+}
+
+/** Height of a printed sign's letters, in squares. */
+export function signSize({ sign }: SheetSign): number {
+  return sign === 'caption' ? 0.5 : 0.72;
+}
+
+/** A line between figures that a step brings together; drawn while that step is the last one done. */
+export interface SheetLink {
+  readonly step: number;
+  readonly x1: number;
+  readonly y1: number;
+  readonly x2: number;
+  readonly y2: number;
 }
 
 /** A small explanation at the side, part of the scaffolding that can be hidden. */
@@ -55,4 +106,5 @@ export interface Sheet {
   readonly rulings: readonly Ruling[];
   readonly signs: readonly SheetSign[];
   readonly notes: readonly SheetNote[];
+  readonly links: readonly SheetLink[];
 }

@@ -1,7 +1,7 @@
 import { numeral } from '../exact/numeral.ts';
 import { registry } from '../methods/index.ts';
-import { productProblem } from '../problem/problem.ts';
-import { choiceName, everySchool } from '../testing/arbitraries.ts';
+import { makeProblem, productProblem, readProblem, type ProblemKind } from '../problem/problem.ts';
+import { choiceName, everySchool, kindOf, type MethodChoice } from '../testing/arbitraries.ts';
 import { sheetSvg } from './svg-sink.ts';
 import { sheetText } from './text-sink.ts';
 import { markState, timeline } from './visible.ts';
@@ -10,12 +10,41 @@ function product(a: string, b: string, base = 10) {
   return productProblem([numeral(a, base), numeral(b, base)]);
 }
 
+const NEGATIVE = makeProblem('difference', [numeral('38'), numeral('52')]);
+
 describe('plain-text sheets', () => {
-  it.each(everySchool.map((choice) => [choiceName(choice), choice] as const))(
-    '%s on 406 × 58',
-    (_, { method, school }) => {
-      const trace = method.trace(product('406', '58'), { school });
-      expect(`\n${sheetText(method.sheet(trace), trace)}\n`).toMatchSnapshot();
+  const works = (kind: ProblemKind) =>
+    everySchool
+      .filter(({ method }) => kindOf(method) === kind)
+      .map((choice) => [choiceName(choice), choice] as const);
+  const page = ({ method, school }: MethodChoice, text: string) => {
+    const read = readProblem(text);
+    if (!read.ok) throw new RangeError(text);
+    const trace = method.trace(read.problem, { school });
+    return `\n${sheetText(method.sheet(trace), trace)}\n`;
+  };
+
+  it.each(works('product'))('%s on 406 × 58', (_, choice) => {
+    expect(page(choice, '406 × 58')).toMatchSnapshot();
+  });
+
+  it.each(works('sum'))('%s on 386 + 58', (_, choice) => {
+    expect(page(choice, '386 + 58')).toMatchSnapshot();
+  });
+
+  it.each(works('sum').filter(([, { method }]) => method.id !== 'compensation-addition'))(
+    '%s on a string of addends',
+    (_, choice) => expect(page(choice, '47 + 9 + 188 + 76')).toMatchSnapshot(),
+  );
+
+  it.each(works('difference'))('%s on 7042 − 2586', (_, choice) => {
+    expect(page(choice, '7042 − 2586')).toMatchSnapshot();
+  });
+
+  it.each(works('difference').filter(([, { method }]) => method.accepts(NEGATIVE).ok))(
+    '%s on 38 − 52, a negative difference',
+    (_, choice) => {
+      expect(page(choice, '38 − 52')).toMatchSnapshot();
     },
   );
 
@@ -25,7 +54,11 @@ describe('plain-text sheets', () => {
     const trace = column.trace(product('46', '58'), { school });
     expect(`\n${sheetText(column.sheet(trace), trace, { step: 4 })}\n`).toMatchSnapshot();
     const above = column.trace(product('46', '58'));
-    const text = sheetText(column.sheet(above), above, { step: 4, notes: false, times: '·' });
+    const text = sheetText(column.sheet(above), above, {
+      step: 4,
+      notes: false,
+      notation: { times: '·', point: '.' },
+    });
     expect(text).toContain('4̶');
     expect(text).toContain('·');
     expect(text).not.toContain('46 ×');

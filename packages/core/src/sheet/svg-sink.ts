@@ -1,14 +1,21 @@
-import type { Trace } from '../account/account.ts';
+import type { EntryId, Trace } from '../account/account.ts';
 import { drawSheet, type Figure } from './drawing.ts';
-import type { Sheet } from './sheet.ts';
-import { markState, timeline, type MarkState } from './visible.ts';
+import {
+  inNotation,
+  PLAIN_NOTATION,
+  signGlyph,
+  signSize,
+  type Notation,
+  type Sheet,
+} from './sheet.ts';
+import { givenState, markState, timeline, type MarkState } from './visible.ts';
 
 export interface SvgOptions {
   /** How many steps are done; all of them when absent. */
   readonly step?: number;
   /** Pixels a square is wide. */
   readonly square?: number;
-  readonly times?: string;
+  readonly notation?: Notation;
   readonly notes?: boolean;
   readonly notches?: boolean;
   readonly title?: string;
@@ -24,7 +31,7 @@ export function sheetSvg(sheet: Sheet, trace: Trace, options: SvgOptions = {}): 
   const {
     step = trace.steps.length,
     square = 28,
-    times = '×',
+    notation = PLAIN_NOTATION,
     notes = true,
     notches = true,
   } = options;
@@ -32,31 +39,47 @@ export function sheetSvg(sheet: Sheet, trace: Trace, options: SvgOptions = {}): 
   const line = timeline(trace);
   const givens = new Set(trace.givens.map((given) => given.id));
   const body: string[] = [];
+  const isShown = (marks: readonly EntryId[]) =>
+    marks.some((id) => (line.writtenAt.get(id) ?? Infinity) <= step);
   for (const { x1, y1, x2, y2, weight } of drawing.rulings) {
     body.push(
       `<line x1="${n(x1)}" y1="${n(y1)}" x2="${n(x2)}" y2="${n(y2)}" stroke="${INK}" stroke-width="${weight === 'heavy' ? 0.06 : 0.035}"/>`,
     );
   }
+  for (const { x1, y1, x2, y2 } of drawing.links.filter((link) => notes && link.step === step)) {
+    body.push(
+      `<line x1="${n(x1)}" y1="${n(y1)}" x2="${n(x2)}" y2="${n(y2)}" stroke="${FAINT}" stroke-width="0.045"/>`,
+    );
+  }
   for (const sign of drawing.signs) {
-    const glyph = sign.sign === 'times' ? times : '+';
-    body.push(text(sign.x + sign.width / 2, sign.y + sign.height / 2, 0.72, glyph, INK));
+    const glyph = signGlyph(sign, notation);
+    body.push(text(sign.x + sign.width / 2, sign.y + sign.height / 2, signSize(sign), glyph, INK));
   }
   for (const figure of drawing.figures) {
-    const state = givens.has(figure.entry) ? 'live' : markState(line, figure.entry, step);
-    if (state !== 'absent') body.push(figureSvg(figure, state, notches));
+    const state = givens.has(figure.entry)
+      ? givenState(line, figure.entry, step)
+      : markState(line, figure.entry, step);
+    if (state !== 'absent') body.push(figureSvg(figure, state, notches, notation));
   }
   for (const note of notes ? drawing.notes : []) {
-    const shown = note.marks.some((id) => (line.writtenAt.get(id) ?? Infinity) <= step);
-    if (!shown) continue;
-    const words = note.text.replace('×', times);
+    if (!isShown(note.marks)) continue;
+    const words = inNotation(note.text, notation);
     body.push(text(note.x, note.y + 0.5, 0.5, words, FAINT, 'start'));
   }
   return page(drawing.width, drawing.height, square, body, options.title ?? trace.method);
 }
 
-function figureSvg(figure: Figure, state: MarkState, withNotches: boolean): string {
-  const colour = state === 'struck' || figure.kind === 'small' ? FAINT : INK;
-  const parts = figure.texts.map(({ x, y, text: glyph }) => text(x, y, figure.size, glyph, colour));
+function figureSvg(
+  figure: Figure,
+  state: MarkState,
+  withNotches: boolean,
+  notation: Notation,
+): string {
+  const faint = state === 'struck' || figure.kind === 'small' || figure.kind === 'held';
+  const colour = faint ? FAINT : INK;
+  const parts = figure.texts.map(({ x, y, text: glyph }) =>
+    text(x, y, figure.size, inNotation(glyph, notation), colour),
+  );
   if (withNotches) {
     for (const { x, y, length } of figure.notches) {
       parts.push(
@@ -65,10 +88,22 @@ function figureSvg(figure: Figure, state: MarkState, withNotches: boolean): stri
     }
   }
   if (state === 'struck') {
-    const { x, y, width, height } = figure.box;
-    const [cx, cy, r] = [x + width / 2, y + height / 2, figure.size * 0.42];
+    const { middle: cx, across: rx, up: ry } = figure.strike;
+    const cy = figure.box.y + figure.box.height / 2;
     parts.push(
-      `<line x1="${n(cx - r)}" y1="${n(cy + r)}" x2="${n(cx + r)}" y2="${n(cy - r)}" stroke="${INK}" stroke-width="0.045"/>`,
+      `<line x1="${n(cx - rx)}" y1="${n(cy + ry)}" x2="${n(cx + rx)}" y2="${n(cy - ry)}" stroke="${INK}" stroke-width="0.045"/>`,
+    );
+  }
+  if (figure.ringed) {
+    const { x, y, width, height } = figure.box;
+    parts.push(
+      `<rect x="${n(x + 0.05)}" y="${n(y + 0.08)}" width="${n(width - 0.1)}" height="${n(height - 0.16)}" rx="0.4" fill="none" stroke="${INK}" stroke-width="0.045"/>`,
+    );
+  }
+  if (figure.underlined) {
+    const { x, y, width, height } = figure.box;
+    parts.push(
+      `<line x1="${n(x)}" y1="${n(y + height)}" x2="${n(x + width)}" y2="${n(y + height)}" stroke="${INK}" stroke-width="0.05"/>`,
     );
   }
   return `<g data-entry="${figure.entry}">${parts.join('')}</g>`;

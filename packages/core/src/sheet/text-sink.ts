@@ -1,6 +1,14 @@
 import type { Trace } from '../account/account.ts';
-import type { Box, Sheet, SheetCell } from './sheet.ts';
-import { marksById, markState, timeline } from './visible.ts';
+import {
+  inNotation,
+  PLAIN_NOTATION,
+  signGlyph,
+  type Box,
+  type Notation,
+  type Sheet,
+  type SheetCell,
+} from './sheet.ts';
+import { givenState, marksById, markState, timeline } from './visible.ts';
 
 /** Characters a square is wide. */
 const WIDE = 3;
@@ -8,7 +16,7 @@ const WIDE = 3;
 export interface TextOptions {
   /** How many steps are done; all of them when absent. */
   readonly step?: number;
-  readonly times?: string;
+  readonly notation?: Notation;
   readonly notes?: boolean;
 }
 
@@ -17,25 +25,31 @@ export interface TextOptions {
  * characters of their own between squares; a struck mark keeps its figures under U+0336.
  */
 export function sheetText(sheet: Sheet, trace: Trace, options: TextOptions = {}): string {
-  const { step = trace.steps.length, times = '×', notes = true } = options;
+  const { step = trace.steps.length, notation = PLAIN_NOTATION, notes = true } = options;
   const page = new TextPage(sheet);
   const marks = marksById(trace);
   const givens = new Map(trace.givens.map((given) => [given.id, given]));
   const line = timeline(trace);
-  for (const ruling of sheet.rulings) page.rule(ruling.x1, ruling.y1, ruling.x2, ruling.y2);
-  for (const sign of sheet.signs) page.write(sign, sign.sign === 'times' ? times : '+');
+  const printed = sheet.rulings.filter(({ kind }) => kind !== 'fork');
+  for (const ruling of printed) page.rule(ruling.x1, ruling.y1, ruling.x2, ruling.y2);
+  for (const sign of sheet.signs) page.write(sign, signGlyph(sign, notation));
   const held: string[] = [];
   for (const cell of sheet.cells) {
     const glyph = marks.get(cell.entry)?.glyph ?? givens.get(cell.entry)?.glyph ?? '';
-    const state = givens.has(cell.entry) ? 'live' : markState(line, cell.entry, step);
+    const state = givens.has(cell.entry)
+      ? givenState(line, cell.entry, step)
+      : markState(line, cell.entry, step);
     if (state === 'absent') continue;
-    if (cell.held && state !== 'used') held.push(`(${glyph})`);
-    if (!cell.held) page.writeCell(cell, state === 'struck' ? struck(glyph) : [...glyph]);
+    if (cell.held && !cell.beside && state !== 'used') held.push(`(${glyph})`);
+    if (cell.held && !cell.beside) continue;
+    const plain = inNotation(glyph, notation);
+    const shown = cell.beside ? `(${plain})` : cell.ringed ? `[${plain}]` : plain;
+    page.writeCell(cell, state === 'struck' ? struck(shown) : [...shown]);
   }
   if (notes) {
     for (const note of sheet.notes) {
       const written = note.marks.some((id) => (line.writtenAt.get(id) ?? Infinity) <= step);
-      if (written) page.note(note.x, note.y, note.text.replace('×', times));
+      if (written) page.note(note.x, note.y, inNotation(note.text, notation));
     }
   }
   return [...page.lines(), ...(held.length > 0 ? [`held ${held.join(' ')}`] : [])].join('\n');
@@ -62,16 +76,18 @@ class TextPage {
 
   /** Writes a cell's figures, together in its middle or each in a square of its own. */
   writeCell(cell: SheetCell, figures: readonly string[]): void {
-    if (!cell.spread) return this.write(cell, figures);
+    if (!cell.spread) return this.write(cell, figures, cell.align);
     figures.forEach((figure, i) => this.write({ ...cell, x: cell.x + i, width: 1 }, figure));
   }
 
-  /** Writes figures in the middle of a box. */
-  write(box: Box, figures: string | readonly string[]): void {
+  /** Writes figures in the middle of a box, or up to its right edge. */
+  write(box: Box, figures: string | readonly string[], align = 'middle'): void {
     const middle = this.column(box.x + box.width / 2 - 0.001);
     const row = this.row(box.y + box.height / 2 - 0.001);
     const characters = [...figures];
-    const start = middle - Math.floor((characters.length - 1) / 2);
+    const centred = middle - Math.floor((characters.length - 1) / 2);
+    const last = this.column(box.x + box.width - 0.001);
+    const start = align === 'right' ? last - characters.length : centred;
     characters.forEach((figure, i) => this.put(start + i, row, figure));
   }
 

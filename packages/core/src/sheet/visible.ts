@@ -22,6 +22,11 @@ export function timeline(trace: Trace): Timeline {
     for (const id of step.takes) takenAt.set(id, step.number);
     for (const id of step.strikes) struckAt.set(id, step.number);
   }
+  for (const { id, since } of trace.givens) if (since) writtenAt.set(id, since);
+  for (const { id, owed } of trace.givens) {
+    const struck = owed && struckAt.get(owed);
+    if (struck) struckAt.set(id, struck);
+  }
   return { writtenAt, takenAt, struckAt };
 }
 
@@ -32,6 +37,16 @@ export function markState(line: Timeline, id: EntryId, step: number): MarkState 
   if ((line.struckAt.get(id) ?? Infinity) <= step) return 'struck';
   if ((line.takenAt.get(id) ?? Infinity) <= step) return 'used';
   return written === step ? 'new' : 'live';
+}
+
+/** The state of a figure of the question: there from the start or its stage on, struck once a step does so. */
+export function givenState(
+  line: Timeline,
+  id: EntryId,
+  step: number,
+): 'absent' | 'live' | 'struck' {
+  if ((line.writtenAt.get(id) ?? 0) > step) return 'absent';
+  return (line.struckAt.get(id) ?? Infinity) <= step ? 'struck' : 'live';
 }
 
 /** All marks of a trace by id. */

@@ -1,9 +1,16 @@
 import fc from 'fast-check';
 import type { School } from '../account/account.ts';
+import type { Exact } from '../exact/exact.ts';
 import { numeral, type Numeral } from '../exact/numeral.ts';
 import { registry } from '../methods/index.ts';
 import type { Method } from '../methods/method.ts';
-import { productProblem, type ProductProblem } from '../problem/problem.ts';
+import {
+  makeProblem,
+  productProblem,
+  type Problem,
+  type ProblemKind,
+  type ProductProblem,
+} from '../problem/problem.ts';
 
 /** A whole number of up to `most` figures in a base, zeros in every position likely. */
 export function wholeNumeral(base: number, most: number): fc.Arbitrary<Numeral> {
@@ -16,17 +23,133 @@ export function wholeNumeral(base: number, most: number): fc.Arbitrary<Numeral> 
     .map((digits) => numeral(digits.map((d) => d.toString(base)).join(''), base));
 }
 
+const someBase = fc.oneof(
+  { weight: 3, arbitrary: fc.constant(10) },
+  { weight: 1, arbitrary: fc.integer({ min: 2, max: 16 }) },
+);
+
 /** Products of two whole numbers, mostly in base ten. */
 export function products(most = 5): fc.Arbitrary<ProductProblem> {
-  const base = fc.oneof(
-    { weight: 3, arbitrary: fc.constant(10) },
-    { weight: 1, arbitrary: fc.integer({ min: 2, max: 16 }) },
-  );
-  return base.chain((b) =>
+  return someBase.chain((b) =>
     fc
       .tuple(wholeNumeral(b, most), wholeNumeral(b, most))
       .map((factors) => productProblem(factors)),
   );
+}
+
+/** Sums of two addends or of a string of them, mostly in base ten. */
+export function sums(most = 5, addends = 12): fc.Arbitrary<Problem> {
+  const count = fc.oneof(
+    { weight: 2, arbitrary: fc.constant(2) },
+    { weight: 1, arbitrary: fc.integer({ min: 2, max: addends }) },
+  );
+  return fc
+    .tuple(someBase, count)
+    .chain(([b, n]) => fc.array(wholeNumeral(b, most), { minLength: n, maxLength: n }))
+    .map((operands) => makeProblem('sum', operands));
+}
+
+/** Differences of any two whole numbers, now and then of a number and itself. */
+export function differences(most = 6): fc.Arbitrary<Problem> {
+  return someBase
+    .chain((b) =>
+      fc.tuple(wholeNumeral(b, most), wholeNumeral(b, most), fc.integer({ max: 9, min: 0 })),
+    )
+    .map(([a, b, same]) => makeProblem('difference', [a, same === 0 ? a : b]));
+}
+
+/** Quotients: divisors of one to three figures, dividends with zeros inside and at the end. */
+export function quotients(most = 5): fc.Arbitrary<Problem> {
+  return someBase
+    .chain((b) => fc.tuple(wholeNumeral(b, most), wholeNumeral(b, Math.min(most, 3))))
+    .map(([a, b]) => makeProblem('quotient', [a, isZero(b) ? { ...b, digits: [1] } : b]));
+}
+
+function isZero({ digits }: Numeral): boolean {
+  return digits.every((digit) => digit === 0);
+}
+
+const SAMPLES: Record<ProblemKind, readonly [string, string]> = {
+  product: ['2', '3'],
+  sum: ['2', '3'],
+  difference: ['3', '2'],
+  quotient: ['6', '2'],
+};
+
+/** The kind of problem that a method works. */
+export function kindOf(method: Method): ProblemKind {
+  const kinds = Object.keys(SAMPLES) as ProblemKind[];
+  const works = kinds.find(
+    (kind) =>
+      method.accepts(
+        makeProblem(
+          kind,
+          SAMPLES[kind].map((n) => numeral(n)),
+        ),
+      ).ok,
+  );
+  if (!works) throw new RangeError(`kindOf: ${method.id} works no sample`);
+  return works;
+}
+
+/** Problems that a method accepts; operands are turned or left out until it does. */
+export function problemsFor(method: Method, most = 5): fc.Arbitrary<Problem> {
+  const kind = kindOf(method);
+  const whole = ofKind(kind, most);
+  const any = fc.oneof(
+    { weight: 3, arbitrary: whole },
+    { weight: 1, arbitrary: whole.chain(pointed) },
+    ...(kind === 'product' ? [{ weight: 1, arbitrary: factors(Math.min(most, 3)) }] : []),
+  );
+  return any.map((problem) => accepted(method, problem));
+}
+
+function ofKind(kind: ProblemKind, most: number): fc.Arbitrary<Problem> {
+  switch (kind) {
+    case 'product':
+      return products(most);
+    case 'sum':
+      return sums(most);
+    case 'difference':
+      return differences(most);
+    case 'quotient':
+      return quotients(most);
+  }
+}
+
+/** Strings of three and four factors, now and then with a point in one of them. */
+export function factors(most: number): fc.Arbitrary<Problem> {
+  return fc.tuple(someBase, fc.integer({ min: 3, max: 4 }), fc.boolean()).chain(([b, n, point]) => {
+    const whole = fc.array(wholeNumeral(b, most), { minLength: n, maxLength: n });
+    const made = whole.map((operands): Problem => productProblem(operands));
+    return point ? made.chain(pointed) : made;
+  });
+}
+
+/** The same figures with points put into some of the numbers, unequal counts after them likely. */
+export function pointed(problem: Problem): fc.Arbitrary<Problem> {
+  const counts = problem.operands.map(() => fc.integer({ min: 0, max: 3 }));
+  return fc.tuple(...counts).map((decimals) =>
+    makeProblem(
+      problem.kind,
+      problem.operands.map((operand, k) => withPoint(operand, decimals[k]!)),
+    ),
+  );
+}
+
+function withPoint({ digits, base }: Numeral, decimals: number): Numeral {
+  const short = Math.max(0, decimals + 1 - digits.length);
+  return { digits: [...digits, ...Array<number>(short).fill(0)], base, decimals };
+}
+
+/** The problem, or the nearest one of the same numbers that the method accepts. */
+export function accepted(method: Method, problem: Problem): Problem {
+  if (method.accepts(problem).ok) return problem;
+  const [first, second] = problem.operands;
+  const two = makeProblem(problem.kind, [first!, second!]);
+  return method.accepts(two).ok || problem.kind === 'quotient'
+    ? two
+    : makeProblem(problem.kind, [second!, first!]);
 }
 
 export interface MethodChoice {
@@ -45,6 +168,25 @@ export const everySchool: readonly MethodChoice[] = registry.methods.flatMap((me
     .map((school) => ({ method, school })),
 );
 
+/** A problem of some kind with two to four methods that work it, each with a school. */
+export function comparisons(
+  most = 4,
+): fc.Arbitrary<{ readonly problem: Problem; readonly chosen: readonly MethodChoice[] }> {
+  return fc.constantFrom<ProblemKind>('product', 'sum', 'difference', 'quotient').chain((kind) => {
+    const own = everySchool.filter(({ method }) => kindOf(method) === kind);
+    const chosen = fc.uniqueArray(fc.constantFrom(...own), { minLength: 2, maxLength: 4 });
+    const whole = ofKind(kind, most);
+    const any = fc.oneof(
+      { weight: 3, arbitrary: whole },
+      { weight: 1, arbitrary: whole.chain(pointed) },
+    );
+    return fc.tuple<[Problem, MethodChoice[]]>(any, chosen).map(([problem, methods]) => ({
+      problem: methods.reduce((so, { method }) => accepted(method, so), problem),
+      chosen: methods,
+    }));
+  });
+}
+
 /** A readable name for a method choice, for test titles. */
 export function choiceName({ method, school }: MethodChoice): string {
   return `${method.id} [${Object.values(school).join(', ')}]`;
@@ -53,6 +195,34 @@ export function choiceName({ method, school }: MethodChoice): string {
 /** The figures of a numeral multiplied as integers, sharing nothing with the core's arithmetic. */
 export function integerOf({ digits, base }: Numeral): bigint {
   return digits.reduceRight((total, digit) => total * BigInt(base) + BigInt(digit), 0n);
+}
+
+/** A fraction by plain integers, not reduced. */
+export type Fraction = readonly [top: bigint, bottom: bigint];
+
+/** What a problem comes to, by plain integer arithmetic on tops and bottoms. */
+export function expectedValue({ kind, operands }: Problem): Fraction {
+  const [first, ...rest] = operands.map((operand): Fraction => [
+    integerOf(operand),
+    BigInt(operand.base) ** BigInt(operand.decimals),
+  ]);
+  return rest.reduce<Fraction>(([a, b], [c, d]) => {
+    switch (kind) {
+      case 'product':
+        return [a * c, b * d];
+      case 'quotient':
+        return [a * d, b * c];
+      case 'sum':
+        return [a * d + c * b, b * d];
+      case 'difference':
+        return [a * d - c * b, b * d];
+    }
+  }, first!);
+}
+
+/** Whether an amount is a fraction, by cross products. */
+export function isFraction(amount: Exact, [top, bottom]: Fraction): boolean {
+  return amount.numerator * bottom === top * amount.denominator;
 }
 
 export function deepFreeze<T>(value: T): T {

@@ -1,10 +1,12 @@
 import { TEXT_LIMITS } from '@levee/core';
 import {
   Button,
+  Checkbox,
   Dialog,
   DialogActions,
   DialogContent,
   DialogTitle,
+  FormControlLabel,
   TextField,
 } from '@mui/material';
 import { useState } from 'react';
@@ -42,13 +44,14 @@ export function AboutDialog({
 }
 
 function AboutForm({ close }: { readonly close: () => void }) {
-  const { title, story, unit } = useComparison((state) => state.content);
+  const { title, story, unit, counted: kept } = useComparison((state) => state.content);
+  const [counted, setCounted] = useState(kept);
   const [texts, setTexts] = useState<Texts>({ title, story, unit });
   const save = () => {
     const trimmed = Object.fromEntries(
       Object.entries(texts).map(([key, text]) => [key, text.trim()]),
     ) as Texts;
-    useComparison.getState().change((content) => ({ ...content, ...trimmed }));
+    useComparison.getState().change((content) => ({ ...content, ...trimmed, counted }));
     close();
   };
   return (
@@ -71,6 +74,10 @@ function AboutForm({ close }: { readonly close: () => void }) {
             onChange={(event) => setTexts({ ...texts, [key]: event.target.value })}
           />
         ))}
+        <FormControlLabel
+          label="counted in wholes: they cannot be split, and there are never fewer than none"
+          control={<Checkbox checked={counted} onChange={(_, on) => setCounted(on)} />}
+        />
       </DialogContent>
       <DialogActions>
         <Button onClick={close}>Leave</Button>

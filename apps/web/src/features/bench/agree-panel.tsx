@@ -69,15 +69,26 @@ export function AgreePanel() {
           />
         ))}
       </dl>
-      <p className="caption">{closing(count)}</p>
+      <p className="caption">{closing(count, certificate.kind)}</p>
     </section>
   );
 }
 
-function closing(count: number): string {
-  if (count === 0) return 'A factor is zero, so there is nothing to deal with.';
+function closing(count: number, kind: Agreement['kind']): string {
+  if (count === 0) {
+    return kind === 'product'
+      ? 'A factor is zero, so there is nothing to deal with.'
+      : 'Everything is zero, so there is nothing to deal with.';
+  }
   const terms = count === 1 ? 'The same one term' : `The same ${count} terms`;
-  return `${terms}, by the distributive law; only brackets and order differ, and ten of a place is one of the next.`;
+  switch (kind) {
+    case 'product':
+      return `${terms}, by the distributive law; only brackets and order differ, and ten of a place is one of the next.`;
+    case 'sum':
+      return `${terms}: the addends’ places. Only brackets and order differ, and ten of a place is one of the next.`;
+    case 'difference':
+      return `${terms}: what is there, and with a minus what is taken. Each place may be worked by itself, and the same added to both changes nothing.`;
+  }
 }
 
 function Line({
@@ -99,23 +110,16 @@ function Line({
   );
 }
 
-/** The move that shows how a method brackets the terms: the last one that is still a sum of all of them. */
-function shownMove({ moves }: MethodAgreement) {
-  return (
-    moves.findLast(({ law }) => law === 'reorder') ??
-    moves.find(({ law }) => law === 'evaluate') ??
-    moves[0]
-  );
-}
-
 function bracketing(method: MethodAgreement, line: (expression: SumExpression) => string): string {
-  const shown = shownMove(method);
-  return shown ? line(shown.expression) : '0';
+  return method.bracketing ? line(method.bracketing) : '0';
 }
 
+/** The law that tells this method from the others, where there is one. */
 function lastLaw({ moves }: MethodAgreement): string {
-  const split = moves.some(({ law }) => law === 'place-value');
-  return split ? `by ${LAW_LABELS['place-value']}` : '';
+  const told = (['same-change', 'inverse', 'place-value'] as const).find((law) =>
+    moves.slice(1).some((move) => move.law === law),
+  );
+  return told ? `by ${LAW_LABELS[told]}` : '';
 }
 
 export function latexOf(

@@ -5,6 +5,7 @@ import { useSettings } from '../../store/settings-store.ts';
 import { useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import type { Worked } from '../../worked/work.ts';
 import { useSize } from '../../ui/use-size.ts';
+import { partLabel } from './part-label.ts';
 
 type Region = AreaGround['regions'][number];
 type Standing = 'owed' | 'some' | 'marked';
@@ -13,20 +14,21 @@ type Standing = 'owed' | 'some' | 'marked';
 export function AreaPicture() {
   const worked = useWorked();
   const [ref, size] = useSize<HTMLDivElement>();
+  const ground = worked.ground?.kind === 'area' ? worked.ground : null;
   return (
     <section className="panel area" aria-label="Shared picture">
       <h2>One rectangle, every method’s cuts</h2>
-      {worked.ground ? (
+      {ground ? (
         <div className="area-body">
           <div className="area-room" ref={ref}>
-            {size.width > 0 && <Rectangle worked={worked} ground={worked.ground} {...size} />}
+            {size.width > 0 && <Rectangle worked={worked} ground={ground} {...size} />}
           </div>
           <ul className="legend caption" aria-label="Legend">
             <li className="pointed">pointed at</li>
             <li className="marked">marked on all</li>
             <li className="some">on some papers</li>
             <li className="owed">owed</li>
-            {!worked.ground.toScale && <li className="note">thin strips are drawn wider</li>}
+            {!ground.toScale && <li className="note">thin strips are drawn wider</li>}
           </ul>
         </div>
       ) : (
@@ -106,16 +108,6 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
   );
 }
 
-const SUPERSCRIPTS = '⁰¹²³⁴⁵⁶⁷⁸⁹';
-
-/** A part at the edge of the picture; many zeros are written as a power: `9·10¹¹`. */
-function partLabel(text: string): string {
-  const zeros = /0{6,}$/.exec(text)?.[0].length;
-  if (zeros === undefined) return text;
-  const power = [...String(zeros)].map((digit) => SUPERSCRIPTS[Number(digit)]).join('');
-  return `${text.slice(0, -zeros)}·10${power}`;
-}
-
 interface RegionViewProps {
   readonly region: Region;
   readonly standing: Standing;
@@ -164,11 +156,8 @@ function fits(text: string, room: number): boolean {
 /** For each common term, on how many papers it has been dealt with. */
 function standingsOf(worked: Worked, steps: readonly number[]): readonly Standing[] {
   const counts = new Array<number>(worked.comparison.space.size).fill(0);
-  worked.papers.forEach(({ lane, line }, k) => {
-    for (const entry of lane.trace.start) {
-      if ((line.takenAt.get(entry.id) ?? Infinity) > steps[k]!) continue;
-      for (const term of lane.termsOf(entry.id).indices()) counts[term]!++;
-    }
+  worked.papers.forEach(({ dealtAt }, k) => {
+    for (const [term, step] of dealtAt) if (step <= steps[k]!) counts[term]!++;
   });
   const all = worked.papers.length;
   return counts.map((n) => (n === 0 ? 'owed' : n === all ? 'marked' : 'some'));

@@ -1,5 +1,5 @@
 import { ToggleButton, ToggleButtonGroup } from '@mui/material';
-import type { Voice } from '@levee/core';
+import { operandName, type Voice } from '@levee/core';
 import RedoIcon from '@mui/icons-material/Redo';
 import SwapHorizIcon from '@mui/icons-material/SwapHoriz';
 import UndoIcon from '@mui/icons-material/Undo';
@@ -9,9 +9,11 @@ import { useSettings } from '../../store/settings-store.ts';
 import { IconCommand } from './icon-command.tsx';
 import { useWorked } from '../../worked/use-worked.ts';
 import { AboutDialog } from './about-dialog.tsx';
+import { BaseChip } from './base-chip.tsx';
 import { BenchMenu } from './bench-menu.tsx';
 import { EstimateStrip } from './estimate.tsx';
 import { KeepingMark } from './keeping-mark.tsx';
+import { ContextNotes, StructureChip } from './problem-notes.tsx';
 import { ProblemField } from './problem-field.tsx';
 import { useCommand } from './scene.tsx';
 
@@ -19,6 +21,7 @@ import { useCommand } from './scene.tsx';
 export function BenchHead() {
   const { problem } = useWorked();
   const { story, unit } = useComparison((state) => state.content);
+  const operands = `${operandName(problem.kind, 0)}s`;
   const swap = useCommand('swap');
   const [about, setAbout] = useState(false);
   return (
@@ -29,19 +32,23 @@ export function BenchHead() {
           {story || 'what do the numbers stand for?'}
         </button>
         <span className="chips">
-          <button
-            type="button"
-            className="chip"
-            onClick={swap.run}
-            disabled={!swap.can}
-            title="Every record changes, the product does not: factors may change places."
-          >
-            <SwapHorizIcon fontSize="inherit" /> swap factors
-          </button>
-          {problem.base !== 10 && <span className="chip plain">base {problem.base}</span>}
+          {swap.can && (
+            <button
+              type="button"
+              className="chip"
+              onClick={swap.run}
+              title={`Every record changes, the ${problem.kind} does not: ${operands} may change places.`}
+            >
+              <SwapHorizIcon fontSize="inherit" />{' '}
+              {problem.operands.length > 2 ? 'reverse' : 'swap'} {operands}
+            </button>
+          )}
+          <StructureChip problem={problem} />
+          <BaseChip problem={problem} />
           <button type="button" className="chip" onClick={() => setAbout(true)}>
             {unit ? `unit: ${unit}` : 'unit?'}
           </button>
+          <ContextNotes problem={problem} />
         </span>
       </div>
       <EstimateStrip />

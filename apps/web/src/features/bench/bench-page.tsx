@@ -2,12 +2,12 @@ import { useEffect } from 'react';
 import { useSession } from '../../store/session-store.ts';
 import { useWorked } from '../../worked/use-worked.ts';
 import { AgreePanel } from './agree-panel.tsx';
-import { AreaPicture } from './area-picture.tsx';
 import { BenchHead } from './bench-head.tsx';
 import { EstimateDialog } from './estimate.tsx';
 import { Gauge } from './gauge.tsx';
 import { Lanes } from './lanes.tsx';
 import { Papers } from './papers.tsx';
+import { SharedPicture } from './shared-picture.tsx';
 import { WorthPanel } from './worth-panel.tsx';
 import './bench.css';
 
@@ -24,7 +24,7 @@ export function BenchPage() {
       </div>
       <Lanes />
       <div className="bench-foot">
-        <AreaPicture />
+        <SharedPicture />
         <WorthPanel />
         <AgreePanel />
       </div>

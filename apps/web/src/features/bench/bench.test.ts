@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
-import { cost, Speaker, DEFAULT_VOCABULARY } from '@levee/core';
+import { cost, DEFAULT_VOCABULARY, Exact, foresee, Speaker } from '@levee/core';
+import { work } from '../../worked/work.ts';
 import { openDocument, currentDocument, useComparison } from '../../store/comparison-store.ts';
 import { pin, resetSession, useSession } from '../../store/session-store.ts';
 import { documentWith, workedWith } from '../../testing/scene.ts';
@@ -9,9 +10,14 @@ import { entryStory } from './entry-story.ts';
 import { worthOf } from './estimate.tsx';
 import { combination, commandFor, keyText } from './keys.ts';
 import { laneColumns } from './lane-columns.ts';
+import { roundMarks } from './line-picture.tsx';
 import { nearestMark } from './nearest-mark.ts';
 import { readTyped } from './problem-field.tsx';
 import { alone, byAmount, byStep, stopWith, toEnd } from './transport.ts';
+import { blockSize } from './block-picture.tsx';
+import { foresightText } from './foresight-text.ts';
+import { gaugeRange, levelParts } from './gauge-range.ts';
+import { judgeNext, landingOf, ownHops, readHop, setHops, takeHop } from './hops.ts';
 
 const METHODS = ['column-multiplication', 'grid-multiplication', 'lattice'];
 const worked = workedWith('46 × 58', METHODS);
@@ -152,7 +158,11 @@ describe('the computation field', () => {
   it.each([
     ['46x58', true, ''],
     ['999999999999 × 999999999999', true, ''],
-    ['', false, 'Type a product'],
+    ['', false, 'Type a computation'],
+    ['642-387', true, ''],
+    ['387-642', true, ''],
+    ['7+9+4+8', true, ''],
+    ['4.5 + 3', false, 'a sum with decimals'],
     ['46', false, 'one number'],
     ['46 x', false, 'missing after'],
     ['--', false, 'missing'],
@@ -160,7 +170,7 @@ describe('the computation field', () => {
     ['hello', false, 'is a word'],
     ['9'.repeat(300) + ' × 2', false, 'this one has 300'],
     ['9'.repeat(40) + ' × 2', false, 'up to 12 figures'],
-    ['2 × 3 × 4', false, 'two factors at a time'],
+    ['2 × 3 × 4', false, 'two numbers at a time'],
     ['７ × ８', true, ''],
     ['0 × 58', true, ''],
     ['007 × 58', true, ''],
@@ -177,12 +187,12 @@ describe('the computation field', () => {
 
 describe('estimates', () => {
   it('are worth what the typed operands make, in the base', () => {
-    expect(worthOf(['50', '60'], 10)?.toString()).toBe('3000');
-    expect(worthOf(['100', '10'], 2)?.toString()).toBe('8');
+    expect(worthOf('product', ['50', '60'], 10)?.toString()).toBe('3000');
+    expect(worthOf('product', ['100', '10'], 2)?.toString()).toBe('8');
     for (const bad of ['', '5.5', '-3', 'x', '2'.repeat(25)]) {
-      expect(worthOf([bad, '60'], 10)).toBeNull();
+      expect(worthOf('product', [bad, '60'], 10)).toBeNull();
     }
-    expect(worthOf(['12'], 2)).toBeNull();
+    expect(worthOf('product', ['12'], 2)).toBeNull();
   });
 });
 
@@ -251,5 +261,153 @@ describe('the store', () => {
     openDocument(documentWith('7 × 8', ['lattice']));
     expect(command('undo').can(sceneNow(() => undefined))).toBe(false);
     expect(currentDocument()).toEqual(documentWith('7 × 8', ['lattice']));
+  });
+});
+
+describe('the gauge', () => {
+  it('has one measure for all papers, in which the total stays where it is', () => {
+    const taken = workedWith('642 − 387', ['decomposition', 'equal-additions', 'counting-up']);
+    const range = gaugeRange(taken.papers);
+    const total = range.at(Exact.of(255));
+    expect(total).toBeGreaterThan(0);
+    expect(total).toBeLessThan(1);
+    for (const { levels } of taken.papers) {
+      for (const level of levels) {
+        const parts = levelParts(level);
+        expect(parts.at(-1)!.to.equals(level.balance)).toBe(true);
+        expect(range.at(parts.at(-1)!.to)).toBe(total);
+        for (const { from, to } of parts) {
+          expect(range.low.compare(from) <= 0 && range.high.compare(to) >= 0).toBe(true);
+        }
+      }
+    }
+    expect(gaugeRange(worked.papers).at(Exact.of(2668))).toBe(1);
+    expect(range.span(Exact.ZERO, Exact.ZERO)).toMatchObject({ height: '0%' });
+  });
+
+  it('tells what is owed the other way', () => {
+    const [paper] = workedWith('642 − 387', ['decomposition']).papers;
+    const kinds = paper!.levels.map((level) => levelParts(level).at(-1)!.kind);
+    expect(kinds[0]).toBe('owed');
+    expect(kinds).toContain('owed against');
+  });
+});
+
+describe('hops of her own', () => {
+  beforeEach(() => {
+    openDocument(documentWith('642 − 387', ['decomposition', 'counting-up']));
+    resetSession();
+  });
+  const paper = () => work(useComparison.getState().content).papers[1]!;
+
+  it('are read as typed', () => {
+    expect(readHop(' +13 ')?.toString()).toBe('13');
+    expect(readHop('−5')?.toString()).toBe('-5');
+    expect(readHop('007')?.toString()).toBe('7');
+    for (const bad of ['', '3.5', 'x', '--3', '9'.repeat(19)]) expect(readHop(bad)).toBeNull();
+  });
+
+  it('are taken when they can be made, and the paper goes to their step', () => {
+    expect(takeHop(paper(), Exact.of(13))).toBe(true);
+    expect(takeHop(paper(), Exact.of(300))).toBe(true);
+    expect(currentDocument()).toMatchObject({
+      papers: [{}, { hops: ['13', '300'] }],
+      steps: [0, 2],
+    });
+    expect(ownHops(paper()).map(({ verdict }) => verdict.ok && verdict.lands.toString())).toEqual([
+      '400',
+      '700',
+    ]);
+    expect(takeHop(paper(), Exact.of(-900))).toBe(false);
+    expect(judgeNext(paper(), Exact.of(-58))).toMatchObject({ ok: true, left: Exact.ZERO });
+    setHops(1, [Exact.of(13)]);
+    expect(currentDocument()).toMatchObject({ papers: [{}, { hops: ['13'] }], steps: [0, 1] });
+  });
+
+  it('land on the roundest number near what is pointed at', () => {
+    const near = (at: number, within: number) => {
+      const landing = landingOf(paper(), Exact.of(at), Exact.of(within));
+      return landing && `${landing.to} by ${landing.by}`;
+    };
+    expect(near(402, 6)).toBe('400 by 13');
+    expect(near(391, 1)).toBe('391 by 4');
+    expect(near(612, 60)).toBe('600 by 213');
+    expect(near(387, 1)).toBeNull();
+    const [other] = work(useComparison.getState().content).papers;
+    expect(landingOf(other!, Exact.of(400), Exact.of(5))).toBeNull();
+    expect(judgeNext(other!, Exact.of(5))).toMatchObject({ ok: false });
+  });
+
+  it('are chosen on the active paper, or on the only one that takes them', () => {
+    const scene = sceneNow(() => undefined);
+    expect(command('hops').can(scene)).toBe(true);
+    command('hops').run(scene);
+    expect(useSession.getState().choosing).toBe(1);
+    command('hops').run(scene);
+    expect(useSession.getState().choosing).toBeNull();
+    openDocument(documentWith('642 − 387', ['decomposition']));
+    expect(command('hops').can(sceneNow(() => undefined))).toBe(false);
+    expect(command('swap').can(sceneNow(() => undefined))).toBe(false);
+  });
+});
+
+describe('before working', () => {
+  it.each([
+    ['386 + 478', 'column-addition', 'Carry into the tens and hundreds.'],
+    ['642 − 387', 'decomposition', 'Regroup to fill the ones and tens.'],
+    ['642 − 387', 'equal-additions', 'Little ones below in the tens and hundreds.'],
+    ['642 − 387', 'partial-differences', 'A shortfall in the ones and tens.'],
+    ['7 + 9 + 4', 'scratch-addition', '2 scratches, for the tens.'],
+    ['46 + 58', 'compensation-addition', 'An adjustment at the end.'],
+    ['46 + 58', 'left-to-right-addition', 'Nothing out of the ordinary.'],
+  ])('%s by %s', (problem, id, text) => {
+    const [paper] = workedWith(problem, [id]).papers;
+    const say = new Speaker(DEFAULT_VOCABULARY, 10);
+    expect(foresightText(foresee(paper!.lane.trace), say)).toBe(text);
+  });
+});
+
+describe('round numbers on the line', () => {
+  const marks = (low: number, high: number, base: number, room: number) =>
+    roundMarks(Exact.of(low), Exact.of(high), base, room).map(String);
+
+  it('are as many as have room', () => {
+    expect(marks(0, 104, 10, 380)).toEqual([
+      '0',
+      '10',
+      '20',
+      '30',
+      '40',
+      '50',
+      '60',
+      '70',
+      '80',
+      '90',
+      '100',
+    ]);
+    expect(marks(0, 745, 10, 380)).toEqual(['0', '100', '200', '300', '400', '500', '600', '700']);
+    expect(marks(-14, 52, 10, 200)).toEqual(['-10', '0', '10', '20', '30', '40', '50']);
+    expect(marks(0, 2, 10, 380)).toEqual(['0', '1', '2']);
+    expect(marks(0, 8, 2, 380)).toContain('8');
+  });
+
+  it('never crowd each other, whatever the numbers', () => {
+    for (const high of [7, 99, 1234, 700500300100, 999999999999]) {
+      for (const base of [2, 3, 7, 10, 16]) {
+        const all = marks(0, high, base, 380);
+        expect(all.length).toBeGreaterThan(0);
+        expect(all.length).toBeLessThan(380 / 7);
+      }
+    }
+  });
+});
+
+describe('base blocks', () => {
+  it('are as large as the room allows', () => {
+    expect(blockSize(9, 46, 140)).toEqual({ across: 2, size: 18 });
+    expect(blockSize(19, 46, 140).size).toBeCloseTo(15.33, 1);
+    const many = blockSize(360, 46, 140);
+    expect(many.across * many.size).toBeLessThanOrEqual(46);
+    expect(Math.ceil(360 / many.across) * many.size).toBeLessThanOrEqual(140);
   });
 });

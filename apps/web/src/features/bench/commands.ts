@@ -1,10 +1,13 @@
 import { registry, type Pace } from '@levee/core';
 import { history, useComparison } from '../../store/comparison-store.ts';
-import { paperOf, withPaper, withSwappedFactors } from '../../store/content.ts';
+import { paperOf, canSwap, withPaper, withSwappedOperands } from '../../store/content.ts';
 import { pin, useSession } from '../../store/session-store.ts';
 import { useSettings } from '../../store/settings-store.ts';
 import { fittedSteps, work, type Worked } from '../../worked/work.ts';
 import { alone, byAmount, byStep, sameSteps, toEnd, toStart, type Steps } from './transport.ts';
+
+/** A screen that can be gone to. */
+export type View = 'bench' | 'why' | 'checks' | 'present' | 'print' | 'comparisons' | 'methods';
 
 /** What a command can see and move. */
 export interface Scene {
@@ -12,7 +15,7 @@ export interface Scene {
   readonly steps: Steps;
   readonly pace: Pace;
   /** Goes to a view of the open comparison. */
-  readonly go: (view: 'bench' | 'why' | 'present' | 'print' | 'comparisons') => void;
+  readonly go: (view: View) => void;
 }
 
 /** Something that can be done, by button, menu or key. One object both says whether it can be and does it. */
@@ -100,6 +103,14 @@ function workNext(scene: Scene): void {
     }),
   );
   moveTo(scene.steps.map((step, k) => (k === paper.index ? step + 1 : step)));
+}
+
+/** The active paper when its method takes hops of her own, or the only one that does. */
+function hopTaker({ worked }: Scene): number | null {
+  const { active } = useSession.getState();
+  const takers = worked.papers.filter(({ method }) => method.ownHops);
+  const own = takers.find(({ index }) => index === active) ?? takers[0];
+  return own?.index ?? null;
 }
 
 /** Adds the first accepted method that is not on the bench yet, or the first accepted one. */
@@ -192,7 +203,13 @@ export const COMMANDS: readonly Command[] = [
     can: always,
     run: () => {
       if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
-      useSession.setState({ pointed: null, pinned: false, large: null, playing: false });
+      useSession.setState({
+        pointed: null,
+        pinned: false,
+        large: null,
+        playing: false,
+        choosing: null,
+      });
     },
   },
   {
@@ -222,10 +239,21 @@ export const COMMANDS: readonly Command[] = [
   {
     id: 'swap',
     group: 'change',
-    label: 'Swap the factors',
+    label: 'Swap the factors or addends',
     keys: ['x'],
-    can: ({ worked }) => worked.problem.operands.length > 1,
-    run: () => useComparison.getState().change(withSwappedFactors),
+    can: ({ worked }) => canSwap(worked.problem),
+    run: () => useComparison.getState().change(withSwappedOperands),
+  },
+  {
+    id: 'hops',
+    group: 'change',
+    label: 'Choose hops, pieces or changes on the active paper',
+    keys: ['h'],
+    can: (scene) => hopTaker(scene) !== null,
+    run: (scene) => {
+      const taker = hopTaker(scene);
+      useSession.setState(({ choosing }) => ({ choosing: choosing === taker ? null : taker }));
+    },
   },
   {
     id: 'add-paper',
@@ -308,6 +336,22 @@ export const COMMANDS: readonly Command[] = [
     keys: ['y'],
     can: always,
     run: ({ go }) => go('why'),
+  },
+  {
+    id: 'checks',
+    group: 'go',
+    label: 'Checks',
+    keys: ['k'],
+    can: always,
+    run: ({ go }) => go('checks'),
+  },
+  {
+    id: 'methods',
+    group: 'go',
+    label: 'All methods',
+    keys: ['m'],
+    can: always,
+    run: ({ go }) => go('methods'),
   },
   {
     id: 'bench',

@@ -18,9 +18,9 @@ export function costItems(counted: Cost, base: number): readonly CostItem[] {
     wholeText(amount, base),
   );
   return [
-    item('products of two digits worked out, zeros included', facts, 'fact'),
+    item('facts of two figures that are worked out', facts, 'fact'),
     item('times one amount is added to another', additions, 'addition'),
-    item('carries written or held', carries, 'carry', 'carries'),
+    item('carries, places opened, scratches or pairs of little ones', carries, 'carry', 'carries'),
     item('figures written, the question not counted', figures, 'figure'),
     item('most numbers held in the head at once', heldAtOnce, 'held', 'held'),
     { name: 'largest number held', amount: held!, short: `${held} the largest held` },

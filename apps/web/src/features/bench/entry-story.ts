@@ -1,4 +1,12 @@
-import type { EntryId, Given, Mark, OwedEntry, Speaker } from '@levee/core';
+import {
+  operandName,
+  type EntryId,
+  type Given,
+  type Mark,
+  type OwedEntry,
+  type ProblemKind,
+  type Speaker,
+} from '@levee/core';
 import type { Paper } from '../../worked/work.ts';
 
 /** What is said of one entry: what it is, and where it comes from and goes. */
@@ -17,7 +25,7 @@ export function entryStory(
   const entry = paper.lane.find(id);
   switch (entry?.standing) {
     case 'given':
-      return { name: givenName(entry, say), travels: null };
+      return { name: givenName(entry, paper.lane.trace.problem.kind, say), travels: null };
     case 'owed':
       return owedStory(paper, entry, step, say);
     case 'marked':
@@ -27,11 +35,13 @@ export function entryStory(
   }
 }
 
-function givenName({ role, place, glyph }: Given, say: Speaker): string {
+function givenName(given: Given, kind: ProblemKind, say: Speaker): string {
+  const { role, place, glyph, operand } = given;
+  const name = operandName(kind, operand);
   if (role === 'operand digit' && place !== undefined) {
-    return `the factor’s digit ${glyph}: ${say.count(parseInt(glyph, say.base), place)}`;
+    return `the ${name}’s digit ${glyph}: ${say.count(parseInt(glyph, say.base), place)}`;
   }
-  return 'a part of the factor';
+  return given.id.includes('.') ? `a part of the ${name}` : `the ${name}`;
 }
 
 function owedStory(paper: Paper, owed: OwedEntry, step: number, say: Speaker): EntryStory {
@@ -45,11 +55,22 @@ function owedStory(paper: Paper, owed: OwedEntry, step: number, say: Speaker): E
 }
 
 function markName({ role, place, glyph, worth, medium }: Mark, say: Speaker): string {
+  if (role === 'stop') return `a place on the line: the hop lands on ${glyph}; no amount`;
+  if (role === 'scratch') return `scratch: it keeps ${say.count(1, place ?? 1)}`;
+  if (role === 'little one' && place !== undefined)
+    return littleOne(worth.numerator > 0n, place, say);
   const what = medium === 'head' ? `${role}, held in the head` : role;
   if (place === undefined) return `${what}, written whole`;
   if (role === 'placeholder') return `${what}: it holds the places below`;
   if (worth.isZero) return `${what}: no ${say.places(place)}`;
-  return `${what}: ${say.count(parseInt(glyph, say.base), place)}`;
+  return `${what}: ${say.count(parseInt(glyph.replace('−', '-'), say.base), place)}`;
+}
+
+/** The two little marks of an equal addition: ten above of one place, one below of the next. */
+function littleOne(above: boolean, place: number, say: Speaker): string {
+  return above
+    ? `little one above: ${say.count(say.base, place - 1)} more`
+    : `little one below: ${say.count(1, place)} more to take away`;
 }
 
 /** From which step to which, and for a carry why it is put where it is. */

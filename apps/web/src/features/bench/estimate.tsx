@@ -3,6 +3,8 @@ import {
   Exact,
   JUDGEMENTS,
   numeral,
+  operandName,
+  problemSign,
   numeralValue,
   proposedOperands,
   roundings,
@@ -10,6 +12,7 @@ import {
   type EstimateRecord,
   type Judgement,
   type Problem,
+  type ProblemKind,
 } from '@levee/core';
 import {
   Button,
@@ -30,14 +33,21 @@ import { useSteps, useWorked } from '../../worked/use-worked.ts';
 import { useCommand } from './scene.tsx';
 
 /** The exact worth of typed operands, or null when one is no whole number of the base. */
-export function worthOf(operands: readonly string[], base: number): Exact | null {
+export function worthOf(
+  kind: ProblemKind,
+  operands: readonly string[],
+  base: number,
+): Exact | null {
   const figures = '0123456789ABCDEF'.slice(0, base);
   const fits = (text: string) =>
     text.length > 0 &&
     text.length <= 24 &&
     [...text.toUpperCase()].every((f) => figures.includes(f));
   if (!operands.every(fits)) return null;
-  return estimateOf(operands.map((text) => numeralValue(numeral(text, base))));
+  return estimateOf(
+    kind,
+    operands.map((text) => numeralValue(numeral(text, base))),
+  );
 }
 
 function record(estimate: EstimateRecord): void {
@@ -46,7 +56,7 @@ function record(estimate: EstimateRecord): void {
 
 function useProposal(problem: Problem, untouched: boolean): EstimateRecord {
   const operands = proposedOperands(problem);
-  const value = worthOf(operands, problem.base) ?? Exact.ZERO;
+  const value = worthOf(problem.kind, operands, problem.base) ?? Exact.ZERO;
   return { operands, value: value.toString(), judgement: '', beforeWorking: untouched };
 }
 
@@ -68,7 +78,7 @@ export function EstimateStrip() {
             : 'an estimate?'}
       </span>
       <span className="estimate-line">
-        <EstimateText estimate={shown} base={problem.base} />
+        <EstimateText estimate={shown} problem={problem} />
         {estimate ? (
           <button type="button" className="link" onClick={open.run}>
             {estimate.judgement === '' ? 'judge it' : `“${estimate.judgement}”`}
@@ -88,12 +98,24 @@ export function EstimateStrip() {
   );
 }
 
-function EstimateText(props: { readonly estimate: EstimateRecord; readonly base: number }) {
-  const { estimate, base } = props;
+/** Rounded operands with their sign between them; long strings only begin and end. */
+export function estimateLine(
+  { operands }: EstimateRecord,
+  kind: ProblemKind,
+  times: '×' | '·',
+): string {
+  const sign = kind === 'product' ? times : problemSign(kind);
+  const shown = operands.length > 6 ? [...operands.slice(0, 4), '…', operands.at(-1)!] : operands;
+  return shown.join(` ${sign} `);
+}
+
+function EstimateText(props: { readonly estimate: EstimateRecord; readonly problem: Problem }) {
+  const { estimate, problem } = props;
   const times = useSettings((settings) => settings.words.times);
   return (
     <span className="figures">
-      {estimate.operands.join(` ${times} `)} ≈ {wholeText(Exact.parse(estimate.value), base)}
+      {estimateLine(estimate, problem.kind, times)} ≈{' '}
+      {wholeText(Exact.parse(estimate.value), problem.base)}
     </span>
   );
 }
@@ -109,6 +131,14 @@ export function EstimateDialog() {
   );
 }
 
+/** `First factor`, `Minuend`, `Addend 3`. */
+function operandLabel({ kind, operands }: Problem, k: number): string {
+  const name = operandName(kind, k);
+  if (kind === 'difference') return `${name[0]!.toUpperCase()}${name.slice(1)}`;
+  if (operands.length === 2) return `${k === 0 ? 'First' : 'Second'} ${name}`;
+  return `${name[0]!.toUpperCase()}${name.slice(1)} ${k + 1}`;
+}
+
 function EstimateForm({ close }: { readonly close: () => void }) {
   const { problem, comparison } = useWorked();
   const steps = useSteps();
@@ -117,7 +147,7 @@ function EstimateForm({ close }: { readonly close: () => void }) {
     kept?.operands ?? proposedOperands(problem),
   );
   const [judgement, setJudgement] = useState<Judgement>(kept?.judgement ?? '');
-  const value = worthOf(operands, problem.base);
+  const value = worthOf(problem.kind, operands, problem.base);
   const done = steps.every((step, k) => step === comparison.lanes[k]!.trace.steps.length);
   const set = (k: number, text: string) =>
     setOperands(operands.map((own, i) => (i === k ? text.trim().toUpperCase() : own)));
@@ -139,13 +169,13 @@ function EstimateForm({ close }: { readonly close: () => void }) {
         {problem.operands.map((operand, k) => (
           <OperandChoice
             key={k}
-            label={k === 0 ? 'First factor' : k === 1 ? 'Second factor' : `Factor ${k + 1}`}
+            label={operandLabel(problem, k)}
             text={operands[k] ?? ''}
             choices={roundings(operand).map(({ rule, worth }) => ({
               rule,
               text: wholeText(worth, problem.base),
             }))}
-            fault={worthOf([operands[k] ?? ''], problem.base) === null}
+            fault={worthOf('sum', [operands[k] ?? ''], problem.base) === null}
             base={problem.base}
             set={(text) => set(k, text)}
           />

@@ -1,12 +1,15 @@
-import { Exact, shareOf, wholeText, type Subject } from '@levee/core';
-import { useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
-import type { Paper } from '../../worked/work.ts';
+import { Exact, wholeText, type Subject } from '@levee/core';
+import { useMemo } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { useSession } from '../../store/session-store.ts';
+import { useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
+import type { Paper } from '../../worked/work.ts';
+import { gaugeRange, levelParts, type GaugeRange } from './gauge-range.ts';
 
 /**
  * The account of every paper drawn as a level: marked below, held on top of it, owed above. One line
- * for the total goes through all of them and never moves on a lawful step.
+ * for the total goes through all of them and never moves on a lawful step. In a difference what is
+ * marked may lie under zero or over the total; what is owed then leads from there to the line.
  */
 export function Gauge() {
   const { papers, problem } = useWorked();
@@ -14,6 +17,7 @@ export function Gauge() {
   const subject = useSubject();
   const unit = useComparison((state) => state.content.unit);
   const active = useSession((session) => Math.min(session.active, papers.length - 1));
+  const range = useMemo(() => gaugeRange(papers), [papers]);
   const { total } = papers[0]!.lane.trace;
   const level = papers[active]!.levels[steps[active]!]!;
   const marked = level.balance.minus(level.owed);
@@ -27,8 +31,19 @@ export function Gauge() {
       </div>
       <div className="gauge-columns">
         {papers.map((paper, k) => (
-          <Column key={k} paper={paper} step={steps[k]!} active={k === active} subject={subject} />
+          <Column
+            key={k}
+            paper={paper}
+            step={steps[k]!}
+            range={range}
+            active={k === active}
+            subject={subject}
+          />
         ))}
+        <i className="total-line" style={{ bottom: `${range.at(total) * 100}%` }} />
+        {range.low.numerator < 0n && (
+          <i className="zero-line" style={{ bottom: `${range.at(Exact.ZERO) * 100}%` }} />
+        )}
       </div>
       <dl className="gauge-words">
         <dt>owed</dt>
@@ -52,34 +67,27 @@ export function Gauge() {
 interface ColumnProps {
   readonly paper: Paper;
   readonly step: number;
+  readonly range: GaugeRange;
   readonly active: boolean;
   readonly subject: Subject | null;
 }
 
-function Column({ paper, step, active, subject }: ColumnProps) {
-  const { total } = paper.lane.trace;
-  const { owed, written, held, balance } = paper.levels[step]!;
-  const full = balance.compare(total) > 0 ? balance : total;
-  const percent = (part: Exact) => `${shareOf(part, full) * 100}%`;
+function Column({ paper, step, range, active, subject }: ColumnProps) {
   const pointed = subject ? subject.lookFor.worth() : Exact.ZERO;
+  const foot = footOf(paper, step, subject);
   return (
     <div className={active ? 'level active' : 'level'} title={paper.method.name}>
-      <div className="owed" style={{ height: percent(owed) }} />
-      <div className="in-head" style={{ height: percent(held) }} />
-      <div className="water" style={{ height: percent(written) }} />
-      {!pointed.isZero && (
-        <div
-          className="pointed"
-          style={{ height: percent(pointed), bottom: percent(foot(paper, step, subject)) }}
-        />
-      )}
+      {levelParts(paper.levels[step]!).map(({ kind, from, to }) => (
+        <div key={kind} className={kind} style={range.span(from, to)} />
+      ))}
+      {!pointed.isZero && <div className="pointed" style={range.span(foot, foot.plus(pointed))} />}
       <span className="level-name">{paper.index + 1}</span>
     </div>
   );
 }
 
-/** Where the pointed amount begins in the column: at the bottom when marked, else where owed begins. */
-function foot(paper: Paper, step: number, subject: Subject | null): Exact {
+/** Where the pointed amount begins in the column: at zero when marked, else where owed begins. */
+function footOf(paper: Paper, step: number, subject: Subject | null): Exact {
   if (!subject) return Exact.ZERO;
   const { owed, balance } = paper.levels[step]!;
   const waiting = paper.lane.trace.start.some(

@@ -127,9 +127,7 @@ function shortened(label: string, room: number): string {
 /** Numbers of the steps that deal with some of these terms. */
 function litSteps(paper: Paper, terms: TermSet | null): ReadonlySet<number> {
   if (!terms || terms.isEmpty) return new Set();
-  const lit = paper.lane.trace.start
-    .filter((entry) => paper.lane.termsOf(entry.id).intersects(terms))
-    .map((entry) => paper.line.takenAt.get(entry.id) ?? 0);
+  const lit = [...terms.indices()].flatMap((term) => paper.dealtAt.get(term) ?? []);
   return new Set(lit);
 }
 

@@ -1,4 +1,4 @@
-import { sayMarked } from '@levee/core';
+import { foresee, sayMarked, wholeText } from '@levee/core';
 import CloseIcon from '@mui/icons-material/Close';
 import OpenInFullIcon from '@mui/icons-material/OpenInFull';
 import CloseFullscreenIcon from '@mui/icons-material/CloseFullscreen';
@@ -11,6 +11,8 @@ import { useSpeaker, useVoice } from '../../worked/use-worked.ts';
 import type { Lit } from '../../worked/lit.ts';
 import type { Paper } from '../../worked/work.ts';
 import { CostStrip } from './cost-strip.tsx';
+import { foresightText } from './foresight-text.ts';
+import { HopsStrip } from './hops-strip.tsx';
 import { PointableStage } from './pointable-stage.tsx';
 import { MethodMenu, SchoolMenus } from './paper-menus.tsx';
 
@@ -38,6 +40,7 @@ export const PaperCard = memo(function PaperCard({ paper, step, lit, removable }
         </span>
         <PaperButtons paper={paper} removable={removable} />
         <SchoolMenus paper={paper} />
+        <HopsStrip paper={paper} />
       </header>
       <PointableStage paper={paper} step={step} lit={lit} most={30} />
       <Sentence paper={paper} step={step} />
@@ -85,6 +88,30 @@ function putAway(index: number): void {
   useSession.setState({ pointed: null, pinned: false, active: 0 });
 }
 
+/** What the method does, and what these numbers will make it do. */
+function BeforeWorking({ paper }: { readonly paper: Paper }) {
+  const say = useSpeaker();
+  const foreseen = foresightText(foresee(paper.lane.trace), say);
+  return (
+    <span className="caption">
+      <strong>{foreseen}</strong> {paper.method.summary}
+    </span>
+  );
+}
+
+/** The answer with its unit, once the paper is done. */
+function Answer({ paper }: { readonly paper: Paper }) {
+  const unit = useComparison((state) => state.content.unit);
+  const { answer, problem } = paper.lane.trace;
+  if (unit === '') return null;
+  return (
+    <span className="answer-label">
+      {' '}
+      Answer: <strong>{`${wholeText(answer, problem.base)} ${unit}`}</strong>
+    </span>
+  );
+}
+
 /** What the last step did, in the chosen voice. */
 export function Sentence({ paper, step }: { readonly paper: Paper; readonly step: number }) {
   const say = useSpeaker();
@@ -95,8 +122,9 @@ export function Sentence({ paper, step }: { readonly paper: Paper; readonly step
       {done ? (
         <Spoken marked={sayMarked(paper.method.phrases, done.phrase, voice, say)} />
       ) : (
-        <span className="caption">{paper.method.summary}</span>
+        <BeforeWorking paper={paper} />
       )}
+      {step === paper.last && <Answer paper={paper} />}
     </p>
   );
 }

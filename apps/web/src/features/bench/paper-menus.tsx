@@ -1,10 +1,11 @@
-import { refusalText, registry, type SchoolSpec } from '@levee/core';
+import { refusalText, registry, type Method, type SchoolSpec } from '@levee/core';
 import { ListItemText, Menu, MenuItem } from '@mui/material';
 import { memo, useState } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { paperOf, withPaper, withSchool } from '../../store/content.ts';
 import { useWorked } from '../../worked/use-worked.ts';
 import type { Paper } from '../../worked/work.ts';
+import { HopsButton } from './hops-strip.tsx';
 
 interface Option {
   readonly id: string;
@@ -59,7 +60,12 @@ function Choice({ className, text, name, options, chosen, choose }: ChoiceProps)
 /** The method's name; every method can be laid in its place, and one that refuses says why. */
 export const MethodMenu = memo(function MethodMenu({ paper }: { readonly paper: Paper }) {
   const { problem } = useWorked();
-  const options = registry.methods.map((method): Option => {
+  const isAccepted = (method: Method) => method.accepts(problem).ok;
+  const offered = [
+    ...registry.methods.filter(isAccepted),
+    ...registry.methods.filter((method) => !isAccepted(method)),
+  ];
+  const options = offered.map((method): Option => {
     const accepted = method.accepts(problem);
     return {
       id: method.id,
@@ -93,6 +99,7 @@ export const SchoolMenus = memo(function SchoolMenus({ paper }: { readonly paper
       {paper.method.schools.map((school) => (
         <SchoolMenu key={school.id} paper={paper} school={school} />
       ))}
+      <HopsButton paper={paper} />
       {order > 0 && (
         <button
           type="button"

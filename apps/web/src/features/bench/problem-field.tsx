@@ -5,6 +5,8 @@ import {
   readProblem,
   refusalText,
   registry,
+  type Acceptance,
+  type Refusal,
   type Problem,
 } from '@levee/core';
 import { useRef, useState, type CSSProperties, type KeyboardEvent } from 'react';
@@ -30,11 +32,16 @@ export function readTyped(text: string): Typed {
   const long = tooLong(problem);
   if (long !== null) return { ok: false, sentence: long, at: null };
   const answers = registry.methods.map((method) => method.accepts(problem));
-  const refusal = answers.find((answer) => !answer.ok);
-  if (answers.every((answer) => !answer.ok) && refusal && !refusal.ok) {
-    return { ok: false, sentence: refusalText(refusal.reason), at: null };
+  if (answers.every((answer) => !answer.ok)) {
+    return { ok: false, sentence: refusalText(telling(answers)), at: null };
   }
   return { ok: true, problem };
+}
+
+/** Of many refusals the one that says most: rather why these numbers than why this kind. */
+function telling(answers: readonly Acceptance[]): Refusal {
+  const reasons = answers.flatMap((answer) => (answer.ok ? [] : [answer.reason]));
+  return reasons.find(({ code }) => code !== 'kind-not-worked') ?? reasons[0]!;
 }
 
 /** The one field for the computation: read back as mathematics while typing, worked on Enter. */
@@ -87,7 +94,7 @@ export function ProblemField() {
 /** Wide enough for the text; long ones in smaller figures. */
 function fieldStyle(length: number): CSSProperties {
   const fontSize = length <= 12 ? 30 : length <= 18 ? 24 : 17;
-  return { fontSize, width: `${Math.min(34, Math.max(5, length + 0.5)) * 0.66}em` };
+  return { fontSize, width: `${Math.min(34, Math.max(5, length + 0.5)) * 0.6}em` };
 }
 
 function applyProblem(problem: Problem): void {
@@ -96,9 +103,14 @@ function applyProblem(problem: Problem): void {
   if (next.problem === content.problem) return;
   change(() => next);
   useComparison.getState().setSteps(next.papers.map(() => 0));
-  const gone = content.papers.length - next.papers.length;
-  if (gone > 0)
+  const gone = content.papers.filter(
+    ({ method }) => !registry.get(method).accepts(problem).ok,
+  ).length;
+  if (gone === content.papers.length) {
+    notify('None of these papers works this; others are laid. Undo brings them back.');
+  } else if (gone > 0) {
     notify(`${gone} of the papers cannot work this and were put away; undo brings them back.`);
+  }
 }
 
 function Reading(props: {

@@ -22,7 +22,11 @@ export function SceneProvider({ children }: { readonly children: ReactNode }) {
   const { id = '' } = useParams();
   const go = useMemo<Go>(
     () => (view) => {
-      const paths = { bench: `/c/${id}`, comparisons: '/comparisons' } as Record<string, string>;
+      const paths = {
+        bench: `/c/${id}`,
+        comparisons: '/comparisons',
+        methods: '/methods',
+      } as Record<string, string>;
       void navigate(paths[view] ?? `/c/${id}/${view}`);
     },
     [navigate, id],

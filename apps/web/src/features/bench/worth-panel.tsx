@@ -47,7 +47,8 @@ function Found({ subject }: { readonly subject: Subject }) {
   return (
     <div className="worth-body">
       <p className="worth-line">
-        <span className="worth-figure figures">{say.amount(subject.worth)}</span>
+        <span className="worth-figure figures">{say.worth(subject.worth)}</span>
+        {say.base !== 10 && <span className="caption">{subject.worth.toString()} in base ten</span>}
         <span className="caption">
           {paper ? (story?.name ?? groupName(paper, subject, say)) : 'on the shared picture'}
         </span>
@@ -83,7 +84,7 @@ function PartOf(props: {
   if (!group || group.worth.equals(worth)) return <span className="caption">out of </span>;
   return (
     <span className="caption">
-      in <strong>{say.amount(group.worth)}</strong>,{' '}
+      in <strong>{say.worth(group.worth)}</strong>,{' '}
       {sayPlain(paper.method.phrases, group.phrase, 'value', say)}:{' '}
     </span>
   );
@@ -99,11 +100,21 @@ function termsLine(
 ): string {
   if (terms.isEmpty) return 'no term: it is worth nothing';
   if (terms.size > MOST_TERMS)
-    return `of ${terms.size} terms, together ${say.amount(terms.worth())}`;
+    return `of ${terms.size} terms, together ${say.worth(terms.worth())}`;
   const indices = [...terms.indices()].reverse();
   const products = indices.map((index) => space.text(index).replaceAll('×', ` ${say.times} `));
   const worths = indices.map((index) => wholeText(space.worth(index), problem.base));
-  return `${products.join(' + ')} = ${worths.join(' + ')}`;
+  if (problem.kind === 'product') return `${products.join(' + ')} = ${worths.join(' + ')}`;
+  return indices.length === 1
+    ? worths[0]!
+    : `${signedSum(worths)} = ${wholeText(terms.worth(), problem.base)}`;
+}
+
+/** `40 − 80`: amounts with their signs between them. */
+function signedSum(worths: readonly string[]): string {
+  return worths.reduce((line, worth) =>
+    worth.startsWith('−') ? `${line} − ${worth.slice(1)}` : `${line} + ${worth}`,
+  );
 }
 
 const HEADINGS: Record<Exclude<Light, 'point'>, string> = {
@@ -161,7 +172,8 @@ function CounterpartChip({ paper, counterpart, light }: ChipProps) {
   const text = [...names, ...(more > 0 ? [`${more} more`] : [])];
   return (
     <span className={`counterpart ${light}`}>
-      <strong>{paper.method.shortName}</strong> · {say.list(text) || 'still owed'}
+      <strong>{paper.method.shortName}</strong> ·{' '}
+      {say.list(text) || (light === 'same' ? 'a number of the question' : 'still owed')}
     </span>
   );
 }

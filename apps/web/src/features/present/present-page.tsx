@@ -63,7 +63,7 @@ function Pointed() {
   const subject = useSubject();
   const say = useSpeaker();
   if (!subject) return null;
-  return <p className="present-worth figures">{say.amount(subject.worth)}</p>;
+  return <p className="present-worth figures">{say.worth(subject.worth)}</p>;
 }
 
 interface ShownProps {

@@ -18,6 +18,7 @@ import { useSpeaker, useSteps, useVoice, useWorked } from '../../worked/use-work
 import type { Paper } from '../../worked/work.ts';
 import { useAgreement } from '../bench/agree-panel.tsx';
 import { costItems } from '../bench/cost-strip.tsx';
+import { estimateLine } from '../bench/estimate.tsx';
 import { useCommand } from '../bench/scene.tsx';
 import './print.css';
 
@@ -31,7 +32,7 @@ export function PrintPage() {
   const { papers } = useWorked();
   const { title, story, unit, problem, estimate } = useComparison((state) => state.content);
   const times = useSettings((settings) => settings.words.times);
-  const base = useWorked().problem.base;
+  const { base, kind } = useWorked().problem;
   const bench = useCommand('bench');
   const [finished, setFinished] = useState(true);
   const [sentences, setSentences] = useState(true);
@@ -60,7 +61,7 @@ export function PrintPage() {
         {story && <p>{story}</p>}
         {estimate && (
           <p>
-            Estimate: {estimate.operands.join(` ${times} `)} ≈{' '}
+            Estimate: {estimateLine(estimate, kind, times)} ≈{' '}
             {wholeText(Exact.parse(estimate.value), base)}
             {estimate.judgement && ` (${estimate.judgement})`}
           </p>

@@ -28,7 +28,7 @@ import { useSpeaker, useWorked } from '../../worked/use-worked.ts';
 import { copy, useAgreement } from '../bench/agree-panel.tsx';
 import { costItems } from '../bench/cost-strip.tsx';
 import { moveLines } from './move-lines.ts';
-import { PaperTable } from './paper-table.tsx';
+import { PaperTable } from '../../ui/paper-table.tsx';
 import './why.css';
 
 /** Why the methods agree: the same terms, bracketed in each method's way, law by law. */
@@ -119,7 +119,7 @@ function Terms({ certificate }: { readonly certificate: Agreement }) {
       <p className="figures">
         {terms.slice(0, MOST_TERMS).map(({ id, text, worth }) => (
           <span key={id} className="term">
-            {text.replaceAll('×', times)} = {amountText(worth, base)}
+            {termText(text.replaceAll('×', times), amountText(worth, base))}
           </span>
         ))}
         {terms.length > MOST_TERMS && (
@@ -128,6 +128,11 @@ function Terms({ certificate }: { readonly certificate: Agreement }) {
       </p>
     </section>
   );
+}
+
+/** A term with what it is worth; a part of a sum is its own worth. */
+function termText(text: string, worth: string): string {
+  return text === worth ? text : `${text} = ${worth}`;
 }
 
 interface MethodProps {
@@ -217,7 +222,7 @@ function SameAmounts() {
   );
   if (shown.length === 0) return null;
   const rows = shown.map(({ worth, members }) => ({
-    name: say.amount(worth),
+    name: say.worth(worth),
     cells: papers.map(
       (paper) =>
         members

@@ -1,40 +1,8 @@
 import type { Mark, Trace } from '../../account/account.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
-import type { Ruling, Sheet, SheetNote } from '../../sheet/sheet.ts';
+import type { Sheet, SheetNote } from '../../sheet/sheet.ts';
+import { marksIn, placeRule, placeSquare, widest } from '../shared/place-columns.ts';
 import { lineText, twoFactors } from './two-factors.ts';
-
-/** A square of a place column: the ones stand at x = 0, the tens left of them. */
-export function placeSquare(place: number, y: number) {
-  return { x: -place, y, width: 1, height: 1 };
-}
-
-export interface StackRows {
-  readonly lines: readonly number[];
-  readonly sumCarry: number;
-  readonly sumRule: number;
-  readonly answer: number;
-}
-
-/** A line across the places 0 to `places` − 1. */
-export function placeRule(places: number, y: number): Ruling {
-  return { kind: 'line', x1: 1 - places, y1: y, x2: 1, y2: y, weight: 'heavy' };
-}
-
-/** All marks of a trace that lie in an area of the paper. */
-export function marksIn(trace: Trace, area: string): readonly Mark[] {
-  return trace.steps.flatMap((step) =>
-    step.gives.filter((mark) => mark.spot.area === area && mark.medium === 'paper'),
-  );
-}
-
-/** The most places any mark of the trace reaches, counting from the ones. */
-export function widest(trace: Trace, least: number): number {
-  let most = least;
-  for (const step of trace.steps) {
-    for (const mark of step.gives) most = Math.max(most, mark.spot.column + 1);
-  }
-  return most;
-}
 
 /** Heading with rows of carries over it, lines with their small carries, the sum and its carries. */
 export function columnSheet(trace: Trace): Sheet {

@@ -4,9 +4,15 @@ import { digitAt, numeralText } from '../../exact/numeral.ts';
 import { definePhrases, fixed, plain, type Wording } from '../../phrases/phrasebook.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { defineMethod } from '../method.ts';
-import { addColumns, FORGET_SUM_CARRY, sumPhrases } from './add-columns.ts';
+import {
+  addColumns,
+  addends,
+  answerOf,
+  FORGET_SUM_CARRY,
+  sumPhrases,
+} from '../shared/add-columns.ts';
 import { columnSheet } from './column-sheet.ts';
-import { acceptsTwoFactors, lineText, twoFactors, type TwoFactors } from './two-factors.ts';
+import { acceptsProduct, lineText, twoFactors, type TwoFactors } from './two-factors.ts';
 
 type ProductValues = {
   readonly digit: number;
@@ -53,13 +59,13 @@ const product: Wording<ProductValues> = {
 };
 
 const phrases = definePhrases({
-  ...(sumPhrases.book as Record<string, Wording<never>>),
+  ...sumPhrases.wordings,
   'column.product': product,
   'column.zero-row': {
     digit: ({ multiplier, top }: { multiplier: number; top: string; place: number }, say) =>
       `${say.number(multiplier)} times anything is 0: write a row of zeros under ${top}.`,
     value: ({ top, place }: { multiplier: number; top: string; place: number }, say) =>
-      `There are no ${say.places(place)} to multiply by: ${top} times none of them is **nothing**.`,
+      `There are no ${say.places(place, 1)} to multiply by: none of ${top} is **nothing**.`,
   },
   'column.placeholder': {
     digit: ({ zeros }: { multiplier: number; place: number; zeros: number }, say) =>
@@ -68,7 +74,7 @@ const phrases = definePhrases({
       { multiplier, place, zeros }: { multiplier: number; place: number; zeros: number },
       say,
     ) =>
-      `The ${say.number(multiplier)} is **${say.count(multiplier, place)}**, so this line counts ${say.places(place)}: ${zeros === 1 ? 'a zero holds' : 'zeros hold'} the places below.`,
+      `The ${say.number(multiplier)} is **${say.count(multiplier, place, 1)}**, so this line counts ${say.places(place)}: ${zeros === 1 ? 'a zero holds' : 'zeros hold'} the places below.`,
   },
   'column.line': plain(
     ({ line, number }: { line: string; number: number }, say) =>
@@ -87,6 +93,8 @@ export const columnMultiplication = defineMethod({
   alsoCalled: ['long multiplication', 'short multiplication', 'multiplication in columns'],
   summary:
     'Each digit of the lower factor makes one line, digit by digit with carries; the lines are added.',
+  why: 'Each digit of one factor multiplies all of the other, and the lines are parts of one sum.',
+  medium: 'on paper',
   direction: 'from the ones',
   freeOrder: false,
   schools: [
@@ -148,7 +156,7 @@ export const columnMultiplication = defineMethod({
     FORGET_SUM_CARRY,
   ],
   phrases: phrases.book,
-  accepts: acceptsTwoFactors,
+  accepts: acceptsProduct,
   work,
   sheet: columnSheet,
 });
@@ -166,12 +174,13 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   const single = bottom.digits.length === 1;
   const lines = bottom.digits.map((_, j) => writeLine(scribe, factors, j, school, single));
   if (single) return scribe.close(lines[0]!, phrase('column.answer', {}));
-  const answer = addColumns(scribe, {
-    figures: lines.flat(),
+  const columns = addColumns(scribe, {
+    figures: addends(lines.flat(), scribe.base),
+    what: 'lines',
     carryMedium: carryMedium(school),
     strikes: school['carries'] !== 'in-the-head',
   });
-  return scribe.close(answer, phrase('column.answer', {}));
+  return scribe.close(answerOf(columns), phrase('column.answer', {}));
 }
 
 function carryMedium(school: School): 'paper' | 'head' {

@@ -1,7 +1,7 @@
 import type { Trace } from '../../account/account.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
 import type { Ruling, Sheet } from '../../sheet/sheet.ts';
-import { marksIn } from './column-sheet.ts';
+import { marksIn } from '../shared/place-columns.ts';
 
 /** Squares that a number of this many figures needs inside a cell. */
 function squaresFor(figures: number): number {

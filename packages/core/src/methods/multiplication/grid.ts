@@ -1,16 +1,15 @@
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
-import { digitAt, wholeText, worthAt } from '../../exact/numeral.ts';
+import { digitAt, digitWorth, numeralValue, wholeText, worthAt } from '../../exact/numeral.ts';
 import { definePhrases, fixed, plain, type Wording } from '../../phrases/phrasebook.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { defineMethod } from '../method.ts';
 import { gridSheet } from './grid-sheet.ts';
 import { ZERO_PARTS } from './schools.ts';
 import {
-  acceptsTwoFactors,
+  acceptsProduct,
   expandedPlaces,
-  lineText,
   partText,
   twoFactors,
   type Pair,
@@ -44,7 +43,10 @@ type TotalValues = {
   readonly heading: string;
   readonly parts: readonly Exact[];
   readonly total: Exact;
-  readonly line: string;
+  /** The heading's part, the whole other factor, and which of the two factors the part is of. */
+  readonly part: Exact;
+  readonly other: Exact;
+  readonly kept: number;
   readonly slip: string;
 };
 
@@ -59,8 +61,11 @@ function total(name: 'row' | 'column'): Wording<TotalValues> {
   return {
     digit: ({ heading, parts, total: sum, slip }, say) =>
       `${name === 'row' ? 'Row' : 'Column'} of ${heading}: ${sumText(parts, say)} ${parts.length > 1 ? 'are' : 'is'} **${say.amount(sum)}**.${wrong(slip, heading)}`,
-    value: ({ heading, total: sum, line, slip }, say) =>
-      `The ${name} of ${heading} gathers **${line.replace('×', say.times)}**: **${say.amount(sum)}**.${wrong(slip, heading)}`,
+    value: ({ total: sum, part, other, kept, slip }, say) => {
+      const heading = say.factor(part, kept);
+      const line = `${say.factor(other, 1 - kept)} ${say.times} ${heading}`;
+      return `The ${name} of ${heading} gathers **${line}**: **${say.amount(sum)}**.${wrong(slip, heading)}`;
+    },
   };
 }
 
@@ -100,6 +105,8 @@ export const gridMultiplication = defineMethod({
   alsoCalled: ['box method', 'area model with expanded factors'],
   summary:
     'Both factors in expanded form around a grid; a product in each cell; totals at the side.',
+  why: 'A rectangle is made of the rectangles into which its sides cut it: the distributive law.',
+  medium: 'on paper',
   direction: 'free',
   freeOrder: true,
   schools: [
@@ -140,7 +147,7 @@ export const gridMultiplication = defineMethod({
     },
   ],
   phrases: phrases.book,
-  accepts: acceptsTwoFactors,
+  accepts: acceptsProduct,
   work,
   sheet: gridSheet,
 });
@@ -222,7 +229,8 @@ interface Gathering {
   readonly name: 'row' | 'column';
   readonly place: number;
   readonly heading: string;
-  readonly line: string;
+  readonly part: Exact;
+  readonly other: Exact;
   readonly cells: readonly string[];
   /** How many of the cells are still empty. */
   missing: number;
@@ -245,7 +253,8 @@ function gatherings(
         name,
         place,
         heading: partText(kept, place),
-        line: lineText(other, kept, place),
+        part: digitWorth(kept, place),
+        other: numeralValue(other),
         cells: across.map((k) => (byRow ? `${k}.${place}` : `${place}.${k}`)),
         missing: across.length,
       },
@@ -260,7 +269,7 @@ function writeTotal(
   gathering: Gathering,
   cells: ReadonlyMap<string, readonly Mark[]>,
 ): readonly Mark[] {
-  const { name, place, heading, line } = gathering;
+  const { name, place, heading, part, other } = gathering;
   const products = gathering.cells.flatMap((key) => cells.get(key) ?? []);
   if (gathering.cells.length === 1) return products;
   scribe.group(`${name}-cells-${place}`, name, products, phrase(`grid.${name} cells`, { heading }));
@@ -289,7 +298,9 @@ function writeTotal(
       heading,
       parts,
       total: worth,
-      line,
+      part,
+      other,
+      kept: name === 'row' ? 1 : 0,
       slip: added ? 'add-heading' : '',
     }),
   });

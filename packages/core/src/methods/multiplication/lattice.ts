@@ -5,13 +5,7 @@ import { definePhrases, fixed, plain, type Wording } from '../../phrases/phraseb
 import type { Problem } from '../../problem/problem.ts';
 import { defineMethod } from '../method.ts';
 import { latticeSheet } from './lattice-sheet.ts';
-import {
-  acceptsTwoFactors,
-  partText,
-  twoFactors,
-  type Pair,
-  type TwoFactors,
-} from './two-factors.ts';
+import { acceptsProduct, partText, twoFactors, type Pair, type TwoFactors } from './two-factors.ts';
 
 type CellValues = {
   readonly left: number;
@@ -106,6 +100,8 @@ export const lattice = defineMethod({
   alsoCalled: ['diagonal box', 'sieve multiplication'],
   summary:
     'A box for each pair of digits, split by a diagonal; totals are taken along the diagonals.',
+  why: 'Every cell is a product of two digits, and a diagonal gathers what stands for the same place.',
+  medium: 'on paper',
   direction: 'cells free; diagonals from the lower right',
   freeOrder: true,
   schools: [
@@ -161,7 +157,7 @@ export const lattice = defineMethod({
     },
   ],
   phrases: phrases.book,
-  accepts: acceptsTwoFactors,
+  accepts: acceptsProduct,
   work,
   sheet: latticeSheet,
 });

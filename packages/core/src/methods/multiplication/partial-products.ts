@@ -1,16 +1,17 @@
 import type { Mark, School, Trace } from '../../account/account.ts';
-import type { Scribe, Writing } from '../../account/scribe.ts';
+import type { Scribe } from '../../account/scribe.ts';
 import { digitAt } from '../../exact/numeral.ts';
 import { definePhrases, fixed, plain, type Wording } from '../../phrases/phrasebook.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
 import type { Sheet } from '../../sheet/sheet.ts';
 import { defineMethod } from '../method.ts';
-import { addColumns, FORGET_SUM_CARRY, sumPhrases } from './add-columns.ts';
-import { marksIn, placeRule, placeSquare, widest } from './column-sheet.ts';
+import { FORGET_SUM_CARRY, sumPhrases, totalOfLines } from '../shared/add-columns.ts';
+import { countedWritings } from '../shared/whole.ts';
+import { marksIn, placeRule, placeSquare, widest } from '../shared/place-columns.ts';
 import { PRODUCT_ORDER, ZERO_PARTS } from './schools.ts';
 import {
-  acceptsTwoFactors,
+  acceptsProduct,
   expandedPlaces,
   partText,
   twoFactors,
@@ -48,7 +49,7 @@ const product: Wording<ProductValues> = {
 };
 
 const phrases = definePhrases({
-  ...(sumPhrases.book as Record<string, Wording<never>>),
+  ...sumPhrases.wordings,
   'partial.product': product,
   'partial.line': plain(
     ({ left, right }: { left: string; right: string }, say) =>
@@ -66,6 +67,8 @@ export const partialProducts = defineMethod({
   shortName: 'Partial products',
   alsoCalled: ['products listed whole', 'expanded column multiplication'],
   summary: 'Every product of two parts is written whole on a line of its own; the lines are added.',
+  why: 'Every part of one factor times every part of the other, all of them added: the distributive law.',
+  medium: 'on paper',
   direction: 'free; from the ones or from the largest',
   freeOrder: true,
   schools: [PRODUCT_ORDER, ZERO_PARTS],
@@ -83,7 +86,7 @@ export const partialProducts = defineMethod({
     FORGET_SUM_CARRY,
   ],
   phrases: phrases.book,
-  accepts: acceptsTwoFactors,
+  accepts: acceptsProduct,
   work,
   sheet,
 });
@@ -104,16 +107,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   const own = rows.flatMap((j) => columns.map((i): Pair => [i, j]));
   const inOrder = scribe.ordered(school['order'] === 'largest-first' ? own.reverse() : own);
   const products = inOrder.map((pair, row) => writeProduct(scribe, factors, pair, row));
-  const [only] = products;
-  const answer =
-    products.length === 1 && only
-      ? only
-      : addColumns(scribe, {
-          figures: products.flat().filter((mark) => mark.role === 'product'),
-          carryMedium: 'paper',
-          strikes: true,
-        });
-  return scribe.close(answer, phrase('partial.answer', {}));
+  return scribe.close(totalOfLines(scribe, products), phrase('partial.answer', {}));
 }
 
 function writeProduct(
@@ -131,7 +125,9 @@ function writeProduct(
     law: 'evaluate',
     phase: 'products',
     takes: [scribe.owes(i, j)],
-    writes: skipped ? [] : productWritings(left * right, zeros, row, scribe.base),
+    writes: skipped
+      ? []
+      : countedWritings('product', left * right, zeros, { area: 'product', row }, scribe.base),
     phrase: phrase('partial.product', {
       left,
       leftPlace: j,
@@ -150,27 +146,6 @@ function writeProduct(
     }),
   );
   return marks;
-}
-
-/** The figures of the fact in their places, and one mark for all the zeros that hold them there. */
-function productWritings(
-  fact: number,
-  zeros: number,
-  row: number,
-  base: number,
-): readonly Writing[] {
-  const spot = (column: number) => ({ area: 'product', row, column });
-  const figures = [...fact.toString(base)].reverse().map((figure, k): Writing => ({
-    role: 'product',
-    count: parseInt(figure, base),
-    place: zeros + k,
-    spot: spot(zeros + k),
-  }));
-  if (zeros === 0) return figures;
-  return [
-    ...figures,
-    { role: 'placeholder', count: 0, place: 0, glyph: '0'.repeat(zeros), spot: spot(0) },
-  ];
 }
 
 function sheet(trace: Trace): Sheet {

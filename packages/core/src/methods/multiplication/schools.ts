@@ -1,4 +1,5 @@
 import type { SchoolSpec } from '../method.ts';
+import { orderSchool } from '../shared/schools.ts';
 
 /** Whether parts that are zero are written: 406 as 400 + 6 or as 400 + 0 + 6. */
 export const ZERO_PARTS: SchoolSpec = {
@@ -11,15 +12,4 @@ export const ZERO_PARTS: SchoolSpec = {
 };
 
 /** In which order free products are worked. */
-export const PRODUCT_ORDER: SchoolSpec = {
-  id: 'order',
-  label: 'Order',
-  options: [
-    { id: 'ones-first', label: 'ones first', reason: 'The order of the column form.' },
-    {
-      id: 'largest-first',
-      label: 'largest first',
-      reason: 'The first product already tells the size of the answer.',
-    },
-  ],
-};
+export const PRODUCT_ORDER: SchoolSpec = orderSchool('product');

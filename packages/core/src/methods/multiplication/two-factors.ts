@@ -3,15 +3,19 @@ import { numeralText } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
 import type { Acceptance } from '../method.ts';
 
-/** Accepts a product of exactly two whole numbers. */
-export function acceptsTwoFactors(problem: Problem): Acceptance {
+/** The most products of single parts that a string of factors may expand into. */
+const MAX_TERMS = 20_000;
+
+/** Accepts products; three and more factors are worked two at a time, stage by stage. */
+export function acceptsProduct(problem: Problem): Acceptance {
   if (problem.kind !== 'product') {
     return { ok: false, reason: { code: 'kind-not-worked', kind: problem.kind } };
   }
-  const operands = problem.operands.length;
-  return operands === 2
+  const { operands } = problem;
+  const terms = operands.reduce((count, { digits }) => count * digits.length, 1);
+  return operands.length === 2 || terms <= MAX_TERMS
     ? { ok: true }
-    : { ok: false, reason: { code: 'two-operands-only', operands } };
+    : { ok: false, reason: { code: 'too-many-terms', terms, limit: MAX_TERMS } };
 }
 
 export interface TwoFactors {
@@ -19,7 +23,7 @@ export interface TwoFactors {
   readonly bottom: Numeral;
 }
 
-/** The factors of a problem that {@link acceptsTwoFactors} let through. */
+/** The factors of a problem that {@link acceptsProduct} let through. */
 export function twoFactors(problem: Problem): TwoFactors {
   const [top, bottom] = problem.operands;
   if (!top || !bottom) throw new RangeError('twoFactors: the problem has fewer than two operands');

@@ -1,7 +1,8 @@
-import { useComparison } from '../../store/comparison-store.ts';
-import { csvText } from '../../ui/csv.ts';
-import { download, fileName } from '../../ui/download.ts';
-import { useWorked } from '../../worked/use-worked.ts';
+import { useComparison } from '../store/comparison-store.ts';
+import { csvText } from './csv.ts';
+import { download, fileName } from './download.ts';
+import { useWorked } from '../worked/use-worked.ts';
+import './paper-table.css';
 
 export interface PaperRow {
   readonly name: string;
@@ -28,7 +29,7 @@ export function PaperTable({ title, corner, rows }: PaperTableProps) {
       'text/csv',
     );
   return (
-    <section className="why-same" aria-label={title}>
+    <section className="paper-table" aria-label={title}>
       <h2>
         {title}{' '}
         <button type="button" className="link caption" onClick={save}>

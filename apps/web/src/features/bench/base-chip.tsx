@@ -1,0 +1,56 @@
+import { inBase, problemText, type Problem } from '@levee/core';
+import { ListItemText, Menu, MenuItem } from '@mui/material';
+import { useState } from 'react';
+import { useComparison } from '../../store/comparison-store.ts';
+import { withBase } from '../../store/content.ts';
+import { tooLong } from '../../worked/work.ts';
+
+const BASES = Array.from({ length: 15 }, (_, k) => k + 2);
+
+/** The base that the numbers are written in; another one keeps the computation and rewrites it. */
+export function BaseChip({ problem }: { readonly problem: Problem }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  return (
+    <>
+      <button
+        type="button"
+        className="chip"
+        aria-haspopup="menu"
+        title="The same numbers in another base: ten of one is one of the next is the base’s own rule."
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        base {problem.base === 10 ? 'ten' : problem.base}
+      </button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        {BASES.map((base) => {
+          const written = inBase(problem, base);
+          const fault = tooLong(written);
+          return (
+            <MenuItem
+              key={base}
+              dense
+              selected={base === problem.base}
+              disabled={fault !== null}
+              onClick={() => {
+                setAnchor(null);
+                if (base !== problem.base) rewrite(base);
+              }}
+            >
+              <ListItemText
+                primary={`base ${base === 10 ? 'ten' : base}`}
+                secondary={fault === null ? problemText(written) : 'too long for the bench'}
+              />
+            </MenuItem>
+          );
+        })}
+      </Menu>
+    </>
+  );
+}
+
+/** Rewrites the numbers; the work starts over, since a step in one base is none in another. */
+function rewrite(base: number): void {
+  const { change, setSteps, progress } = useComparison.getState();
+  change((content) => withBase(content, base));
+  setSteps(progress.steps.map(() => 0));
+}

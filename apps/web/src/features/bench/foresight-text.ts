@@ -1,0 +1,27 @@
+import type { Foresight, Speaker } from '@levee/core';
+
+/** What a method will have to do with these numbers, in a short sentence. */
+export function foresightText(foreseen: readonly Foresight[], say: Speaker): string {
+  if (foreseen.length === 0) return `Nothing out of the ordinary.`;
+  return `${say.opening(say.list(foreseen.map((one) => pieceText(one, say))))}.`;
+}
+
+function pieceText({ kind, places, times }: Foresight, say: Speaker): string {
+  const where = say.list(places.map((place) => say.places(place)));
+  switch (kind) {
+    case 'carry':
+      return `${say.words.carry} into the ${where}`;
+    case 'opening':
+      return `${say.ungroup} to fill the ${where}`;
+    case 'scratch':
+      return times === 1 ? `one scratch, for the ${where}` : `${times} scratches, for the ${where}`;
+    case 'little ones':
+      return times === 1
+        ? `one pair of little ones, below in the ${where}`
+        : `little ones below in the ${where}`;
+    case 'shortfall':
+      return `a shortfall in the ${where}`;
+    case 'adjustment':
+      return 'an adjustment at the end';
+  }
+}

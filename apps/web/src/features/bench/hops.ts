@@ -1,0 +1,81 @@
+import { Exact, type HopVerdict } from '@levee/core';
+import { useComparison } from '../../store/comparison-store.ts';
+import { withHops } from '../../store/content.ts';
+import { notify } from '../../ui/notices.tsx';
+import type { Paper } from '../../worked/work.ts';
+
+/** The hops she has chosen on a paper, with what is said of each. */
+export function ownHops(paper: Paper): readonly { by: Exact; verdict: HopVerdict }[] {
+  const { problem, choice, school } = paper.lane.trace;
+  const verdicts = paper.method.ownHops?.judge(problem, choice.hops, school) ?? [];
+  return choice.hops.map((by, k) => ({ by, verdict: verdicts[k]! }));
+}
+
+/** What would become of one more hop: where it lands, or why it cannot be made. */
+export function judgeNext(paper: Paper, by: Exact): HopVerdict {
+  const { problem, choice, school } = paper.lane.trace;
+  const { ownHops: taker } = paper.method;
+  if (!taker) return { ok: false, fault: `${paper.method.name} takes no hops of your own.` };
+  if (choice.hops.length >= taker.most) {
+    return { ok: false, fault: `Up to ${taker.most} are taken here; take one away first.` };
+  }
+  return taker.judge(problem, [...choice.hops, by], school).at(-1)!;
+}
+
+/** Adds a hop when it can be made, and goes to the step that makes it; says why when it cannot. */
+export function takeHop(paper: Paper, by: Exact): boolean {
+  const verdict = judgeNext(paper, by);
+  if (!verdict.ok) {
+    notify(verdict.fault);
+    return false;
+  }
+  const hops = [...paper.lane.trace.choice.hops, by];
+  setHops(paper.index, hops);
+  return true;
+}
+
+/** Replaces the hops of a paper; its steps go to the last of them. */
+export function setHops(index: number, hops: readonly Exact[]): void {
+  const { change, progress, setSteps } = useComparison.getState();
+  change((content) =>
+    withHops(
+      content,
+      index,
+      hops.map((hop) => hop.toString()),
+    ),
+  );
+  setSteps(progress.steps.map((step, k) => (k === index ? hops.length : step)));
+}
+
+/** Reads a typed hop: `13`, `+13`, `-5` or `−5`; null for anything else. */
+export function readHop(text: string): Exact | null {
+  const plain = text.trim().replace('−', '-').replace(/^\+/, '');
+  return /^-?\d{1,18}$/.test(plain) ? Exact.parse(String(BigInt(plain))) : null;
+}
+
+/**
+ * Where the next hop would land for a place on the line that is pointed at: the roundest number within
+ * `near` of it, and how far that is from where the last hop ended; null when it goes nowhere.
+ */
+export function landingOf(
+  paper: Paper,
+  at: Exact,
+  near: Exact,
+): { readonly to: Exact; readonly by: Exact } | null {
+  const { problem, choice } = paper.lane.trace;
+  const taker = paper.method.ownHops;
+  if (!taker) return null;
+  const base = BigInt(problem.base);
+  let unit = 1n;
+  while (Exact.of(unit * base).compare(near.times(Exact.of(2))) <= 0) unit *= base;
+  const to = Exact.of(nearestMultiple(at, unit));
+  const by = to.minus(taker.from(problem, choice.hops));
+  return by.isZero ? null : { to, by };
+}
+
+function nearestMultiple(at: Exact, unit: bigint): bigint {
+  const twice = at.times(Exact.of(2)).plus(Exact.of(unit));
+  const count = twice.dividedBy(Exact.of(2n * unit));
+  const whole = count.numerator / count.denominator;
+  return (whole > 0n ? whole : 0n) * unit;
+}

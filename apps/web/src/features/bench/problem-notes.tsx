@@ -1,0 +1,60 @@
+import {
+  contextWarnings,
+  contextWarningText,
+  structureOf,
+  type Problem,
+  type Structure,
+} from '@levee/core';
+import { Tooltip } from '@mui/material';
+import { useMemo } from 'react';
+import { useComparison } from '../../store/comparison-store.ts';
+import { useSpeaker } from '../../worked/use-worked.ts';
+
+const LEVELS: Record<Structure['level'], string> = {
+  0: 'plain',
+  1: 'a little hard',
+  2: 'harder',
+  3: 'hard',
+};
+
+/** How hard the numbers are by structure, before any step: what passes ten or falls short, and where. */
+export function StructureChip({ problem }: { readonly problem: Problem }) {
+  const say = useSpeaker();
+  const { level, finding: found, places } = useMemo(() => structureOf(problem), [problem]);
+  const finding = inWords(found, problem.base);
+  const where = places.length > 0 ? `: ${say.list(places.map((place) => say.places(place)))}` : '';
+  return (
+    <Tooltip title={`${LEVELS[level]} by structure, whatever the size: ${finding}${where}`}>
+      <span className="chip plain structure" tabIndex={0}>
+        <span className="steps" aria-hidden>
+          {[1, 2, 3].map((n) => (
+            <i key={n} className={n <= level ? 'on' : ''} />
+          ))}
+        </span>
+        {finding}
+      </span>
+    </Tooltip>
+  );
+}
+
+/** Ten and nine are the words of base ten. */
+function inWords(finding: string, base: number): string {
+  if (base === 10) return finding;
+  return finding.replace('ten', 'the base').replace('above nine', 'of two figures');
+}
+
+/** Where the computation makes no sense for the things it counts. */
+export function ContextNotes({ problem }: { readonly problem: Problem }) {
+  const { unit, counted } = useComparison((state) => state.content);
+  const warnings = contextWarnings(problem, { unit, counted });
+  return warnings.map((warning) => {
+    const text = contextWarningText(warning, unit);
+    return (
+      <Tooltip key={warning.code} title={text}>
+        <span className="chip plain warning" role="note" tabIndex={0} aria-label={text}>
+          makes no sense in {unit}
+        </span>
+      </Tooltip>
+    );
+  });
+}

@@ -1,0 +1,121 @@
+import type { Exact } from '@levee/core';
+import BackspaceIcon from '@mui/icons-material/BackspaceOutlined';
+import { Button, IconButton, TextField } from '@mui/material';
+import { useRef, useState } from 'react';
+import { calculate, type Calculated } from './calculate.ts';
+
+/** What was keyed in last, and what it made. */
+export interface Keyed {
+  readonly text: string;
+  readonly value: Exact;
+}
+
+interface CalculatorProps {
+  readonly keyed: Keyed | null;
+  /** The computation of the comparison, one press away. */
+  readonly offer: string;
+  readonly done: (keyed: Keyed) => void;
+  readonly record: () => void;
+}
+
+const KEYS = [
+  '7',
+  '8',
+  '9',
+  '÷',
+  '4',
+  '5',
+  '6',
+  '×',
+  '1',
+  '2',
+  '3',
+  '−',
+  '0',
+  '.',
+  '(',
+  '+',
+] as const;
+
+/** An exact calculator: whole numbers of any length, decimals and fractions without rounding. */
+export function Calculator({ keyed, offer, done, record }: CalculatorProps) {
+  const [text, setText] = useState('');
+  const [shown, setShown] = useState<Calculated | null>(null);
+  const field = useRef<HTMLInputElement>(null);
+  const work = () => {
+    if (text.trim() === '') return;
+    const result = calculate(text);
+    setShown(result);
+    if (result.ok) done({ text, value: result.value });
+  };
+  const type = (key: string) => {
+    setText((typed) => typed + (/[÷×−+]/.test(key) ? ` ${key} ` : key));
+    setShown(null);
+    field.current?.focus();
+  };
+  return (
+    <section className="calculator" aria-label="Calculator">
+      <h2>Calculator</h2>
+      <TextField
+        fullWidth
+        size="small"
+        inputRef={field}
+        label="Key in a computation"
+        value={text}
+        slotProps={{ htmlInput: { maxLength: 400, spellCheck: false, autoComplete: 'off' } }}
+        onChange={(event) => {
+          setText(event.target.value);
+          setShown(null);
+        }}
+        onKeyDown={(event) => event.key === 'Enter' && work()}
+      />
+      <p className="display figures" role="status" aria-label="Calculator display">
+        {shown === null ? (
+          ' '
+        ) : shown.ok ? (
+          `= ${shown.value}`
+        ) : (
+          <span className="fault">{shown.fault}</span>
+        )}
+      </p>
+      <div className="keypad">
+        {KEYS.map((key) => (
+          <button key={key} type="button" className="chip" onClick={() => type(key)}>
+            {key}
+          </button>
+        ))}
+        <button type="button" className="chip" onClick={() => type(')')}>
+          )
+        </button>
+        <IconButton
+          size="small"
+          aria-label="Take the last character away"
+          onClick={() => {
+            setText((typed) => typed.trimEnd().slice(0, -1));
+            setShown(null);
+          }}
+        >
+          <BackspaceIcon fontSize="inherit" />
+        </IconButton>
+        <button
+          type="button"
+          className="chip wide"
+          onClick={() => {
+            setText(offer);
+            setShown(null);
+          }}
+        >
+          {offer.length > 14 ? 'this computation' : offer}
+        </button>
+      </div>
+      <p className="chips">
+        <Button size="small" variant="contained" onClick={work} disabled={text.trim() === ''}>
+          Work out
+        </Button>
+        <Button size="small" variant="outlined" onClick={record} disabled={keyed === null}>
+          Record the check
+        </Button>
+      </p>
+    </section>
+  );
+}

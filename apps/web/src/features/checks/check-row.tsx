@@ -1,0 +1,93 @@
+import {
+  reachOf,
+  wholeText,
+  type CheckFinding,
+  type CheckSpec,
+  type CheckSubject,
+} from '@levee/core';
+import { Button } from '@mui/material';
+import { useMemo } from 'react';
+import { OUTCOME_TEXTS } from './outcome-texts.ts';
+
+interface CheckRowProps {
+  readonly check: CheckSpec;
+  readonly subject: CheckSubject;
+  readonly make: () => void;
+}
+
+/** One check: what it finds on the chosen paper, and which slips it would and would not catch here. */
+export function CheckRow({ check, subject, make }: CheckRowProps) {
+  const lack = check.lacks(subject);
+  const { answer } = subject.lane.trace;
+  const finding = lack === null ? check.make(subject, answer) : null;
+  return (
+    <article className="check" aria-label={check.name} data-check={check.id}>
+      <header>
+        <h2>{check.name}</h2>
+        {finding && <Outcome finding={finding} />}
+        <span className="spacer" />
+        <Button size="small" variant="outlined" onClick={make} disabled={lack !== null}>
+          Record
+        </Button>
+      </header>
+      {finding ? (
+        finding.lines.map((line) => (
+          <p key={line} className="figures">
+            {line}
+          </p>
+        ))
+      ) : (
+        <p className="caption">{lack}</p>
+      )}
+      <p className="caption">
+        <strong>Catches:</strong> {check.catches} <strong>Lets through:</strong> {check.misses}
+      </p>
+      {finding?.outcome === 'agrees' && <Reach check={check} subject={subject} />}
+      {finding && finding.outcome !== 'agrees' && (
+        <p className="caption">
+          It does not pass the right answer here, so it cannot tell slips from right work.
+        </p>
+      )}
+    </article>
+  );
+}
+
+function Outcome({ finding: { outcome } }: { readonly finding: CheckFinding }) {
+  return <span className={`outcome ${outcome}`}>{OUTCOME_TEXTS[outcome]}</span>;
+}
+
+/** The slips of this very work, each tried on this check. */
+function Reach({ check, subject }: { readonly check: CheckSpec; readonly subject: CheckSubject }) {
+  const reach = useMemo(() => reachOf(check, subject), [check, subject]);
+  if (reach.length === 0) return null;
+  const caught = reach.filter((slip) => slip.caught).length;
+  const { base } = subject.comparison.problem;
+  return (
+    <details className="reach">
+      <summary className="caption">
+        On these numbers it would catch {caught} of {reach.length}{' '}
+        {reach.length === 1 ? 'slip' : 'slips'} of this paper
+      </summary>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">slip</th>
+            <th scope="col">at step</th>
+            <th scope="col">answer it would give</th>
+            <th scope="col">caught?</th>
+          </tr>
+        </thead>
+        <tbody>
+          {reach.map(({ opportunity, label, answer, caught: found }) => (
+            <tr key={`${opportunity.slip}@${opportunity.occurrence}`}>
+              <td>{label}</td>
+              <td className="figures">{opportunity.step}</td>
+              <td className="figures">{wholeText(answer, base)}</td>
+              <td>{found ? '✓ caught' : '— let through'}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
+  );
+}

@@ -1,0 +1,100 @@
+/** @jest-environment jsdom */
+import { act } from 'react';
+import { createRoot, type Root } from 'react-dom/client';
+import { currentDocument, openDocument } from '../../store/comparison-store.ts';
+import { resetSession } from '../../store/session-store.ts';
+import { documentWith } from '../../testing/scene.ts';
+import { ChecksPage } from './checks-page.tsx';
+
+(globalThis as { IS_REACT_ACT_ENVIRONMENT?: boolean }).IS_REACT_ACT_ENVIRONMENT = true;
+
+let root: Root;
+let host: HTMLElement;
+
+function show(problem: string, methods: readonly string[]): void {
+  openDocument(documentWith(problem, methods));
+  resetSession();
+  act(() => root.render(<ChecksPage />));
+}
+
+beforeEach(() => {
+  host = document.createElement('div');
+  document.body.append(host);
+  root = createRoot(host);
+});
+
+afterEach(() => {
+  act(() => root.unmount());
+  host.remove();
+});
+
+const check = (id: string) => host.querySelector(`[data-check="${id}"]`)!;
+const press = (node: Element) =>
+  act(() => node.dispatchEvent(new MouseEvent('click', { bubbles: true })));
+const named = (name: string) =>
+  [...host.querySelectorAll('button')].find((node) => node.textContent?.trim() === name)!;
+
+function key(text: string): void {
+  const field = host.querySelector<HTMLInputElement>('.calculator input')!;
+  act(() => {
+    Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!.call(field, text);
+    field.dispatchEvent(new Event('input', { bubbles: true }));
+  });
+  press(named('Work out'));
+}
+
+describe('the checks', () => {
+  it('are made on the chosen paper and recorded as they were found', () => {
+    show('642 − 387', ['decomposition', 'equal-additions', 'counting-up']);
+    expect(check('inverse').textContent).toMatch(/255 \+ 387 = 642, to be 642/);
+    expect(check('inverse').textContent).not.toMatch(/little ones/);
+    press(named('Equal additions'));
+    expect(check('inverse').textContent).toMatch(/they are these carries/);
+    press(check('inverse').querySelector('header button')!);
+    expect(currentDocument().checks).toMatchObject([
+      { check: 'inverse', method: 'equal-additions', against: '', outcome: 'agrees' },
+    ]);
+    expect(host.querySelector('.check-log li')!.textContent).toMatch(/Inverse operation of Equal/);
+  });
+
+  it('cannot be recorded while something is lacking', () => {
+    show('642 − 387', ['decomposition']);
+    const disabled = (id: string) =>
+      check(id).querySelector<HTMLButtonElement>('header button')!.disabled;
+    expect(['estimate', 'second-method', 'calculator', 'inverse'].map(disabled)).toEqual([
+      true,
+      true,
+      true,
+      false,
+    ]);
+    expect(check('second-method').textContent).toMatch(/Lay a second paper/);
+  });
+
+  it('count how many slips of this work they would catch', () => {
+    show('386 + 478', ['column-addition', 'partial-sums']);
+    expect(check('second-method').querySelector('summary')!.textContent).toMatch(/catch 4 of 4/);
+    const rows = [...check('second-method').querySelectorAll('tbody tr')];
+    expect(rows.map((row) => row.children[2]!.textContent)).toEqual(['8514', '854', '7164', '764']);
+  });
+
+  it('take the calculator for this computation only', () => {
+    show('642 − 387', ['decomposition', 'equal-additions']);
+    key('642 − 386');
+    expect(check('calculator').textContent).toMatch(/shows 256, but for another computation/);
+    key('642-387');
+    expect(host.querySelector('.display')!.textContent).toBe('= 255');
+    press(named('Record the check'));
+    expect(currentDocument().checks).toMatchObject([
+      { check: 'calculator', against: '642-387', outcome: 'agrees' },
+    ]);
+    key('642 −');
+    expect(host.querySelector('.display')!.textContent).toMatch(/number is missing/);
+  });
+
+  it('show what each work is sure of by itself', () => {
+    show('314 + 523', ['column-addition', 'partial-sums']);
+    const rows = [...host.querySelectorAll('.certainties tbody tr')].map((row) => row.textContent);
+    expect(rows[0]).toMatch(/^before/);
+    expect(rows.some((row) => row?.includes('sure 837'))).toBe(true);
+  });
+});

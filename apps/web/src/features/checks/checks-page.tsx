@@ -1,0 +1,149 @@
+import {
+  checks,
+  problemText,
+  readExpression,
+  type CheckId,
+  type CheckRecord,
+  type CheckSubject,
+} from '@levee/core';
+import { ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { useState } from 'react';
+import { useComparison } from '../../store/comparison-store.ts';
+import { withCheck } from '../../store/content.ts';
+import { ProblemText } from '../../ui/problem-text.tsx';
+import { Notices } from '../../ui/notices.tsx';
+import { useWorked } from '../../worked/use-worked.ts';
+import { Calculator, type Keyed } from './calculator.tsx';
+import { CheckRow } from './check-row.tsx';
+import { CheckLog } from './check-log.tsx';
+import { Certainties } from './certainties.tsx';
+import './checks.css';
+
+/** Every way to check an answer: made on a chosen paper, recorded, with what it would and would not catch. */
+export function ChecksPage() {
+  const { papers, problem, comparison } = useWorked();
+  const { estimate, problem: text } = useComparison((state) => state.content);
+  const [chosen, setChosen] = useState(0);
+  const [second, setSecond] = useState(1);
+  const [keyed, setKeyed] = useState<Keyed | null>(null);
+  const index = Math.min(chosen, papers.length - 1);
+  const other = otherOf(papers.length, index, second);
+  const lane = papers[index]!.lane;
+  const subject: CheckSubject = {
+    comparison,
+    lane,
+    estimate,
+    other: other === null ? null : papers[other]!.lane,
+    calculated: keyed && { value: keyed.value, same: isSame(keyed, problemText(problem)) },
+  };
+  const against = (id: CheckId) =>
+    id === 'second-method' && other !== null
+      ? papers[other]!.method.id
+      : id === 'calculator' && keyed
+        ? keyed.text
+        : '';
+  const make = (id: CheckId) => {
+    const check = checks.find((one) => one.id === id)!;
+    const { outcome } = check.make(subject, lane.trace.answer);
+    const record: CheckRecord = {
+      check: id,
+      method: papers[index]!.method.id,
+      against: against(id),
+      outcome,
+      at: new Date().toISOString(),
+    };
+    useComparison.getState().change((content) => withCheck(content, record));
+  };
+  return (
+    <main className="checks">
+      <header className="checks-head">
+        <h1>
+          Checks of <ProblemText problem={text} />
+        </h1>
+        <PaperChoice
+          label="Paper to check"
+          index={index}
+          choose={setChosen}
+          names={papers.map(({ method }) => method.shortName)}
+        />
+        {other !== null && papers.length > 2 && (
+          <PaperChoice
+            label="Second method"
+            caption="against"
+            index={other}
+            choose={setSecond}
+            names={papers.map(({ method }) => method.shortName)}
+            without={index}
+          />
+        )}
+      </header>
+      <div className="checks-body">
+        <section aria-label="Checks" className="checks-list">
+          {checks.map((check) => (
+            <CheckRow key={check.id} check={check} subject={subject} make={() => make(check.id)} />
+          ))}
+        </section>
+        <div className="checks-side">
+          <Calculator
+            keyed={keyed}
+            offer={text}
+            done={(value) => setKeyed(value)}
+            record={() => make('calculator')}
+          />
+          <CheckLog />
+        </div>
+      </div>
+      <Certainties />
+      <Notices />
+    </main>
+  );
+}
+
+/** The paper to compare with: the chosen one, or the next when that is the paper itself; null when alone. */
+function otherOf(count: number, index: number, chosen: number): number | null {
+  if (count < 2) return null;
+  const wanted = chosen % count;
+  return wanted === index ? (index + 1) % count : wanted;
+}
+
+/** Whether what was keyed in is the very computation of the comparison. */
+function isSame(keyed: Keyed, problem: string): boolean {
+  const [own, asked] = [keyed.text, problem].map((text) => readExpression(text));
+  return (
+    own?.ok === true &&
+    asked?.ok === true &&
+    JSON.stringify(own.expression) === JSON.stringify(asked.expression)
+  );
+}
+
+interface PaperChoiceProps {
+  readonly label: string;
+  readonly caption?: string;
+  readonly index: number;
+  readonly names: readonly string[];
+  readonly without?: number;
+  readonly choose: (index: number) => void;
+}
+
+function PaperChoice({ label, caption, index, names, without, choose }: PaperChoiceProps) {
+  return (
+    <span className="paper-choice">
+      {caption && <span className="caption">{caption}</span>}
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        value={index}
+        aria-label={label}
+        onChange={(_, chosen: number | null) => chosen !== null && choose(chosen)}
+      >
+        {names.map((name, k) =>
+          k === without ? null : (
+            <ToggleButton key={k} value={k}>
+              {name}
+            </ToggleButton>
+          ),
+        )}
+      </ToggleButtonGroup>
+    </span>
+  );
+}

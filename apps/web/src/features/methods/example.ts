@@ -1,0 +1,92 @@
+import {
+  compare,
+  cost,
+  LAW_NAMES,
+  readProblem,
+  refusalText,
+  Speaker,
+  type Law,
+  type Method,
+  type School,
+  type Vocabulary,
+} from '@levee/core';
+import { paperOfLane, type Paper } from '../../worked/work.ts';
+
+/** Computations of the demo scenario; a method is shown on the first that it works. */
+const EXAMPLES: Readonly<Record<string, string>> = {
+  'scratch-addition': '47 + 9 + 88 + 76',
+  'running-total': '7 + 9 + 4 + 8 + 6 + 5',
+  addition: '386 + 478',
+  subtraction: '642 − 387',
+  multiplication: '46 × 58',
+};
+
+export interface Example {
+  readonly title: string;
+  readonly paper: Paper;
+  /** A speaker for it in some words. */
+  readonly say: (words: Vocabulary) => Speaker;
+}
+
+/** A method worked on its example by some school. */
+export function exampleOf(method: Method, school: School): Example {
+  const text = EXAMPLES[method.id] ?? EXAMPLES[method.family] ?? '46 × 58';
+  const read = readProblem(text);
+  if (!read.ok) throw new RangeError(`exampleOf: "${text}" is not a problem`);
+  const [lane] = compare(read.problem, [{ method, school }]).lanes;
+  const paper = paperOfLane(lane!, 0);
+  const { base } = read.problem;
+  return {
+    title: `${text} = ${lane!.trace.total}`,
+    paper,
+    say: (words) => new Speaker(words, base),
+  };
+}
+
+const SCOPE: readonly (readonly [what: string, text: string])[] = [
+  ['two addends', '46 + 58'],
+  ['a string of addends', '7 + 9 + 4'],
+  ['differences', '642 − 387'],
+  ['negative differences', '387 − 642'],
+  ['products of two factors', '46 × 58'],
+  ['products of three factors', '2 × 3 × 4'],
+  ['other bases', ''],
+];
+
+export interface Scope {
+  readonly what: string;
+  readonly works: boolean;
+  /** Why not, where the kind of computation is its own. */
+  readonly reason: string | null;
+}
+
+/** What a method works and what it refuses, found by asking it; kinds that are not its own are left out. */
+export function scopeOf(method: Method): readonly Scope[] {
+  return SCOPE.flatMap(([what, text]): Scope[] => {
+    if (text === '') return [{ what, works: true, reason: null }];
+    const read = readProblem(text);
+    if (!read.ok) return [];
+    const accepted = method.accepts(read.problem);
+    if (accepted.ok) return [{ what, works: true, reason: null }];
+    if (accepted.reason.code === 'kind-not-worked') return [];
+    return [{ what, works: false, reason: refusalText(accepted.reason) }];
+  });
+}
+
+/** The laws that the example's steps name, each in words. */
+export function lawsOf({ lane }: Paper): readonly string[] {
+  const laws = new Set<Law>(lane.trace.steps.map(({ law }) => law));
+  return [...laws].map((law) => LAW_NAMES[law]);
+}
+
+/** How much of the example is written and how much is held. */
+export function mediaOf({ lane }: Paper): { readonly written: string; readonly held: string } {
+  const { figures, lines, heldAtOnce, largestHeld } = cost(lane.trace);
+  return {
+    written: `${figures} figures in ${lines} ${lines === 1 ? 'line' : 'lines'}`,
+    held:
+      heldAtOnce === 0
+        ? 'nothing'
+        : `${heldAtOnce === 1 ? 'one number' : `${heldAtOnce} numbers`} at a time, up to ${largestHeld}`,
+  };
+}

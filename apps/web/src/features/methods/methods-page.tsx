@@ -1,0 +1,197 @@
+import { LAW_LABELS, registry, sayMarked, type Method } from '@levee/core';
+import { useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { SheetView } from '../../sheet/sheet-view.tsx';
+import { useSettings } from '../../store/settings-store.ts';
+import { Spoken } from '../../ui/spoken.tsx';
+import { exampleOf, lawsOf, mediaOf, scopeOf } from './example.ts';
+import './methods.css';
+
+const FAMILIES: Record<string, string> = {
+  addition: 'Addition',
+  subtraction: 'Subtraction',
+  multiplication: 'Multiplication',
+};
+
+/** Every method with a worked example: names, scope, schools, laws, what is written and what is held. */
+export function MethodsPage() {
+  const [params, setParams] = useSearchParams();
+  const chosen = registry.find(params.get('m') ?? '') ?? registry.methods[0]!;
+  const families = [...new Set(registry.methods.map(({ family }) => family))];
+  return (
+    <main className="methods">
+      <nav className="methods-list" aria-label="Methods">
+        {families.map((family) => (
+          <section key={family}>
+            <h2>{FAMILIES[family] ?? family}</h2>
+            <ul>
+              {registry.methods
+                .filter((method) => method.family === family)
+                .map((method) => (
+                  <li key={method.id}>
+                    <button
+                      type="button"
+                      className={method === chosen ? 'link chosen' : 'link'}
+                      aria-current={method === chosen ? 'true' : undefined}
+                      onClick={() => setParams({ m: method.id }, { replace: true })}
+                    >
+                      {method.name}
+                    </button>
+                  </li>
+                ))}
+            </ul>
+          </section>
+        ))}
+      </nav>
+      <MethodSheet key={chosen.id} method={chosen} />
+    </main>
+  );
+}
+
+const MEDIA: Record<Method['medium'], string> = {
+  'on paper': 'on paper',
+  'in the head': 'in the head; only the answer is written',
+  either: 'in the head or on paper',
+};
+
+const NOTHING = { frames: [], held: new Set<never>() };
+
+/** One method told in full. */
+function MethodSheet({ method }: { readonly method: Method }) {
+  const [school, setSchool] = useState(method.defaultSchool);
+  const example = useMemo(() => exampleOf(method, school), [method, school]);
+  const { paper, say, title } = example;
+  const { words, notes, notches, voice } = useSettings();
+  const speaker = useMemo(() => say(words), [say, words]);
+  const scope = useMemo(() => scopeOf(method), [method]);
+  const { written, held } = mediaOf(paper);
+  const square = Math.min(30, 420 / paper.drawing.width);
+  return (
+    <article className="method-sheet" aria-label={method.name}>
+      <header>
+        <h1>{method.name}</h1>
+        <p>{method.summary}</p>
+      </header>
+      <div className="method-body">
+        <div>
+          <h2>
+            Worked: <span className="figures">{title.replaceAll('×', words.times)}</span>
+          </h2>
+          <div
+            className="method-example"
+            style={{
+              backgroundSize: `${square}px ${square}px`,
+              width: paper.drawing.width * square,
+            }}
+          >
+            <SheetView
+              paper={paper}
+              step={paper.last}
+              lit={NOTHING}
+              times={words.times}
+              notes={notes}
+              notches={notches}
+              square={square}
+              label={`${method.name}, worked`}
+            />
+          </div>
+          <ol className="method-steps">
+            {paper.lane.trace.steps.map((step) => (
+              <li key={step.number}>
+                <Spoken marked={sayMarked(method.phrases, step.phrase, voice, speaker)} />{' '}
+                <span className="caption">{LAW_LABELS[step.law]}</span>
+              </li>
+            ))}
+          </ol>
+        </div>
+        <dl>
+          <dt>Also called</dt>
+          <dd>{method.alsoCalled.join('; ')}</dd>
+          <dt>Why it works</dt>
+          <dd>{method.why}</dd>
+          <dt>Worked</dt>
+          <dd>{MEDIA[method.medium]}</dd>
+          <dt>Direction</dt>
+          <dd>
+            {method.direction}
+            {method.freeOrder && '; any order may be chosen, the total is the same'}
+          </dd>
+          <dt>Works</dt>
+          <dd>
+            <ul>
+              {scope.map(({ what, works, reason }) => (
+                <li key={what}>
+                  {works ? '✓' : '—'} {what}
+                  {reason && <span className="caption"> {reason}</span>}
+                </li>
+              ))}
+            </ul>
+          </dd>
+          {method.schools.map(({ id, label, options }) => (
+            <Schools
+              key={id}
+              label={label}
+              options={options}
+              chosen={school[id]!}
+              choose={(option) => setSchool({ ...school, [id]: option })}
+            />
+          ))}
+          {method.ownHops && (
+            <>
+              <dt>Her own choice</dt>
+              <dd>
+                {method.ownHops.name}s of one’s own.{' '}
+                <span className="caption">{method.ownHops.hint}</span>
+              </dd>
+            </>
+          )}
+          <dt>Laws used here</dt>
+          <dd>{lawsOf(paper).join('; ')}</dd>
+          <dt>Written</dt>
+          <dd>{written}</dd>
+          <dt>Held in the head</dt>
+          <dd>{held}</dd>
+          <dt>Where it goes wrong</dt>
+          <dd>
+            <ul>
+              {method.slips.map(({ id, label, mechanism }) => (
+                <li key={id}>
+                  {label}. <span className="caption">{mechanism}</span>
+                </li>
+              ))}
+            </ul>
+          </dd>
+        </dl>
+      </div>
+    </article>
+  );
+}
+
+interface SchoolsProps {
+  readonly label: string;
+  readonly options: Method['schools'][number]['options'];
+  readonly chosen: string;
+  readonly choose: (option: string) => void;
+}
+
+/** The options of one school; the chosen one is shown in the example. */
+function Schools({ label, options, chosen, choose }: SchoolsProps) {
+  return (
+    <>
+      <dt>{label}</dt>
+      <dd className="method-schools">
+        {options.map((option) => (
+          <button
+            key={option.id}
+            type="button"
+            className={option.id === chosen ? 'link chosen' : 'link'}
+            aria-pressed={option.id === chosen}
+            onClick={() => choose(option.id)}
+          >
+            {option.label} <span className="caption">{option.reason}</span>
+          </button>
+        ))}
+      </dd>
+    </>
+  );
+}

@@ -1,0 +1,32 @@
+import { Exact } from '../exact/exact.ts';
+import { numberText, numeralValue, placeValue, pointedText } from '../exact/numeral.ts';
+import type { Trace } from './account.ts';
+
+/**
+ * The answer of a trace as its paper gives it: `2668`, `73.8`, `136 r 3`, `0.(142857)` for figures that
+ * repeat without end. A remainder is in the measure of the dividend.
+ */
+export function answerText({ problem, answer, groups, steps }: Trace): string {
+  const { base } = problem;
+  if (problem.kind !== 'quotient') return numberText(answer, base);
+  const ids = new Set(groups.at(-1)!.marks);
+  const marks = steps.flatMap(({ gives }) => gives).filter(({ id }) => ids.has(id));
+  const rest = marks.find(({ role }) => role === 'rest');
+  const repeats = marks.find(({ role }) => role === 'repeats');
+  const written = Exact.sum(
+    marks.filter((mark) => mark !== rest && mark !== repeats).map(({ worth }) => worth),
+  );
+  if (repeats) {
+    const decimals = -(repeats.place ?? 0);
+    const count = written.times(placeValue(base, decimals)).numerator;
+    return repeating(pointedText(count, decimals, base), repeats.text);
+  }
+  const divisor = numeralValue(problem.operands[1]!);
+  const quotient = numberText(written, base);
+  return rest ? `${quotient} r ${numberText(rest.worth.times(divisor), base)}` : quotient;
+}
+
+/** `0.(142857)`: the last figures, which come again and again, in brackets. */
+function repeating(text: string, block: string): string {
+  return `${text.slice(0, -block.length)}(${block})`;
+}

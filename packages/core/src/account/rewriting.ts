@@ -1,0 +1,29 @@
+import type { Entry, Role, Step } from './account.ts';
+
+/**
+ * Whether a step only writes what is owed in another way, so that it is still to be dealt with: a place
+ * opened into ten of the next, the same change made to both numbers, or a mere copy.
+ */
+export function isRewriting({ law, gives }: Step): boolean {
+  return (
+    law === 'same-change' ||
+    law === 'scale-both' ||
+    law === 'reorder' ||
+    gives.some((mark) => REWRITTEN.has(mark.role))
+  );
+}
+
+/** Figures that stand for what they come from, still to be dealt with. */
+const REWRITTEN: ReadonlySet<Role> = new Set(['regrouped digit', 'brought down']);
+
+/** What stands for everything that a step has not dealt with. */
+const LEFT: ReadonlySet<Role> = new Set(['doubled', 'remainder']);
+
+/**
+ * The entries of a step that carry on what is still to be dealt with: all that a rewriting gives, what a
+ * stage opens, the double that stands for everything a halved row has not kept, and a remainder.
+ */
+export function carriedOn(step: Step): readonly Entry[] {
+  if (step.opens.length > 0) return step.opens;
+  return isRewriting(step) ? step.gives : step.gives.filter(({ role }) => LEFT.has(role));
+}

@@ -1,0 +1,215 @@
+import { Exact } from '../exact/exact.ts';
+import { numeralValue } from '../exact/numeral.ts';
+import { problemValue, type Problem } from '../problem/problem.ts';
+import type {
+  EntryId,
+  Given,
+  Group,
+  Mark,
+  Opportunity,
+  OwedEntry,
+  Phrase,
+  Stage,
+  Step,
+  Trace,
+} from './account.ts';
+import { ProductSpace, TermSet, type TermSpace } from './terms.ts';
+
+/** How a stage that follows is announced: what the one before made, and the factor that comes next. */
+export type SayStage = (product: Exact, factor: Exact) => Phrase;
+
+/**
+ * The product of three and more factors as one account. Each stage is a work of two factors by itself;
+ * in the whole account its amounts are owed as many times as the factors to come say, and the answer of a
+ * stage opens what the next one owes.
+ */
+export function stagedTrace(problem: Problem, works: readonly Trace[], say: SayStage): Trace {
+  const factors = problem.operands.map(numeralValue);
+  const cuts = [works[0]!.space.cuts[0]!, ...works.map((work) => work.space.cuts[1]!)];
+  const space = new ProductSpace(cuts);
+  const lifts = liftsOf(works, space);
+  const stages: Stage[] = [];
+  const parts: LiftedWork[] = [];
+  const steps: Step[] = [];
+  const opportunities: Opportunity[] = [];
+  works.forEach((work, k) => {
+    const rest = factors.slice(k + 2).reduce((product, factor) => product.times(factor), Exact.ONE);
+    const opens = k > 0 ? 1 : 0;
+    const before = steps.length + opens;
+    const stage: Stage = { trace: work, before, prefix: k === 0 ? '' : `s${k + 1}.` };
+    const lifted = liftedWork(stage, k, rest, lifts[k]!);
+    if (opens === 1) {
+      steps.push({
+        number: before,
+        law: 'distribute',
+        phase: `stage-${k + 1}`,
+        takes: answerMarks(stages.at(-1)!),
+        gives: [],
+        opens: lifted.owed,
+        strikes: [],
+        phrase: say(works[k - 1]!.answer, factors[k + 1]!),
+        balance: Exact.sum(lifted.owed.map(({ worth }) => worth)),
+      });
+    }
+    steps.push(...lifted.steps);
+    for (const one of rest.isZero ? [] : work.opportunities) {
+      const earlier = opportunities.filter(({ slip }) => slip === one.slip).length;
+      opportunities.push({ ...one, occurrence: earlier + 1, step: one.step + before });
+    }
+    stages.push(stage);
+    parts.push(lifted);
+  });
+  const total = problemValue(problem);
+  return {
+    ...works.at(-1)!,
+    problem,
+    choice: works[0]!.choice,
+    space,
+    givens: parts.flatMap(({ givens }) => givens),
+    start: parts[0]!.owed,
+    steps,
+    groups: parts.flatMap(({ groups }, k) => groups.map((group) => subtotal(group, k, works))),
+    opportunities,
+    total,
+    balanced: steps.every((step) => step.balance.equals(total)),
+    stages,
+  };
+}
+
+/** The answer of every stage but the last is a number on the way. */
+function subtotal(group: Group, stage: number, works: readonly Trace[]): Group {
+  const isLast = stage === works.length - 1;
+  return group.role === 'answer' && !isLast ? { ...group, role: 'subtotal' } : group;
+}
+
+interface LiftedWork {
+  readonly owed: readonly OwedEntry[];
+  readonly givens: readonly Given[];
+  readonly steps: readonly Step[];
+  readonly groups: readonly Group[];
+}
+
+/** One stage in the ids, terms and amounts of the whole work. */
+function liftedWork(
+  { trace: work, before, prefix }: Stage,
+  k: number,
+  rest: Exact,
+  lift: Lift,
+): LiftedWork {
+  const name = (id: EntryId) => `${prefix}${id}` as EntryId;
+  const raised = <T extends { readonly worth: Exact; readonly terms: TermSet }>(of: T) => ({
+    worth: of.worth.times(rest),
+    terms: of.worth.isZero ? lift.none : lift.terms(of.terms),
+  });
+  const mark = (of: Mark): Mark => ({
+    ...of,
+    id: name(of.id),
+    worth: of.worth.times(rest),
+    terms: lift.terms(of.terms),
+    spot: { ...of.spot, area: prefix + of.spot.area },
+  });
+  return {
+    owed: work.start.map((entry) => ({ ...entry, id: name(entry.id), ...raised(entry) })),
+    givens: work.givens.map((given) => ({
+      ...given,
+      ...(k > 0 ? { since: before } : {}),
+      id: name(given.id),
+      terms: lift.terms(given.terms),
+      operand: given.operand === 0 ? 0 : k + 1,
+      spot: { ...given.spot, area: prefix + given.spot.area },
+    })),
+    steps: work.steps.map((step) => ({
+      ...step,
+      number: step.number + before,
+      phase: prefix + step.phase,
+      takes: step.takes.map(name),
+      gives: step.gives.map(mark),
+      strikes: step.strikes.map(name),
+      balance: step.balance.times(rest),
+    })),
+    groups: work.groups.map((group) => ({
+      ...group,
+      id: prefix + group.id,
+      marks: group.marks.map(name),
+      worth: group.worth.times(rest),
+      terms: lift.terms(group.terms),
+    })),
+  };
+}
+
+/** The marks of a stage's answer, by their ids in the whole work. */
+function answerMarks({ trace, prefix }: Stage): readonly EntryId[] {
+  return trace.groups.at(-1)!.marks.map((id) => `${prefix}${id}` as EntryId);
+}
+
+/** Turns the terms of a stage into those of the whole product. */
+interface Lift {
+  readonly none: TermSet;
+  readonly terms: (terms: TermSet) => TermSet;
+}
+
+/**
+ * The lifts of all stages. A part of a stage's first factor stands for every product that the stages before
+ * have gathered in it; each is taken with every part of the factors to come.
+ */
+function liftsOf(works: readonly Trace[], space: TermSpace): readonly Lift[] {
+  const sizes = space.cuts.map((parts) => parts.length);
+  const lifts: Lift[] = [];
+  let holds = (part: number): readonly number[] => [part];
+  works.forEach((work, k) => {
+    const below = sizes.slice(0, k + 1).reduce((product, size) => product * size, 1);
+    const here = below * sizes[k + 1]!;
+    const lift = liftOf(work, space, holds, below, here);
+    holds = holders(work, lift, here);
+    lifts.push(lift);
+  });
+  return lifts;
+}
+
+function liftOf(
+  work: Trace,
+  space: TermSpace,
+  holds: (part: number) => readonly number[],
+  below: number,
+  here: number,
+): Lift {
+  const known = new Map<string, TermSet>();
+  const terms = (set: TermSet): TermSet => {
+    const found = known.get(set.key);
+    if (found) return found;
+    const indices = new Set<number>();
+    for (const index of set.indices()) {
+      const [first = 0, second = 0] = work.space.parts(index);
+      for (const product of holds(first)) {
+        const from = product + second * below;
+        for (let at = from; at < space.size; at += here) indices.add(at);
+      }
+    }
+    const live = [...indices].filter((index) => !space.worth(index).isZero);
+    const made = TermSet.from(space, live);
+    known.set(set.key, made);
+    return made;
+  };
+  return { none: TermSet.empty(space), terms };
+}
+
+/**
+ * For each part of the next stage's first factor, the products of the factors so far that it holds: those
+ * of the figure in its place, or all when the answer is not written figure by figure.
+ */
+function holders(work: Trace, lift: Lift, here: number): (part: number) => readonly number[] {
+  const answer = work.groups.at(-1)!;
+  const ids = new Set(answer.marks);
+  const marks = work.steps.flatMap(({ gives }) => gives).filter(({ id }) => ids.has(id));
+  const placed = marks.every(({ place, glyph }) => place !== undefined && glyph.length === 1);
+  const known = new Map<number, readonly number[]>();
+  return (part) => {
+    const found = known.get(part);
+    if (found) return found;
+    const mark = placed ? marks.find(({ place }) => place === part) : undefined;
+    const all = lift.terms(mark?.terms ?? answer.terms);
+    const held = [...new Set([...all.indices()].map((index) => index % here))];
+    known.set(part, held);
+    return held;
+  };
+}

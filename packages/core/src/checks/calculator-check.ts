@@ -1,0 +1,26 @@
+import { numberText } from '../exact/numeral.ts';
+import type { CheckSpec } from './check.ts';
+
+export const calculatorCheck: CheckSpec = {
+  id: 'calculator',
+  name: 'Calculator',
+  catches: 'Every wrong answer, when this very computation is keyed in.',
+  misses: 'Where and why it went wrong, and a computation that was keyed in wrongly.',
+  lacks: ({ calculated }) => (calculated ? null : 'Use the calculator first.'),
+  make: ({ calculated, comparison }, answer) => {
+    const { value, same } = calculated!;
+    const { base } = comparison.problem;
+    const shown = numberText(value, base);
+    if (!same) {
+      return {
+        outcome: 'cannot-tell',
+        lines: [`The calculator shows ${shown}, but for another computation.`],
+      };
+    }
+    const agrees = value.equals(answer);
+    return {
+      outcome: agrees ? 'agrees' : 'disagrees',
+      lines: [`The calculator shows ${shown}; the paper says ${numberText(answer, base)}.`],
+    };
+  },
+};

@@ -1,0 +1,52 @@
+import type { Comparison, Lane } from '../compare/compare.ts';
+import type { Exact } from '../exact/exact.ts';
+import type { EstimateRecord } from '../formats/comparison-document.ts';
+
+/** The ways in which an answer can be checked. */
+export const CHECKS = [
+  'estimate',
+  'leading-figures',
+  'inverse',
+  'direction',
+  'point',
+  'totals',
+  'casting-out',
+  'second-method',
+  'calculator',
+] as const;
+export type CheckId = (typeof CHECKS)[number];
+
+/** `agrees` and `disagrees` are findings; with `cannot-tell` the check says nothing about the answer. */
+export const OUTCOMES = ['agrees', 'disagrees', 'cannot-tell'] as const;
+export type Outcome = (typeof OUTCOMES)[number];
+
+/** What a check is made with. */
+export interface CheckSubject {
+  readonly comparison: Comparison;
+  /** The paper whose answer is checked. */
+  readonly lane: Lane;
+  readonly estimate: EstimateRecord | null;
+  /** The other paper, for a second method. */
+  readonly other: Lane | null;
+  /** What the calculator showed, and whether it was asked for this very computation. */
+  readonly calculated: { readonly value: Exact; readonly same: boolean } | null;
+}
+
+/** A check made on one answer. */
+export interface CheckFinding {
+  readonly outcome: Outcome;
+  /** The working of the check, a line a sentence. */
+  readonly lines: readonly string[];
+}
+
+export interface CheckSpec {
+  readonly id: CheckId;
+  readonly name: string;
+  /** What it is good for and what it lets through, in a sentence each. */
+  readonly catches: string;
+  readonly misses: string;
+  /** Why it cannot be made, in a sentence, or null when it can. */
+  readonly lacks: (subject: CheckSubject) => string | null;
+  /** Makes the check on an answer; null lacks must be ruled out first. */
+  readonly make: (subject: CheckSubject, answer: Exact) => CheckFinding;
+}

@@ -1,0 +1,30 @@
+import { calculatorCheck } from './calculator-check.ts';
+import { castingOutCheck } from './casting-out-check.ts';
+import type { CheckId, CheckSpec } from './check.ts';
+import { directionCheck } from './direction-check.ts';
+import { estimateCheck } from './estimate-check.ts';
+import { inverseCheck } from './inverse-check.ts';
+import { leadingFiguresCheck } from './leading-figures-check.ts';
+import { pointCheck } from './point-check.ts';
+import { secondMethodCheck } from './second-method-check.ts';
+import { totalsCheck } from './totals-check.ts';
+
+/** Every check, in the order they are offered. */
+export const checks: readonly CheckSpec[] = [
+  estimateCheck,
+  leadingFiguresCheck,
+  directionCheck,
+  pointCheck,
+  inverseCheck,
+  totalsCheck,
+  castingOutCheck,
+  secondMethodCheck,
+  calculatorCheck,
+];
+
+/** The check with this id. RangeError when there is none. */
+export function checkOf(id: CheckId): CheckSpec {
+  const found = checks.find((check) => check.id === id);
+  if (!found) throw new RangeError(`checkOf: no check "${id}"`);
+  return found;
+}

@@ -1,0 +1,35 @@
+import type { Opportunity } from '../account/account.ts';
+import type { Exact } from '../exact/exact.ts';
+import type { CheckSpec, CheckSubject } from './check.ts';
+
+/** A slip that could happen on a paper, the answer it would give, and whether a check would notice. */
+export interface SlipReach {
+  readonly opportunity: Opportunity;
+  readonly label: string;
+  readonly answer: Exact;
+  readonly caught: boolean;
+}
+
+/** The most slips that are tried. */
+const MOST = 60;
+
+/**
+ * What a check would and would not catch on these very numbers: every slip that the paper's method has a
+ * chance of is made once, and the check is asked about the answer. Slips whose wrong amounts happen to
+ * leave the answer right are no matter for a check and are left out.
+ */
+export function reachOf(check: CheckSpec, subject: CheckSubject): readonly SlipReach[] {
+  const { method, trace } = subject.lane;
+  return trace.opportunities.slice(0, MOST).flatMap((opportunity): SlipReach[] => {
+    const { answer, total } = method.trace(trace.problem, {
+      school: trace.school,
+      slips: [opportunity],
+      order: trace.choice.order,
+      hops: trace.choice.hops,
+    });
+    if (answer.equals(total)) return [];
+    const label = method.slips.find(({ id }) => id === opportunity.slip)?.label ?? opportunity.slip;
+    const { outcome } = check.make(subject, answer);
+    return [{ opportunity, label, answer, caught: outcome === 'disagrees' }];
+  });
+}

@@ -1,0 +1,158 @@
+import type { EntryId, Role, Trace } from '../account/account.ts';
+import type { Bounds, TermSet } from '../account/terms.ts';
+import { Exact } from '../exact/exact.ts';
+import { decimalsNeeded, placeValue } from '../exact/numeral.ts';
+import type { Scale } from '../problem/scale.ts';
+
+/** What is sure of the answer after some step, when owed amounts are known by their places alone. */
+export interface Certainty {
+  /** What is marked so far: the estimate that the work gives by itself. */
+  readonly marked: Exact;
+  /** The least and the most the answer can still be. */
+  readonly low: Exact;
+  readonly high: Exact;
+  /** The leading figures that cannot change any more, in the problem's base. */
+  readonly figures: string;
+  /** How many figures the answer has, when that is sure; else null. */
+  readonly length: number | null;
+  /** How many of them stand after the point. */
+  readonly decimals: number;
+}
+
+/**
+ * The certainty before the first step and after every step. An owed digit may be any digit of its
+ * place, an owed product of two digits anything below base² of it; what is marked is known, except for a
+ * double that stands for all that its row has not kept yet. A method
+ * that works from the left is sure of the size at once, one that works from the right only at its end.
+ * Of a quotient it is known between which powers of the base what is left would bring it.
+ */
+export function certainties(trace: Trace): readonly Certainty[] {
+  if (trace.problem.kind === 'quotient') return quotientCertainties(trace);
+  if (trace.scale && trace.whole) return scaled(certainties(trace.whole), trace, trace.scale);
+  const last = trace.stages.at(-1);
+  return last ? afterStages(certainties(last.trace), last.before) : placeCertainties(trace);
+}
+
+/** The whole numbers' certainties, counted in the last place after the point; the point step adds nothing. */
+function scaled(all: readonly Certainty[], { steps }: Trace, scale: Scale): readonly Certainty[] {
+  const own = all.map((one) => ({
+    ...one,
+    marked: one.marked.times(scale.unit),
+    low: one.low.times(scale.unit),
+    high: one.high.times(scale.unit),
+    decimals: scale.decimals,
+  }));
+  return own.length > steps.length ? own : [...own, own.at(-1)!];
+}
+
+/** Nothing is sure of the whole product before its last factor is taken. */
+function afterStages(all: readonly Certainty[], before: number): readonly Certainty[] {
+  const none = { ...all[0]!, marked: Exact.ZERO, figures: '', length: null };
+  return [...Array<Certainty>(before).fill(none), ...all];
+}
+
+function placeCertainties(trace: Trace): readonly Certainty[] {
+  const { problem } = trace;
+  const worth = new Map<EntryId, bigint>();
+  const bounds = new Map<EntryId, Bounds>();
+  let [low, high, marked] = [0n, 0n, 0n];
+  for (const entry of trace.start) {
+    if (entry.terms.isEmpty) continue;
+    const bound = boundOf(entry.terms, problem.base);
+    bounds.set(entry.id, bound);
+    low += bound.low;
+    high += bound.high;
+  }
+  const all = [certainty(marked, low, high, problem.base)];
+  for (const step of trace.steps) {
+    for (const id of step.takes) {
+      const bound = bounds.get(id);
+      low -= bound?.low ?? 0n;
+      high -= bound?.high ?? 0n;
+      marked -= worth.get(id) ?? 0n;
+    }
+    for (const mark of step.gives) {
+      if (mark.role === 'doubled') {
+        const bound = boundOf(mark.terms, problem.base);
+        bounds.set(mark.id, bound);
+        low += bound.low;
+        high += bound.high;
+        continue;
+      }
+      worth.set(mark.id, mark.worth.numerator);
+      marked += mark.worth.numerator;
+    }
+    all.push(certainty(marked, marked + low, marked + high, problem.base));
+  }
+  return all;
+}
+
+const IN_QUOTIENT: ReadonlySet<Role> = new Set(['answer', 'chunk']);
+
+/**
+ * The quotient so far and, for what is left, the power of the base it stays below: 252 is less than 100
+ * sevens, so that it cannot change the hundreds.
+ */
+function quotientCertainties({ problem: { base }, steps, total }: Trace): readonly Certainty[] {
+  const figures = steps.flatMap(({ gives }) => gives).filter(({ role }) => IN_QUOTIENT.has(role));
+  const decimals = Math.max(0, ...figures.map((mark) => decimalsNeeded(mark.worth, base) ?? 0));
+  const unit = placeValue(base, decimals);
+  const live = new Map<EntryId, Exact>();
+  const at = (): Certainty => {
+    const marked = Exact.sum(live.values());
+    const least = floor(marked.times(unit));
+    const rest = total.minus(marked).times(unit);
+    const [low, high] = powersAround(rest, base);
+    const one = certainty(least, least + low, least + high, base);
+    const down = (amount: Exact) => amount.dividedBy(unit);
+    return { ...one, marked, low: down(one.low), high: down(one.high), decimals };
+  };
+  const all = [at()];
+  for (const { takes, gives } of steps) {
+    for (const id of takes) live.delete(id);
+    for (const mark of gives) if (IN_QUOTIENT.has(mark.role)) live.set(mark.id, mark.worth);
+    all.push(at());
+  }
+  return all;
+}
+
+/** The greatest power of the base that an amount reaches, and the last count before the next power. */
+function powersAround(amount: Exact, base: number): readonly [bigint, bigint] {
+  if (amount.compare(Exact.ONE) < 0) return [0n, 0n];
+  let power = 1n;
+  while (amount.compare(Exact.of(power * BigInt(base))) >= 0) power *= BigInt(base);
+  return [power, power * BigInt(base) - 1n];
+}
+
+function floor({ numerator, denominator }: Exact): bigint {
+  const whole = numerator / denominator;
+  return numerator < 0n && whole * denominator !== numerator ? whole - 1n : whole;
+}
+
+/** What is known of some terms by their places alone. */
+function boundOf(terms: TermSet, base: number): Bounds {
+  let [low, high] = [0n, 0n];
+  for (const term of terms.indices()) {
+    const bound = terms.space.bounds(term, base);
+    low += bound.low;
+    high += bound.high;
+  }
+  return { low, high };
+}
+
+function certainty(marked: bigint, low: bigint, high: bigint, base: number): Certainty {
+  const none = {
+    marked: Exact.of(marked),
+    low: Exact.of(low),
+    high: Exact.of(high),
+    figures: '',
+    length: null,
+    decimals: 0,
+  };
+  if (low < 0n !== high < 0n || (low === 0n && high !== 0n)) return none;
+  const [least, most] = [low, high].map((n) => n.toString(base).toUpperCase().replace('-', ''));
+  if (least!.length !== most!.length) return none;
+  let same = 0;
+  while (same < least!.length && least![same] === most![same]) same++;
+  return { ...none, figures: least!.slice(0, same), length: least!.length };
+}

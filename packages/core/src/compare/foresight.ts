@@ -1,0 +1,89 @@
+import type { Mark, Role, Trace } from '../account/account.ts';
+
+/** Something out of the ordinary that a method must do for these numbers, and in which places. */
+export interface Foresight {
+  readonly kind:
+    | 'carry'
+    | 'opening'
+    | 'scratch'
+    | 'little ones'
+    | 'shortfall'
+    | 'adjustment'
+    | 'remainder'
+    | 'scaling';
+  /** Places it goes into, smallest first, without repeats; empty for what belongs to no place. */
+  readonly places: readonly number[];
+  /** How often it happens. */
+  readonly times: number;
+}
+
+const KINDS: readonly (readonly [
+  kind: Foresight['kind'],
+  role: Role,
+  counts: (mark: Mark) => boolean,
+])[] = [
+  ['carry', 'carry', () => true],
+  ['opening', 'regrouped digit', () => true],
+  ['scratch', 'scratch', () => true],
+  ['little ones', 'little one', (mark) => mark.worth.numerator < 0n],
+  ['shortfall', 'place total', (mark) => mark.worth.numerator < 0n && mark.place !== undefined],
+  ['adjustment', 'adjustment', () => true],
+];
+
+/**
+ * What a method will have to do for a problem, read off its work before any of it is shown: carries with
+ * the places they go into, places that must be filled from the next, shortfalls.
+ */
+export function foresee(trace: Trace): readonly Foresight[] {
+  return [
+    ...divisionForesight(trace),
+    ...KINDS.flatMap(([kind, role, counts]) => {
+      const steps = trace.steps.filter(({ gives }) =>
+        gives.some((m) => m.role === role && counts(m)),
+      );
+      if (steps.length === 0) return [];
+      const marks = steps.map(({ gives }) =>
+        markOf(
+          kind,
+          gives.filter((m) => m.role === role),
+        ),
+      );
+      const places = marks.flatMap((mark) => placeOf(mark));
+      return [{ kind, places: [...new Set(places)].sort((a, b) => a - b), times: steps.length }];
+    }),
+  ];
+}
+
+/** Whether both numbers of a quotient are scaled, and the places that what is left goes into. */
+function divisionForesight(trace: Trace): readonly Foresight[] {
+  const scaled = trace.steps.some(({ law }) => law === 'scale-both');
+  const rests = carriedRemainders(trace);
+  const places = [...new Set(rests.map(({ place = 0 }) => place - 1))].sort((a, b) => a - b);
+  return [
+    ...(scaled ? [{ kind: 'scaling' as const, places: [], times: 1 }] : []),
+    ...(rests.length > 0 ? [{ kind: 'remainder' as const, places, times: rests.length }] : []),
+  ];
+}
+
+/** What is left of a place of a quotient and joins the next figure. */
+export function carriedRemainders({ steps }: Trace): readonly Mark[] {
+  const taken = new Set(
+    steps.filter(({ phase }) => phase !== 'rest').flatMap(({ takes }) => takes),
+  );
+  return steps
+    .flatMap(({ gives }) => gives)
+    .filter(
+      ({ id, role, worth, place }) =>
+        role === 'remainder' && place !== undefined && !worth.isZero && taken.has(id),
+    );
+}
+
+/** Of an opening's two marks the place that is filled, which is the lower one. */
+function markOf(kind: Foresight['kind'], marks: readonly Mark[]): Mark {
+  return kind === 'opening' || kind === 'little ones' ? marks.at(-1)! : marks[0]!;
+}
+
+function placeOf(mark: Mark): readonly number[] {
+  if (mark.role === 'adjustment') return [];
+  return [mark.place ?? mark.spot.column];
+}

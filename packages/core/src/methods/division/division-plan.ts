@@ -1,0 +1,135 @@
+import type { School } from '../../account/account.ts';
+import { Exact } from '../../exact/exact.ts';
+import { numeralValue, placeValue, withoutPoint, type Numeral } from '../../exact/numeral.ts';
+import type { Problem } from '../../problem/problem.ts';
+
+/** One figure of the quotient and how it comes about, counted in units of its place. */
+export interface QuotientFigure {
+  /** The place of the figure; tenths are −1. */
+  readonly place: number;
+  /** The figure of the dividend that joins here, and whether the dividend has one. */
+  readonly digit: number;
+  readonly given: boolean;
+  /** What was left before it, what is shared now, what each gets, and what is left. */
+  readonly before: bigint;
+  readonly part: bigint;
+  readonly quotient: number;
+  readonly rest: bigint;
+  /** Whether it would be a zero in front of the quotient. */
+  readonly leading: boolean;
+}
+
+/** How the work ends: nothing left, something left, or figures that repeat. */
+export type DivisionEnd = 'exact' | 'remainder' | 'repeats';
+
+export interface DivisionPlan {
+  readonly base: number;
+  /** How many places both points are moved so that the divisor is whole. */
+  readonly shift: number;
+  /** The numbers that are worked with. */
+  readonly dividend: Numeral;
+  readonly divisor: Numeral;
+  readonly by: bigint;
+  /** The last place that may be worked. */
+  readonly last: number;
+  readonly figures: readonly QuotientFigure[];
+  readonly end: DivisionEnd;
+  /** The index of the first figure that repeats; null when none does. */
+  readonly repeatsFrom: number | null;
+}
+
+/** The most figures after the point that are worked before a quotient is cut off. */
+export const MOST_DECIMALS = 60;
+
+const CUT_AT: Readonly<Record<string, number>> = { tenths: 1, hundredths: 2, thousandths: 3 };
+
+/** Plans the long work of a quotient, figure by figure, by the school that says where it stops. */
+export function planDivision({ operands, base }: Problem, school: School): DivisionPlan {
+  const [given, by] = operands as readonly [Numeral, Numeral];
+  const shift = neededDecimals(by);
+  const divisor = withoutPoint(moved(by, shift));
+  const dividend = moved(given, shift);
+  const last = lastPlace(operands, school);
+  return planFigures({ base, shift, dividend, divisor }, last);
+}
+
+/** What a plan is made for. */
+export type DivisionNumbers = Pick<DivisionPlan, 'base' | 'shift' | 'dividend' | 'divisor'>;
+
+/**
+ * The figures down to a last place, or until nothing is left or a remainder comes again. A learner may
+ * forget what is left after the figure with index `forgets`.
+ */
+export function planFigures(
+  numbers: DivisionNumbers,
+  last: number,
+  forgets: number | null = null,
+): DivisionPlan {
+  const { base, dividend, divisor } = numbers;
+  const by = numeralValue(divisor).numerator;
+  const figures: QuotientFigure[] = [];
+  const seen = new Map<bigint, number>();
+  let rest = 0n;
+  let repeatsFrom: number | null = null;
+  let filled = false;
+  const top = dividend.digits.length - 1 - dividend.decimals;
+  for (let place = top; place >= last; place--) {
+    const given = place >= -dividend.decimals;
+    if (!given && rest === 0n) break;
+    if (!given) {
+      repeatsFrom = seen.get(rest) ?? null;
+      if (repeatsFrom !== null) break;
+      seen.set(rest, figures.length);
+    }
+    const digit = given ? dividend.digits[place + dividend.decimals]! : 0;
+    const before = figures.length - 1 === forgets ? 0n : rest;
+    const part = before * BigInt(base) + BigInt(digit);
+    const quotient = Number(part / by);
+    rest = part % by;
+    filled ||= quotient > 0;
+    const leading = !filled && place > 0;
+    figures.push({ place, digit, given, before, part, quotient, rest, leading });
+  }
+  const left = figures.length - 1 === forgets ? 0n : rest;
+  const exact = left === 0n && restIsNothing(dividend, figures.at(-1)!.place);
+  const end = repeatsFrom !== null ? 'repeats' : exact ? 'exact' : 'remainder';
+  return { ...numbers, by, last, figures, end, repeatsFrom };
+}
+
+/** Whether no figure other than zero of the dividend lies below a place. */
+function restIsNothing({ digits, decimals }: Numeral, place: number): boolean {
+  return digits.every((digit, index) => index - decimals >= place || digit === 0);
+}
+
+/** How many figures after the point a number really needs: 0.70 needs one. */
+function neededDecimals({ digits, decimals }: Numeral): number {
+  let zeros = 0;
+  while (zeros < decimals && digits[zeros] === 0) zeros++;
+  return decimals - zeros;
+}
+
+/** The number with its point moved to the right, zeros put in where it has no figures. */
+function moved(number: Numeral, shift: number): Numeral {
+  const short = Math.max(0, shift - number.decimals);
+  const digits = [...Array<number>(short).fill(0), ...number.digits];
+  const decimals = Math.max(0, number.decimals - shift);
+  const spare = Math.max(0, decimals - neededDecimals({ ...number, digits, decimals }));
+  const kept = digits.slice(spare);
+  let end = kept.length;
+  while (end > decimals - spare + 1 && kept[end - 1] === 0) end--;
+  return { ...number, digits: kept.slice(0, end), decimals: decimals - spare };
+}
+
+/** The last place that may be worked: the ones for a remainder, a chosen one, or far after the point. */
+function lastPlace(operands: readonly Numeral[], school: School): number {
+  const stop = school['stop'] ?? 'by-the-numbers';
+  const cut = CUT_AT[stop];
+  if (cut !== undefined) return -cut;
+  const whole = operands.every(({ decimals }) => decimals === 0);
+  return stop === 'remainder' || (stop === 'by-the-numbers' && whole) ? 0 : -MOST_DECIMALS;
+}
+
+/** What one of a place of the work is worth in the dividend as it was given. */
+export function unitOf({ base, shift }: DivisionPlan, place: number): Exact {
+  return placeValue(base, place - shift);
+}

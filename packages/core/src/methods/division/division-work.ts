@@ -1,0 +1,415 @@
+import type { Entry, Mark, School, Trace } from '../../account/account.ts';
+import type { Scribe, Writing } from '../../account/scribe.ts';
+import { Exact } from '../../exact/exact.ts';
+import { numberText, numeralText, numeralValue, type Numeral } from '../../exact/numeral.ts';
+import { makeProblem, type Problem } from '../../problem/problem.ts';
+import type { Acceptance } from '../method.ts';
+import {
+  DividendLength,
+  giveFigures,
+  giveNumber,
+  openFigures,
+  reaches,
+  type Reach,
+} from './division-account.ts';
+import { planDivision, planFigures, unitOf, type DivisionPlan } from './division-plan.ts';
+import { divisionPhrases } from './division-words.ts';
+import { FORGET_REMAINDER, REMAINDER_AS_TENTHS, SCALE_ONE, SKIP_ZERO } from './schools.ts';
+
+const { phrase } = divisionPhrases;
+
+export function acceptsQuotient(problem: Problem): Acceptance {
+  return problem.kind === 'quotient'
+    ? { ok: true }
+    : { ok: false, reason: { code: 'kind-not-worked', kind: problem.kind } };
+}
+
+/** The plan of a division, after a learner's slip in scaling where there is one. */
+export function plannedDivision(
+  scribe: Scribe,
+  problem: Problem,
+  school: School,
+): { readonly plan: DivisionPlan; readonly slip: string } {
+  const plan = planDivision(problem, school);
+  if (!scribe.slip(SCALE_ONE.id, plan.shift > 0 && !numeralValue(problem.operands[0]!).isZero)) {
+    return { plan, slip: '' };
+  }
+  const wrong = makeProblem('quotient', [problem.operands[0]!, plan.divisor]);
+  return { plan: planFigures(numbersOf(wrong), plan.last), slip: SCALE_ONE.id };
+}
+
+function numbersOf({ operands, base }: Problem) {
+  const [dividend, divisor] = operands as readonly [Numeral, Numeral];
+  return { base, shift: 0, dividend, divisor };
+}
+
+/** The step that makes the divisor whole, and the phrase it is said with. */
+export function scalePhrase(problem: Problem, plan: DivisionPlan, slip: string) {
+  const [dividend, divisor] = problem.operands.map(numeralValue) as [Exact, Exact];
+  const shift = planDivision(problem, {}).shift;
+  return phrase('division.scale', {
+    dividend,
+    divisor,
+    toDividend: numeralValue(plan.dividend),
+    toDivisor: numeralValue(plan.divisor),
+    shift,
+    slip,
+  });
+}
+
+/** A division that works figure by figure, as far as it has come. */
+export class FigureDivision {
+  plan: DivisionPlan;
+  private reach: readonly Reach[];
+  private readonly length: DividendLength;
+  /** What each place of the dividend holds. */
+  private readonly entries = new Map<number, Entry>();
+  private quotient: Mark[] = [];
+
+  constructor(
+    readonly scribe: Scribe,
+    readonly problem: Problem,
+    readonly school: School,
+  ) {
+    const { plan, slip } = plannedDivision(scribe, problem, school);
+    this.plan = plan;
+    this.reach = reaches(plan);
+    const edges = this.reach.flatMap(({ to, usedTo }) => [to, usedTo]);
+    const unworked = figureEdges(plan);
+    const by = slip === '' ? undefined : numeralValue(plan.divisor);
+    this.length = new DividendLength(problem, [...edges, ...unworked], by);
+    const figures = openFigures(scribe, problem, plan, this.length);
+    for (const { place, entry } of figures) this.entries.set(place, entry);
+    const { shift } = planDivision(problem, school);
+    if (shift === 0) {
+      giveFigures(scribe, figures, 'dividend');
+      this.giveWhole(1, 'divisor');
+    } else {
+      this.giveWhole(0, 'question');
+      this.giveWhole(1, 'question');
+      this.scale(slip);
+    }
+  }
+
+  private giveWhole(operand: number, area: string): void {
+    const number = this.problem.operands[operand]!;
+    const terms = this.length.between(Exact.ZERO, this.length.end);
+    giveNumber(
+      this.scribe,
+      { text: numeralText(number), worth: numeralValue(number), terms, operand },
+      area,
+    );
+  }
+
+  private scale(slip: string): void {
+    const { plan } = this;
+    const places = [...this.entries.keys()];
+    const empty = this.length.between(Exact.ZERO, Exact.ZERO);
+    const marks = this.scribe.step({
+      law: 'scale-both',
+      phase: 'scale',
+      takes: [...this.entries.values()],
+      writes: [
+        ...places.map((place): Writing => {
+          const digit = plan.dividend.digits[place + plan.dividend.decimals]!;
+          const amount = Exact.of(digit).times(unitOf(plan, place));
+          return {
+            role: 'adjusted number',
+            count: digit,
+            place,
+            placed: true,
+            worth: this.length.share(amount),
+            terms: this.entries.get(place)!.terms,
+            spot: { area: 'dividend', row: 0, column: place },
+          };
+        }),
+        {
+          role: 'adjusted number',
+          count: 0,
+          place: 0,
+          glyph: numeralText(plan.divisor),
+          worth: Exact.ZERO,
+          terms: empty,
+          spot: { area: 'divisor', row: 0, column: 1 },
+        },
+      ],
+      phrase: scalePhrase(this.problem, plan, slip),
+    });
+    places.forEach((place, k) => this.entries.set(place, marks[k]!));
+  }
+
+  /** Whether another figure is worked after the one with this index. */
+  goesOn(k: number): boolean {
+    return k + 1 < this.plan.figures.length;
+  }
+
+  /** The dividend's own figures from one index to another, as entries to be taken. */
+  given(from: number, to: number): readonly Entry[] {
+    return this.plan.figures
+      .slice(from, to + 1)
+      .flatMap(({ place, given }) => (given ? [this.entries.get(place)!] : []));
+  }
+
+  /** Asks whether what is left after a figure is forgotten, and plans anew when it is. */
+  forgets(k: number): boolean {
+    const { rest } = this.plan.figures[k]!;
+    if (!this.scribe.slip(FORGET_REMAINDER.id, rest > 0n && this.goesOn(k))) return false;
+    this.plan = planFigures(this.plan, this.plan.last, k);
+    this.reach = reaches(this.plan);
+    return true;
+  }
+
+  /** Asks whether a zero of the quotient is left out. */
+  skipsZero(k: number): boolean {
+    const { quotient } = this.plan.figures[k]!;
+    const live = this.quotient.some(({ worth }) => !worth.isZero);
+    return this.scribe.slip(SKIP_ZERO.id, quotient === 0 && live);
+  }
+
+  /** The figures written so far, each read a place lower: what a left-out zero makes of them. */
+  pushedDown(k: number): { readonly takes: readonly Mark[]; readonly writes: readonly Writing[] } {
+    const takes = this.quotient;
+    const writes = takes.map((mark): Writing => ({
+      role: 'answer',
+      count: parseInt(mark.glyph, this.plan.base),
+      place: mark.place! - 1,
+      terms: mark.terms,
+      medium: 'head',
+      spot: { area: 'pushed', row: k, column: mark.place! - 1 },
+    }));
+    return { takes, writes };
+  }
+
+  setQuotient(marks: readonly Mark[]): void {
+    this.quotient = [...marks];
+  }
+
+  addQuotient(mark: Mark): void {
+    this.quotient.push(mark);
+    if (mark.worth.isZero) return;
+    const { place = 0, glyph } = mark;
+    const quotient = parseInt(glyph, this.plan.base);
+    const name = phrase('division.figure', { quotient, place });
+    this.scribe.group(`share-${place}`, 'share', [mark], name);
+  }
+
+  /** A figure of the quotient over its place. */
+  figure(k: number): Writing {
+    const { place, quotient } = this.plan.figures[k]!;
+    const { usedFrom, usedTo } = this.reach[k]!;
+    return {
+      role: 'answer',
+      count: quotient,
+      place,
+      terms: this.length.between(usedFrom, usedTo),
+      spot: { area: 'quotient', row: 0, column: place },
+    };
+  }
+
+  /** A zero in front, which is no part of the answer. */
+  frontZero(k: number): Writing {
+    const { terms: _none, ...rest } = this.figure(k);
+    return { ...rest, role: 'placeholder', terms: this.length.between(Exact.ZERO, Exact.ZERO) };
+  }
+
+  /** What is taken off the dividend for a figure: a product that counts against it. */
+  product(k: number, spot: Writing['spot']): Writing {
+    const { place, quotient } = this.plan.figures[k]!;
+    const { usedFrom, usedTo } = this.reach[k]!;
+    return this.amount('product', BigInt(quotient) * this.plan.by, place, spot, {
+      terms: this.length.between(usedFrom, usedTo),
+      negative: true,
+    });
+  }
+
+  /** What is left after a figure. */
+  rest(k: number, spot: Writing['spot'], medium: 'paper' | 'head' = 'paper'): Writing {
+    const { place, rest } = this.plan.figures[k]!;
+    const { to, usedTo } = this.reach[k]!;
+    const terms = this.length.between(usedTo, to);
+    return { ...this.amount('remainder', rest, place, spot, { terms }), medium };
+  }
+
+  /** A figure of the dividend brought down beside what is left. */
+  brought(k: number, spot: Writing['spot']): Writing {
+    const { place, digit } = this.plan.figures[k]!;
+    const { from, to } = this.reach[k]!;
+    const terms = this.length.between(from, to);
+    return this.amount('brought down', BigInt(digit), place, spot, { terms });
+  }
+
+  /** A zero put to the dividend after its last figure. */
+  addedZero(k: number): Writing {
+    const { place } = this.plan.figures[k]!;
+    return {
+      role: 'placeholder',
+      count: 0,
+      place,
+      terms: this.length.between(Exact.ZERO, Exact.ZERO),
+      spot: { area: 'dividend', row: 0, column: place },
+    };
+  }
+
+  private amount(
+    role: Writing['role'],
+    count: bigint,
+    place: number,
+    spot: Writing['spot'],
+    { terms, negative = false }: { terms: NonNullable<Writing['terms']>; negative?: boolean },
+  ): Writing {
+    const share = this.length.share(Exact.of(count).times(unitOf(this.plan, place)));
+    const glyph = numberText(Exact.of(count), this.plan.base);
+    const worth = negative ? share.negate() : share;
+    return { role, count: 0, place, placed: true, glyph, worth, terms, spot };
+  }
+
+  /** The values with which a figure is said. */
+  values(k: number, slip: string) {
+    const { part, quotient, rest, place, given } = this.plan.figures[k]!;
+    return {
+      part: Exact.of(part),
+      divisor: numeralValue(this.plan.divisor),
+      quotient,
+      product: Exact.of(BigInt(quotient) * this.plan.by),
+      rest: Exact.of(rest),
+      place,
+      goesOn: this.goesOn(k),
+      added: !given,
+      slip,
+    };
+  }
+
+  /** Deals with what is left when the last figure is written, and closes the account. */
+  finish(left: readonly Entry[]): Trace {
+    const { scribe, plan } = this;
+    const rest = this.joined(left);
+    const answer = [...this.quotient];
+    if (plan.end === 'repeats') answer.push(this.repeat(rest));
+    else answer.push(...this.remainder(rest));
+    return scribe.close(answer, phrase('division.answer', {}));
+  }
+
+  /** Puts figures that are not worked any more to what is left. */
+  private joined(left: readonly Entry[]): readonly Entry[] {
+    const lowest = this.plan.figures.at(-1)!.place;
+    const others = [...this.entries].flatMap(([place, entry]) => (place < lowest ? [entry] : []));
+    const live = others.filter(({ worth }) => !worth.isZero);
+    if (live.length === 0) return left;
+    const takes = [...left, ...others];
+    const worth = Exact.sum(takes.map((entry) => entry.worth));
+    const rest = this.inDividend(worth);
+    const scaled = rest.dividedBy(unitOf(this.plan, 0));
+    return this.scribe.step({
+      law: 'place-value',
+      phase: 'rest',
+      takes,
+      writes: [
+        {
+          role: 'remainder',
+          count: 0,
+          place: 0,
+          glyph: numberText(scaled, this.plan.base),
+          worth,
+          medium: 'head',
+          spot: { area: 'joined', row: 0, column: 0 },
+        },
+      ],
+      phrase: phrase('division.join', { rest: scaled }),
+    });
+  }
+
+  /** What a share comes to in the dividend as the work has it. */
+  private inDividend(share: Exact): Exact {
+    return share.times(numeralValue(this.plan.divisor)).times(unitOf(this.plan, 0));
+  }
+
+  private remainder(rest: readonly Entry[]): readonly Mark[] {
+    const { scribe, plan } = this;
+    const worth = Exact.sum(rest.map((entry) => entry.worth));
+    if (worth.isZero) return [];
+    const amount = this.inDividend(worth);
+    const scaled = amount.dividedBy(unitOf(plan, 0));
+    const tenths = this.writtenAsTenths(scaled);
+    const marks = scribe.step({
+      law: 'evaluate',
+      phase: 'rest',
+      takes: rest,
+      writes: tenths
+        ? [
+            {
+              role: 'answer',
+              count: Number(scaled.numerator),
+              place: -1,
+              spot: { area: 'quotient', row: 0, column: -1 },
+            },
+          ]
+        : [
+            {
+              role: 'rest',
+              count: 0,
+              place: 0,
+              glyph: `r ${numberText(amount, plan.base)}`,
+              worth,
+              spot: { area: 'left', row: 0, column: 0 },
+            },
+          ],
+      phrase: phrase('division.remainder', {
+        rest: amount,
+        scaled,
+        divisor: numeralValue(this.problem.operands[1]!),
+        quotient: Exact.sum(this.quotient.map((mark) => mark.worth)),
+        slip: tenths ? REMAINDER_AS_TENTHS.id : '',
+      }),
+    });
+    if (!tenths) scribe.group('rest', 'rest', marks, phrase('division.rest', {}));
+    return marks;
+  }
+
+  private writtenAsTenths(rest: Exact): boolean {
+    const { base, by, figures } = this.plan;
+    const fits =
+      rest.isWhole &&
+      rest.numerator < BigInt(base) &&
+      by !== BigInt(base) &&
+      figures.at(-1)!.place === 0;
+    return this.scribe.slip(REMAINDER_AS_TENTHS.id, fits);
+  }
+
+  private repeat(rest: readonly Entry[]): Mark {
+    const { figures, repeatsFrom, base } = this.plan;
+    const block = figures
+      .slice(repeatsFrom!)
+      .map(({ quotient }) => quotient.toString(base).toUpperCase())
+      .join('');
+    const [mark] = this.scribe.step({
+      law: 'evaluate',
+      phase: 'rest',
+      takes: rest,
+      writes: [
+        {
+          role: 'repeats',
+          count: 0,
+          place: figures.at(-1)!.place,
+          placed: true,
+          glyph: '…',
+          text: block,
+          worth: Exact.sum(rest.map((entry) => entry.worth)),
+          spot: { area: 'repeats', row: 0, column: figures.at(-1)!.place - 1 },
+        },
+      ],
+      phrase: phrase('division.repeats', { block, rest: Exact.of(figures.at(-1)!.rest) }),
+    });
+    this.scribe.group('rest', 'rest', [mark!], phrase('division.rest', {}));
+    return mark!;
+  }
+}
+
+/** Where the dividend's figures end, worked or not. */
+function figureEdges(plan: DivisionPlan): readonly Exact[] {
+  const { digits, decimals } = plan.dividend;
+  let edge = Exact.ZERO;
+  return [...digits.keys()].reverse().map((index) => {
+    edge = edge.plus(Exact.of(digits[index]!).times(unitOf(plan, index - decimals)));
+    return edge;
+  });
+}

@@ -1,0 +1,180 @@
+import type { Entry, School, Trace } from '../../account/account.ts';
+import type { Scribe } from '../../account/scribe.ts';
+import { Exact } from '../../exact/exact.ts';
+import type { Problem } from '../../problem/problem.ts';
+import { defineMethod } from '../method.ts';
+import { acceptsQuotient, FigureDivision } from './division-work.ts';
+import { divisionPhrases } from './division-words.ts';
+import { longSheet } from './long-sheet.ts';
+import { FORGET_REMAINDER, REMAINDER_AS_TENTHS, SCALE_ONE, SKIP_ZERO, STOP } from './schools.ts';
+
+const { phrase } = divisionPhrases;
+
+export const longDivision = defineMethod({
+  id: 'long-division',
+  family: 'division',
+  name: 'Long division',
+  shortName: 'Long',
+  alsoCalled: ['the staircase', 'divide, multiply, subtract, bring down'],
+  summary:
+    'Each figure of the quotient is multiplied back, taken away from what is there, and the next figure is brought down.',
+  why: 'Every product taken away is its figure of the quotient times the divisor, so quotient times divisor and what is left make the dividend.',
+  medium: 'on paper',
+  direction: 'from the largest place to the ones',
+  freeOrder: false,
+  schools: [
+    STOP,
+    {
+      id: 'products',
+      label: 'Products',
+      options: [
+        {
+          id: 'written',
+          label: 'written under',
+          reason: 'Every step can be checked; the paper grows by two lines a figure.',
+        },
+        {
+          id: 'in-the-head',
+          label: 'in the head',
+          reason: 'Only what is left is written; product and difference are made at once.',
+        },
+      ],
+    },
+  ],
+  slips: [FORGET_REMAINDER, SKIP_ZERO, REMAINDER_AS_TENTHS, SCALE_ONE],
+  phrases: divisionPhrases.book,
+  accepts: acceptsQuotient,
+  work,
+  sheet: longSheet,
+});
+
+function work(scribe: Scribe, problem: Problem, school: School): Trace {
+  const division = new FigureDivision(scribe, problem, school);
+  const staircase = new Staircase(division, school['products'] === 'in-the-head');
+  for (let k = 0; k < division.plan.figures.length; k++) staircase.go(k);
+  return division.finish(staircase.left);
+}
+
+/** The steps under the dividend: what is left, with the figures brought down to it. */
+class Staircase {
+  left: readonly Entry[] = [];
+  private row = 0;
+  private from = 0;
+  private begun = false;
+
+  constructor(
+    private readonly division: FigureDivision,
+    private readonly inHead: boolean,
+  ) {}
+
+  go(k: number): void {
+    const { leading, quotient } = this.division.plan.figures[k]!;
+    if (leading) return;
+    if (this.begun) this.bringDown(k);
+    else this.left = this.division.given(this.from, k);
+    this.begun = true;
+    if (quotient === 0) this.zero(k);
+    else if (this.inHead) this.atOnce(k);
+    else this.multiplyAndSubtract(k);
+    this.from = k + 1;
+  }
+
+  private bringDown(k: number): void {
+    const { division } = this;
+    const { before, part, place, digit, given } = division.plan.figures[k]!;
+    const spot = { area: 'work', row: this.row - 1, column: place };
+    const [mark] = division.scribe.step({
+      law: 'place-value',
+      phase: `figure-${place}`,
+      takes: division.given(k, k),
+      writes: [division.brought(k, spot)],
+      phrase: phrase('division.bring-down', {
+        digit,
+        before: Exact.of(before),
+        part: Exact.of(part),
+        place,
+        added: !given,
+      }),
+    });
+    this.left = [...this.left, mark!];
+  }
+
+  /** The divisor does not fit: a zero in the quotient, and what is there stays. */
+  private zero(k: number): void {
+    const { division } = this;
+    const { place } = division.plan.figures[k]!;
+    const skipped = division.skipsZero(k);
+    const pushed = skipped ? division.pushedDown(k) : null;
+    const marks = division.scribe.step({
+      law: 'place-value',
+      phase: `figure-${place}`,
+      takes: pushed?.takes ?? [],
+      writes: pushed?.writes ?? [division.figure(k)],
+      phrase: phrase('division.share', {
+        ...division.values(k, skipped ? SKIP_ZERO.id : ''),
+        goesOn: false,
+        rest: Exact.of(0n),
+        added: false,
+      }),
+    });
+    if (pushed) division.setQuotient(marks);
+    else division.addQuotient(marks[0]!);
+    if (this.row === 0) this.row = 1;
+  }
+
+  private multiplyAndSubtract(k: number): void {
+    const { division } = this;
+    const { place } = division.plan.figures[k]!;
+    const values = division.values(k, '');
+    const [figure, product] = division.scribe.step({
+      law: 'distribute',
+      phase: `figure-${place}`,
+      takes: [],
+      writes: [
+        division.figure(k),
+        division.product(k, { area: 'work', row: this.row, column: place }),
+      ],
+      phrase: phrase('division.multiply', values),
+    });
+    division.addQuotient(figure!);
+    const forgotten = division.forgets(k);
+    const marks = division.scribe.step({
+      law: 'evaluate',
+      phase: `figure-${place}`,
+      takes: [...this.left, product!],
+      writes: forgotten
+        ? []
+        : [division.rest(k, { area: 'work', row: this.row + 1, column: place })],
+      phrase: phrase('division.subtract', {
+        ...values,
+        slip: forgotten ? FORGET_REMAINDER.id : '',
+      }),
+    });
+    this.left = marks;
+    this.row += 2;
+  }
+
+  private atOnce(k: number): void {
+    const { division } = this;
+    const { place } = division.plan.figures[k]!;
+    const values = division.values(k, '');
+    const forgotten = division.forgets(k);
+    const [figure, rest] = division.scribe.step({
+      law: 'distribute',
+      phase: `figure-${place}`,
+      takes: this.left,
+      writes: [
+        division.figure(k),
+        ...(forgotten ? [] : [division.rest(k, { area: 'work', row: this.row, column: place })]),
+      ],
+      phrase: phrase('division.share', {
+        ...values,
+        added: false,
+        slip: forgotten ? FORGET_REMAINDER.id : '',
+      }),
+    });
+    division.addQuotient(figure!);
+    this.left = rest ? [rest] : [];
+    this.row += 1;
+  }
+}

@@ -1,0 +1,64 @@
+import type { SchoolSpec, SlipSpec } from '../method.ts';
+
+/** Where a division stops. */
+export const STOP: SchoolSpec = {
+  id: 'stop',
+  label: 'Stop',
+  options: [
+    {
+      id: 'by-the-numbers',
+      label: 'as the numbers ask',
+      reason: 'Whole numbers leave a remainder; decimals go on until they end or repeat.',
+    },
+    {
+      id: 'remainder',
+      label: 'at the ones, with a remainder',
+      reason: 'For things that cannot be split: what is left is told as it is.',
+    },
+    {
+      id: 'decimals',
+      label: 'when it ends or repeats',
+      reason: 'The whole quotient; figures that come again are found by their remainder.',
+    },
+    {
+      id: 'tenths',
+      label: 'at the tenths',
+      reason: 'One figure after the point, and what is left.',
+    },
+    {
+      id: 'hundredths',
+      label: 'at the hundredths',
+      reason: 'Two figures after the point, as money needs.',
+    },
+    {
+      id: 'thousandths',
+      label: 'at the thousandths',
+      reason: 'Three figures after the point, and what is left.',
+    },
+  ],
+};
+
+export const SCALE_ONE: SlipSpec = {
+  id: 'scale-one',
+  label: 'Only one number scaled',
+  mechanism: 'The divisor is made whole, but the dividend keeps its point.',
+};
+
+export const FORGET_REMAINDER: SlipSpec = {
+  id: 'forget-remainder',
+  label: 'Remainder not carried on',
+  mechanism: 'What is left of a place does not join the next figure.',
+};
+
+export const SKIP_ZERO: SlipSpec = {
+  id: 'skip-zero',
+  label: 'Zero of the quotient left out',
+  mechanism:
+    'Where the divisor does not fit nothing is written, so the figures before move down a place.',
+};
+
+export const REMAINDER_AS_TENTHS: SlipSpec = {
+  id: 'remainder-as-tenths',
+  label: 'Remainder written after the point',
+  mechanism: 'The remainder is written as tenths, as if the divisor were ten.',
+};

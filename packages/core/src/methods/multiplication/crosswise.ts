@@ -1,0 +1,377 @@
+import type { Entry, Mark, School, Trace } from '../../account/account.ts';
+import type { Scribe, Writing } from '../../account/scribe.ts';
+import { Exact } from '../../exact/exact.ts';
+import { digitAt, placeValue } from '../../exact/numeral.ts';
+import { definePhrases, fixed, plain, type Wording } from '../../phrases/phrasebook.ts';
+import type { Speaker } from '../../phrases/speaker.ts';
+import type { Problem } from '../../problem/problem.ts';
+import { draftSheet } from '../../sheet/draft-sheet.ts';
+import type { Sheet, SheetLink } from '../../sheet/sheet.ts';
+import { defineMethod } from '../method.ts';
+import { placeRule, placeSquare, widest } from '../shared/place-columns.ts';
+import { orderSchool } from '../shared/schools.ts';
+import { wholeWriting } from '../shared/whole.ts';
+import { acceptsProduct, twoFactors, type Pair, type TwoFactors } from './two-factors.ts';
+
+type PlaceValues = {
+  /** Digit of the first factor, digit of the second, in turn. */
+  readonly digits: readonly string[];
+  readonly carried: number;
+  readonly total: number;
+  readonly place: number;
+  readonly keep: number;
+  readonly last: boolean;
+  readonly slip: string;
+};
+
+const gathered: Wording<PlaceValues> = {
+  digit: ({ digits, carried, total, keep, last, slip }, say) => {
+    const sum = `${pairText(digits, carried, slip, say)} = ${say.number(total)}`;
+    if (last || keep === 0) return `${sum}: write **${say.number(total)}**${tail(slip)}.`;
+    return `${sum}: write **${say.number(total % say.base)}**, ${say.passOnFigures(keep)}${tail(slip)}.`;
+  },
+  value: ({ digits, carried, total, place, keep, last, slip }, say) => {
+    const pairs = digits.length / 2;
+    const from = `${pairs === 1 ? 'The one pair' : `The ${pairs} pairs`} of the ${say.places(place)}`;
+    const joined =
+      carried > 0 && slip !== 'forget-held'
+        ? ` with the ${say.count(carried, place)} ${say.carried}`
+        : '';
+    const sum = `${from}${joined} ${pairs === 1 && joined === '' ? 'makes' : 'make'} **${say.count(total, place)}**`;
+    if (last || keep === 0) return `${sum}${tail(slip)}.`;
+    return `${sum}: write ${say.count(total % say.base, place)}, ${say.passOn(keep, place + 1)}${tail(slip)}.`;
+  },
+};
+
+function pairText(digits: readonly string[], carried: number, slip: string, say: Speaker): string {
+  const pairs = Array.from(
+    { length: digits.length / 2 },
+    (_, k) => `${digits[2 * k]}${say.times}${digits[2 * k + 1]}`,
+  );
+  const joined = carried > 0 && slip !== 'forget-held' ? [`(${say.number(carried)})`] : [];
+  const all = [...pairs, ...joined];
+  return all.length > 7
+    ? `${pairs.length} products${joined.length > 0 ? ` + ${joined[0]}` : ''}`
+    : all.join(' + ');
+}
+
+function tail(slip: string): string {
+  if (slip === 'forget-held') return ', and what was held is forgotten';
+  if (slip === 'miss-pair') return ', with one pair missed';
+  return '';
+}
+
+type RunningValues = {
+  readonly digits: readonly string[];
+  readonly count: number;
+  readonly place: number;
+  readonly from: Exact;
+  readonly to: Exact;
+  readonly slip: string;
+};
+
+const running: Wording<RunningValues> = {
+  digit: ({ digits, count, place, from, to, slip }, say) => {
+    const sum = `${pairText(digits, 0, '', say)} = ${say.number(count)}`;
+    const zeros = '0'.repeat(Math.min(place, 12));
+    if (from.isZero) return `${sum}: that is **${say.amount(to)}** so far${tail(slip)}.`;
+    return `${sum}: ${say.amount(from)} + ${say.number(count)}${zeros} = **${say.amount(to)}**${tail(slip)}.`;
+  },
+  value: ({ digits, count, place, from, to, slip }, say) => {
+    const pairs = digits.length / 2;
+    const sum = `${pairs === 1 ? 'The one pair' : `The ${pairs} pairs`} of the ${say.places(place)} ${pairs === 1 ? 'makes' : 'make'} ${say.count(count, place)}`;
+    return from.isZero
+      ? `${sum}: **${say.amount(to)}** so far${tail(slip)}.`
+      : `${sum}; with ${say.amount(from)} that is **${say.amount(to)}**${tail(slip)}.`;
+  },
+};
+
+const phrases = definePhrases({
+  'crosswise.place': gathered,
+  'crosswise.running': running,
+  'crosswise.pairs': plain(
+    ({ place }: { place: number }, say) => `all digit pairs of the ${say.places(place)}`,
+  ),
+  'crosswise.so-far': plain(({ to }: { to: Exact }, say) => `the total so far, ${say.amount(to)}`),
+  'crosswise.answer': fixed('answer of the crosswise product'),
+});
+
+const { phrase } = phrases;
+
+export const crosswise = defineMethod({
+  id: 'crosswise',
+  family: 'multiplication',
+  name: 'Crosswise multiplication',
+  shortName: 'Crosswise',
+  alsoCalled: [
+    'vertically and crosswise',
+    'cross multiplication of digits',
+    'one-line multiplication',
+  ],
+  summary: 'In one line: each place gathers every digit pair whose places add up to it.',
+  why: 'Two digits make a product of the place that their places add up to, so pairs of one place may be gathered.',
+  medium: 'either',
+  direction: 'from the ones to the left, or from the largest place',
+  freeOrder: false,
+  schools: [
+    orderSchool('place'),
+    {
+      id: 'results',
+      label: 'What goes on',
+      options: [
+        {
+          id: 'held',
+          label: 'held',
+          reason:
+            'One line and nothing else is written; the head holds a carry or the total so far.',
+        },
+        {
+          id: 'written',
+          label: 'written',
+          reason: 'Nothing is held; carries and totals can have two figures and more.',
+        },
+      ],
+    },
+  ],
+  slips: [
+    {
+      id: 'forget-held',
+      label: 'Held number not added',
+      mechanism: 'What was carried to this place does not join its pairs.',
+    },
+    {
+      id: 'miss-pair',
+      label: 'Pair missed',
+      mechanism: 'One of the crossing pairs of a place is not multiplied.',
+    },
+  ],
+  phrases: phrases.book,
+  accepts: acceptsProduct,
+  work,
+  sheet,
+});
+
+/** The pairs of places that add up to a place, the first factor's smallest place first. */
+function pairsOf({ top, bottom }: TwoFactors, place: number): readonly Pair[] {
+  return top.digits.flatMap((_, i): Pair[] => {
+    const j = place - i;
+    return j >= 0 && j < bottom.digits.length ? [[i, j]] : [];
+  });
+}
+
+function work(scribe: Scribe, problem: Problem, school: School): Trace {
+  const factors = twoFactors(problem);
+  const { top, bottom } = factors;
+  scribe.openProduct(problem.operands);
+  [top, bottom].forEach(({ digits }, row) =>
+    digits.forEach((_, column) =>
+      scribe.give(row, column, 'operand digit', {
+        area: row === 0 ? 'top' : 'bottom',
+        row: 0,
+        column,
+      }),
+    ),
+  );
+  const places = top.digits.length + bottom.digits.length - 1;
+  for (let place = 0; place < places; place++) {
+    const pairs = pairsOf(factors, place).map(([i, j]) => scribe.owes(i, j));
+    scribe.group(`place-${place}`, 'place total', pairs, phrase('crosswise.pairs', { place }));
+  }
+  const answer =
+    school['order'] === 'largest-first'
+      ? fromTheLeft(scribe, factors, places, school)
+      : fromTheOnes(scribe, factors, places, school);
+  return scribe.close(answer, phrase('crosswise.answer', {}));
+}
+
+interface Gathered {
+  readonly takes: readonly Entry[];
+  readonly digits: readonly string[];
+  readonly count: number;
+  readonly missed: boolean;
+}
+
+/** Works out the pairs of one place; a learner may miss one of them. */
+function gatherPlace(scribe: Scribe, factors: TwoFactors, place: number): Gathered {
+  const { top, bottom } = factors;
+  const pairs = pairsOf(factors, place);
+  const products = pairs.map(([i, j]) => digitAt(top, i) * digitAt(bottom, j));
+  const crossing = products.findIndex((product, k) => k > 0 && product > 0);
+  const missed = scribe.slip('miss-pair', crossing >= 0);
+  const told = pairs.filter((_, k) => !(missed && k === crossing));
+  return {
+    takes: pairs.map(([i, j]) => scribe.owes(i, j)),
+    digits: told.flatMap(([i, j]) =>
+      [digitAt(top, i), digitAt(bottom, j)].map((d) => d.toString(scribe.base).toUpperCase()),
+    ),
+    count: products.reduce(
+      (sum, product, k) => (missed && k === crossing ? sum : sum + product),
+      0,
+    ),
+    missed,
+  };
+}
+
+function fromTheOnes(
+  scribe: Scribe,
+  factors: TwoFactors,
+  places: number,
+  school: School,
+): readonly Mark[] {
+  const { base } = scribe;
+  const medium = school['results'] === 'held' ? 'head' : 'paper';
+  const answer: Mark[] = [];
+  const top = lastFilled(factors, places);
+  let carry: Mark | null = null;
+  let carried = 0;
+  for (let place = 0; place < places; place++) {
+    const { takes, digits, count, missed } = gatherPlace(scribe, factors, place);
+    const forgotten = scribe.slip('forget-held', carried > 0);
+    const total = count + (forgotten ? 0 : carried);
+    const last = place >= top;
+    const isWritten = place <= top;
+    const keep = last ? 0 : Math.floor(total / base);
+    const figures = last
+      ? [...total.toString(base)].reverse().map((f) => parseInt(f, base))
+      : [total % base];
+    const marks: readonly Mark[] = scribe.step({
+      law: 'place-value',
+      phase: 'places',
+      takes: carry ? [...takes, carry] : takes,
+      strikes: carry && medium === 'paper' ? [carry] : [],
+      writes: [
+        ...(isWritten ? figures : []).map((figure, i): Writing => ({
+          role: 'answer',
+          count: figure,
+          place: place + i,
+          spot: { area: 'answer', row: 0, column: place + i },
+        })),
+        ...(keep > 0
+          ? [
+              {
+                role: 'carry' as const,
+                count: keep,
+                place: place + 1,
+                spot: { area: 'carry', row: 0, column: place + 1 },
+                medium,
+              },
+            ]
+          : []),
+      ] as readonly Writing[],
+      phrase: phrase('crosswise.place', {
+        digits,
+        carried,
+        total,
+        place,
+        keep,
+        last,
+        slip: forgotten ? 'forget-held' : missed ? 'miss-pair' : '',
+      }),
+    });
+    carry = keep > 0 ? marks.at(-1)! : null;
+    carried = keep;
+    answer.push(...marks.filter((mark) => mark.role === 'answer'));
+  }
+  return answer;
+}
+
+/** The largest place that has a pair other than zero; the places above it stay empty. */
+function lastFilled({ top, bottom }: TwoFactors, places: number): number {
+  const isZero = top.digits.every((d) => d === 0) || bottom.digits.every((d) => d === 0);
+  return isZero ? 0 : places - 1;
+}
+
+/** From the largest place one total grows; only the last is written as the answer. */
+function fromTheLeft(
+  scribe: Scribe,
+  factors: TwoFactors,
+  places: number,
+  school: School,
+): readonly Mark[] {
+  const { base } = scribe;
+  const medium = school['results'] === 'held' ? 'head' : 'paper';
+  let so: Mark | null = null;
+  let total = Exact.ZERO;
+  for (let place = places - 1; place >= 0; place--) {
+    const { takes, digits, count, missed } = gatherPlace(scribe, factors, place);
+    const forgotten = scribe.slip('forget-held', so !== null && !total.isZero);
+    const from = forgotten ? Exact.ZERO : total;
+    total = from.plus(Exact.of(count).times(placeValue(base, place)));
+    const last = place === 0;
+    const row = places - 1 - place;
+    const [mark]: readonly Mark[] = scribe.step({
+      law: 'evaluate',
+      phase: 'places',
+      takes: so ? [so, ...takes] : takes,
+      strikes: so && medium === 'paper' ? [so] : [],
+      writes: [
+        last
+          ? wholeWriting(
+              'answer',
+              total,
+              { area: 'whole', row: medium === 'head' ? 0 : row, column: 0 },
+              base,
+            )
+          : wholeWriting('running total', total, { area: 'total', row, column: 0 }, base, {
+              medium,
+            }),
+      ],
+      phrase: phrase('crosswise.running', {
+        digits,
+        count,
+        place,
+        from,
+        to: total,
+        slip: forgotten ? 'forget-held' : missed ? 'miss-pair' : '',
+      }),
+    });
+    so = mark!;
+    if (!last)
+      scribe.group(`so-far-${place}`, 'subtotal', [so], phrase('crosswise.so-far', { to: total }));
+  }
+  return [so!];
+}
+
+function sheet(trace: Trace): Sheet {
+  const { top, bottom } = twoFactors(trace.problem);
+  const heading = Math.max(top.digits.length, bottom.digits.length) + 1;
+  const width = Math.max(widest(trace, heading), top.digits.length + bottom.digits.length);
+  const places = top.digits.length + bottom.digits.length - 1;
+  const whole = (row: number) => ({
+    x: 1 - width,
+    y: 3 + row,
+    width,
+    height: 1,
+    align: 'right' as const,
+  });
+  return draftSheet(trace, {
+    areas: {
+      top: ({ column }) => placeSquare(column, 0),
+      bottom: ({ column }) => placeSquare(column, 2),
+      answer: ({ column }) => placeSquare(column, 3),
+      carry: ({ column }) => ({ ...placeSquare(column, 4), size: 'small' }),
+      total: ({ row }) => whole(row),
+      whole: ({ row }) => whole(row),
+    },
+    slot: (_, [i = 0, j = 0]) => placeSquare(i + j, 3),
+    rulings: [placeRule(width, 3)],
+    signs: [{ sign: 'times', ...placeSquare(heading - 1, 2) }],
+    links: linksOf(trace, places),
+  });
+}
+
+/** For every step the lines between the digits that it pairs. */
+function linksOf(trace: Trace, places: number): readonly SheetLink[] {
+  const factors = twoFactors(trace.problem);
+  const down = trace.school['order'] === 'largest-first';
+  return trace.steps.flatMap(({ number }) => {
+    const place = down ? places - number : number - 1;
+    return pairsOf(factors, place).map(([i, j]) => ({
+      step: number,
+      x1: 0.5 - i,
+      y1: 0.95,
+      x2: 0.5 - j,
+      y2: 2.05,
+    }));
+  });
+}

@@ -1,0 +1,416 @@
+import type { Entry, Mark, Trace } from '../../account/account.ts';
+import type { Part } from '../../account/cut.ts';
+import type { Scribe, Writing } from '../../account/scribe.ts';
+import { Exact } from '../../exact/exact.ts';
+import { numeralValue, wholeText } from '../../exact/numeral.ts';
+import { definePhrases, fixed, plain, type Wording } from '../../phrases/phrasebook.ts';
+import type { Problem } from '../../problem/problem.ts';
+import { draftSheet } from '../../sheet/draft-sheet.ts';
+import type { Ruling, Sheet } from '../../sheet/sheet.ts';
+import { defineMethod } from '../method.ts';
+import { partOf } from '../shared/sums.ts';
+import { wholeWriting } from '../shared/whole.ts';
+import { acceptsProduct } from './two-factors.ts';
+
+type HalveValues = {
+  readonly left: Exact;
+  readonly right: Exact;
+  readonly half: Exact;
+  readonly double: Exact;
+  readonly odd: boolean;
+  readonly slip: string;
+};
+
+const halve: Wording<HalveValues> = {
+  digit: ({ left, right, half, double, odd, slip }, say) => {
+    const dropped = say.base === 2 ? ', the last figure dropped and a 0 put on' : '';
+    const next = `**${say.figures(half)}** and **${say.figures(double)}**${dropped}`;
+    if (slip === 'keep-even')
+      return `${say.figures(left)} is even, but the row is kept; then ${next}.`;
+    if (slip === 'strike-odd')
+      return `${say.figures(left)} is odd, but the row is struck; then ${next}.`;
+    return odd
+      ? `${say.figures(left)} is odd: keep ${say.figures(right)}, leave out the half; then ${next}.`
+      : `${say.figures(left)} is even: strike the row; then ${next}.`;
+  },
+  value: ({ left, right, half, double, odd, slip }, say) => {
+    const whole = `${say.figures(left)} ${say.times} ${say.figures(right)}`;
+    const next = `${say.figures(half)} ${say.times} ${say.figures(double)}`;
+    if (slip !== '')
+      return `${whole} should go on as ${odd ? `${say.figures(right)} and ` : ''}${next}, but ${odd ? `the ${say.figures(right)} is lost` : `${say.figures(right)} is kept besides`}.`;
+    return odd
+      ? `${whole} is one **${say.figures(right)}**, which is kept, and **${next}**.`
+      : `${whole} is as much as **${next}**: half as many, each twice as large.`;
+  },
+};
+
+type DoubleValues = { readonly power: Exact; readonly double: Exact };
+
+const phrases = definePhrases({
+  'halving.head': {
+    digit: ({ left, right }: { left: Exact; right: Exact }, say) =>
+      `Two columns, headed **${say.figures(left)}** and **${say.figures(right)}**.`,
+    value: ({ left, right }: { left: Exact; right: Exact }, say) =>
+      `There are **${say.figures(left)}** of **${say.figures(right)}** to account for.`,
+  },
+  'halving.row': halve,
+  'halving.last': {
+    digit: ({ right }: { right: Exact }, say) => `1 is odd: keep **${say.figures(right)}**.`,
+    value: ({ right }: { right: Exact }, say) =>
+      `One **${say.figures(right)}** is left, and it is kept.`,
+  },
+  'halving.zero': plain(
+    ({ right }: { right: Exact }, say) => `0 is even: nothing is kept of ${say.figures(right)}.`,
+  ),
+  'doubling.row': {
+    digit: ({ power, double }: DoubleValues, say) =>
+      `Double: **${say.figures(power)}** and **${say.figures(double)}**.`,
+    value: ({ power, double }: DoubleValues, say) =>
+      `**${say.figures(power)}** times the other factor is **${say.figures(double)}**.`,
+  },
+  'doubling.tick': {
+    digit: ({ power, rest, missed }: TickValues, say) =>
+      missed
+        ? `${say.figures(power)} fits, but it is not ticked.`
+        : `${say.figures(power)} fits: tick it, **${say.figures(rest)}** left to make up.`,
+    value: ({ power, double, rest, missed }: TickValues, say) =>
+      missed
+        ? `The ${say.figures(power)}, worth ${say.figures(double)}, is passed over.`
+        : `${say.figures(power)} of them, worth **${say.figures(double)}**, are taken; ${say.figures(rest)} are still to be made up.`,
+  },
+  'halving.sum': plain(({ parts, to }: { parts: readonly Exact[]; to: Exact }, say) => {
+    if (parts.length === 0) return `Nothing is kept: **${say.figures(to)}**.`;
+    if (parts.length === 1) return `Only **${say.figures(to)}** is kept.`;
+    const sum =
+      parts.length > 8
+        ? `The ${parts.length} numbers kept`
+        : parts.map((part) => say.figures(part)).join(' + ');
+    return `${sum} = **${say.figures(to)}**.`;
+  }),
+  'halving.kept': plain(
+    ({ power, double }: { power: Exact; double: Exact }, say) =>
+      `the double ${say.figures(double)}, ${say.figures(power)} times the other factor`,
+  ),
+  'halving.answer': fixed('all numbers kept together'),
+});
+
+type TickValues = {
+  readonly power: Exact;
+  readonly double: Exact;
+  readonly rest: Exact;
+  readonly missed: boolean;
+};
+
+const { phrase } = phrases;
+const TWO = Exact.of(2);
+
+export const halvingDoubling = defineMethod({
+  id: 'halving-doubling',
+  family: 'multiplication',
+  name: 'Halving and doubling',
+  shortName: 'Halving, doubling',
+  alsoCalled: ['doubling and halving in two columns', 'multiplication by doubling only'],
+  summary: 'One factor is halved, the other doubled; the doubles beside odd halves are added.',
+  why: 'Half as many, each twice as large, is as much; the doubles kept are those whose powers of two make up the factor.',
+  medium: 'on paper',
+  direction: 'row by row downward; the sum at the end',
+  freeOrder: false,
+  schools: [
+    {
+      id: 'show',
+      label: 'Show',
+      options: [
+        {
+          id: 'strike-even-rows',
+          label: 'strike even rows',
+          reason: 'Nothing but halving, doubling and looking for odd numbers.',
+        },
+        {
+          id: 'powers-of-two',
+          label: 'powers of two beside the doubles',
+          reason: 'One list of doubles; which of them are taken shows how the factor is made up.',
+        },
+      ],
+    },
+  ],
+  slips: [
+    {
+      id: 'keep-even',
+      label: 'Even row kept',
+      mechanism: 'A double beside an even number is added too.',
+    },
+    {
+      id: 'strike-odd',
+      label: 'Odd row struck',
+      mechanism: 'A double beside an odd number is not added.',
+    },
+    {
+      id: 'miss-power',
+      label: 'Power passed over',
+      mechanism: 'A power of two that fits is not ticked.',
+    },
+  ],
+  phrases: phrases.book,
+  accepts: acceptsProduct,
+  work: (scribe, problem, school) =>
+    school['show'] === 'powers-of-two' ? workPowers(scribe, problem) : workRows(scribe, problem),
+  sheet,
+});
+
+interface Opened {
+  readonly left: Exact;
+  readonly right: Exact;
+  /** The exponents of two that make up the first factor, smallest first. */
+  readonly bits: readonly number[];
+  readonly owed: ReadonlyMap<number, Entry>;
+}
+
+/** Opens the account with the first factor cut into its powers of two and the second whole. */
+function openPowers(scribe: Scribe, problem: Problem): Opened {
+  const [left, right] = problem.operands.map(numeralValue) as [Exact, Exact];
+  const binary = [...left.numerator.toString(2)].reverse();
+  const bits = binary.flatMap((bit, k) => (bit === '1' ? [k] : []));
+  const powers: readonly Part[] =
+    bits.length > 0
+      ? bits.map((k) => partOf(power(k), problem.base))
+      : [partOf(Exact.ZERO, problem.base)];
+  scribe.open([powers, [partOf(right, problem.base)]]);
+  scribe.giveWhole(0, { area: 'given', row: 0, column: 0 });
+  scribe.giveWhole(1, { area: 'given', row: 0, column: 1 });
+  return { left, right, bits, owed: new Map(bits.map((k, i) => [k, scribe.owes(i, 0)])) };
+}
+
+function power(exponent: number): Exact {
+  return Exact.of(1n << BigInt(exponent));
+}
+
+/** Halves and doubles row by row; each row is worth all that is not kept yet. */
+function workRows(scribe: Scribe, problem: Problem): Trace {
+  const { base } = problem;
+  const { left, right, owed } = openPowers(scribe, problem);
+  const kept: Mark[] = [];
+  let [half, double] = [left.numerator, right];
+  let struck: readonly Mark[] = scribe.step({
+    law: 'reorder',
+    phase: 'rows',
+    takes: [...owed.values()],
+    writes: rowWritings(left, right, 0, base, [...owed.values()]),
+    phrase: phrase('halving.head', { left, right }),
+  });
+  let pair: readonly Entry[] = [struck[1]!];
+  for (let row = 0; half > 1n; row++) {
+    const odd = half % 2n === 1n;
+    const slip = rowSlip(scribe, odd, double);
+    const keeps = odd ? slip !== 'strike-odd' : slip === 'keep-even';
+    const next = half / 2n;
+    const twice = double.times(TWO);
+    const own = owed.get(row);
+    const onward = [...owed].flatMap(([k, entry]) => (k > row ? [entry] : []));
+    const marks = scribe.step({
+      law: odd ? 'distribute' : 'scale-both',
+      phase: 'rows',
+      takes: pair,
+      strikes: keeps ? [] : struck,
+      writes: [
+        ...rowWritings(Exact.of(next), twice, row + 1, base, onward),
+        ...(keeps ? [keptWriting(double, row, base, own ? [own] : [])] : []),
+      ],
+      phrase: phrase('halving.row', {
+        left: Exact.of(half),
+        right: double,
+        half: Exact.of(next),
+        double: twice,
+        odd,
+        slip,
+      }),
+    });
+    if (keeps) keep(scribe, kept, marks[2]!, row);
+    [half, double] = [next, twice];
+    pair = [marks[1]!];
+    struck = [marks[0]!, marks[1]!];
+  }
+  finishRows(scribe, { half, double, pair, struck, kept, owed }, base);
+  return together(scribe, kept);
+}
+
+/** A row of the two columns; the right number stands for as many of it as the left one says. */
+function rowWritings(
+  left: Exact,
+  right: Exact,
+  row: number,
+  base: number,
+  from: readonly Entry[],
+): readonly Writing[] {
+  const spot = (area: string) => ({ area, row, column: 0 });
+  return [
+    { ...wholeWriting('halved', left, spot('left'), base), worth: Exact.ZERO, from: [] },
+    { ...wholeWriting('doubled', right, spot('right'), base, { from }), worth: left.times(right) },
+  ];
+}
+
+function rowSlip(scribe: Scribe, odd: boolean, double: Exact): string {
+  const wrong = odd ? 'strike-odd' : 'keep-even';
+  return scribe.slip(wrong, !double.isZero) ? wrong : '';
+}
+
+interface LastRow {
+  readonly half: bigint;
+  readonly double: Exact;
+  readonly pair: readonly Entry[];
+  readonly struck: readonly Mark[];
+  readonly kept: Mark[];
+  readonly owed: ReadonlyMap<number, Entry>;
+}
+
+/** The row of one is kept; a factor of nothing keeps nothing. */
+function finishRows(scribe: Scribe, lastRow: LastRow, base: number): void {
+  const { half, double, pair, struck, kept, owed } = lastRow;
+  const row = Math.max(0, ...owed.keys());
+  if (half === 0n) {
+    scribe.step({
+      law: 'evaluate',
+      phase: 'rows',
+      takes: pair,
+      strikes: struck,
+      writes: [],
+      phrase: phrase('halving.zero', { right: double }),
+    });
+    return;
+  }
+  const [mark] = scribe.step({
+    law: 'evaluate',
+    phase: 'rows',
+    takes: pair,
+    writes: [keptWriting(double, row, base, pair)],
+    phrase: phrase('halving.last', { right: double }),
+  });
+  keep(scribe, kept, mark!, row);
+}
+
+/** One double list; the powers that make up the factor are ticked from the largest down. */
+function workPowers(scribe: Scribe, problem: Problem): Trace {
+  const { base } = problem;
+  const { left, right, bits, owed } = openPowers(scribe, problem);
+  const top = Math.max(0, ...bits);
+  for (let row = 0; row <= top; row++) {
+    const double = right.times(power(row));
+    scribe.step({
+      law: 'evaluate',
+      phase: 'doubles',
+      takes: [],
+      writes: [
+        {
+          ...wholeWriting('halved', power(row), { area: 'left', row, column: 0 }, base),
+          worth: Exact.ZERO,
+        },
+        {
+          ...wholeWriting('doubled', double, { area: 'right', row, column: 0 }, base),
+          worth: Exact.ZERO,
+        },
+      ],
+      phrase: phrase('doubling.row', { power: power(row), double }),
+    });
+  }
+  const kept: Mark[] = [];
+  let rest = left;
+  for (const row of [...bits].reverse()) {
+    const double = right.times(power(row));
+    const missed = scribe.slip('miss-power', !right.isZero);
+    rest = rest.minus(power(row));
+    const [mark] = scribe.step({
+      law: 'evaluate',
+      phase: 'ticks',
+      takes: [owed.get(row)!],
+      writes: missed ? [] : [{ ...keptWriting(double, row, base, [owed.get(row)!]), glyph: '✓' }],
+      phrase: phrase('doubling.tick', { power: power(row), double, rest, missed }),
+    });
+    if (mark) keep(scribe, kept, mark, row);
+  }
+  return together(scribe, kept);
+}
+
+/** What is kept of a row is its right number: nothing more is written in the two columns. */
+function keptWriting(double: Exact, row: number, base: number, from: readonly Entry[]): Writing {
+  return wholeWriting('kept row', double, { area: 'kept', row, column: 0 }, base, {
+    glyph: '',
+    from,
+  });
+}
+
+function keep(scribe: Scribe, kept: Mark[], mark: Mark, exponent: number): void {
+  kept.push(mark);
+  const name = phrase('halving.kept', { power: power(exponent), double: mark.worth });
+  scribe.group(`kept-${exponent}`, 'product', [mark], name);
+}
+
+function together(scribe: Scribe, kept: readonly Mark[]): Trace {
+  const inOrder = [...kept].sort((a, b) => a.spot.row - b.spot.row);
+  const to = Exact.sum(inOrder.map(({ worth }) => worth));
+  const answer = scribe.step({
+    law: 'evaluate',
+    phase: 'together',
+    takes: inOrder,
+    writes: [wholeWriting('answer', to, { area: 'answer', row: 0, column: 0 }, scribe.base)],
+    phrase: phrase('halving.sum', { parts: inOrder.map(({ worth }) => worth), to }),
+  });
+  return scribe.close(answer, phrase('halving.answer', {}));
+}
+
+/** The question over two columns with a line between, and a row for the sum. */
+function sheet(trace: Trace): Sheet {
+  const { base } = trace.problem;
+  const all = [...trace.givens, ...trace.steps.flatMap(({ gives }) => gives)];
+  const widthOf = (fits: (area: string, column: number) => boolean) => {
+    const lengths = all.flatMap(({ spot, glyph }) =>
+      fits(spot.area, spot.column) ? [glyph.length] : [],
+    );
+    return Math.ceil(Math.max(1, ...lengths) * 0.7 + 0.2);
+  };
+  const left = widthOf((area, column) => area === 'left' || (area === 'given' && column === 0));
+  const right = Math.max(
+    widthOf((area, column) => area === 'right' || (area === 'given' && column === 1)),
+    Math.ceil(wholeText(trace.answer, base).length * 0.7 + 0.2),
+  );
+  const powers = trace.school['show'] === 'powers-of-two';
+  const rows = Math.max(...all.map(({ spot }) => spot.row)) + 1;
+  const number = (x: number, y: number, width: number) => ({
+    x,
+    y,
+    width,
+    height: 1,
+    align: 'right' as const,
+  });
+  const rightX = left + 1;
+  const line = (x1: number, y1: number, x2: number, y2: number): Ruling => ({
+    kind: 'line',
+    x1,
+    y1,
+    x2,
+    y2,
+    weight: 'heavy',
+  });
+  return draftSheet(trace, {
+    areas: {
+      given: ({ column }) => number(column === 0 ? 0 : rightX, -1, column === 0 ? left : right),
+      left: ({ row }) => number(0, row, left),
+      right: ({ row }) => number(rightX, row, right),
+      kept: ({ row }) =>
+        powers ? { x: rightX + right, y: row, width: 1, height: 1 } : number(rightX, row, right),
+      answer: () => number(rightX, rows, right),
+    },
+    slot: (entry) => ({ ...number(rightX, rowOf(entry.worth, trace), right), dot: false }),
+    rulings: [
+      line(left + 0.5, 0, left + 0.5, rows),
+      line(0, 0, rightX + right, 0),
+      line(rightX, rows, rightX + right, rows),
+    ],
+    signs: [{ sign: 'times', x: left, y: -1, width: 1, height: 1 }],
+  });
+}
+
+/** The row in which a multiple of the second factor stands: its power of two. */
+function rowOf(worth: Exact, { problem }: Trace): number {
+  const right = numeralValue(problem.operands[1]!);
+  if (right.isZero || worth.isZero) return 0;
+  return (worth.numerator / right.numerator).toString(2).length - 1;
+}

@@ -1,0 +1,107 @@
+import type { Opportunity, School, SlipRequest, Trace } from '../account/account.ts';
+import { scaledTrace } from '../account/scaled.ts';
+import { Scribe } from '../account/scribe.ts';
+import { stagedTrace } from '../account/staged.ts';
+import type { Exact } from '../exact/exact.ts';
+import { numeralOf, type Numeral } from '../exact/numeral.ts';
+import { makeProblem, type Problem } from '../problem/problem.ts';
+import { scaleOf } from '../problem/scale.ts';
+import { refusalText, type MethodSpec, type TraceOptions } from './method.ts';
+import { withPoint } from './shared/point-step.ts';
+import { sayStage } from './shared/stages.ts';
+
+interface Request extends TraceOptions {
+  readonly school: School;
+  readonly leastPlaces?: number;
+}
+
+/**
+ * Works a problem by a method. Methods work whole numbers, and products two factors at a time: decimals
+ * are scaled before and read back after, strings of factors go stage by stage. RangeError when the method
+ * does not accept the problem.
+ */
+export function runMethod(spec: MethodSpec, problem: Problem, request: Request): Trace {
+  const acceptance = spec.accepts(problem);
+  if (!acceptance.ok) throw new RangeError(`${spec.id}: ${refusalText(acceptance.reason)}`);
+  const scale = scaleOf(problem);
+  const whole = scale?.whole ?? problem;
+  const hops = lawfulHops(spec, problem, request);
+  const counts = scale ? hops.map((hop) => hop.dividedBy(scale.unit)) : hops;
+  const own = { ...request, hops: counts };
+  const staged = whole.kind === 'product' && whole.operands.length > 2;
+  const leastPlaces = scale && whole.kind !== 'product' ? scale.decimals + 1 : 1;
+  const trace = staged
+    ? runStages(spec, whole, own)
+    : runOnce(spec, whole, { ...own, leastPlaces });
+  if (!scale) return trace;
+  const { order } = trace.choice;
+  const read = { ...scaledTrace(trace, problem, scale), choice: { order, hops } };
+  return withPoint(read, problem, request.slips ?? []);
+}
+
+function runOnce(spec: MethodSpec, problem: Problem, request: Request): Trace {
+  const { school, slips, order, hops = [], leastPlaces = 1 } = request;
+  const scribe = new Scribe({
+    problem,
+    method: spec.id,
+    school,
+    ...(slips ? { slips } : {}),
+    ...(order && spec.freeOrder ? { order } : {}),
+    hops,
+    leastPlaces,
+  });
+  return spec.work(scribe, problem, school);
+}
+
+/** Two factors first, then what they make and the next one, to the last. */
+function runStages(spec: MethodSpec, problem: Problem, request: Request): Trace {
+  const [first, ...rest] = problem.operands;
+  const passed = new Map<string, number>();
+  const works: Trace[] = [];
+  let product = first!;
+  for (const [k, factor] of rest.entries()) {
+    const later = rest.slice(k + 1);
+    const stage = makeProblem('product', [product, factor]);
+    const { order, ...without } = request;
+    const own = works.length === 0 && order ? { ...without, order } : without;
+    const clean = runOnce(spec, stage, { ...own, slips: [] });
+    const chances = later.some(isZero) ? [] : clean.opportunities;
+    const slips = slipsOfStage(request.slips ?? [], chances, passed);
+    const work = slips.length > 0 ? runOnce(spec, stage, { ...own, slips }) : clean;
+    works.push(work);
+    product = numeralOf(work.answer.numerator, problem.base);
+  }
+  let number = 1;
+  return stagedTrace(problem, works, (made, factor) => sayStage(++number, made, factor));
+}
+
+function isZero({ digits }: Numeral): boolean {
+  return digits.every((digit) => digit === 0);
+}
+
+/** The wished slips that fall into a stage, counted from its own beginning; `passed` is moved on. */
+function slipsOfStage(
+  wished: readonly SlipRequest[],
+  chances: readonly Opportunity[],
+  passed: Map<string, number>,
+): readonly SlipRequest[] {
+  const own = wished.flatMap(({ slip, occurrence }) => {
+    const within = occurrence - (passed.get(slip) ?? 0);
+    const most = chances.filter((chance) => chance.slip === slip).length;
+    return within >= 1 && within <= most ? [{ slip, occurrence: within }] : [];
+  });
+  for (const { slip } of chances) passed.set(slip, (passed.get(slip) ?? 0) + 1);
+  return own;
+}
+
+/** Her hops up to the first that cannot be made. */
+function lawfulHops(
+  { ownHops }: MethodSpec,
+  problem: Problem,
+  { hops = [], school }: Request,
+): readonly Exact[] {
+  if (!ownHops || hops.length === 0) return [];
+  const verdicts = ownHops.judge(problem, hops, school);
+  const bad = verdicts.findIndex((verdict) => !verdict.ok);
+  return hops.slice(0, Math.min(bad < 0 ? verdicts.length : bad, ownHops.most));
+}

@@ -1,0 +1,211 @@
+import type { Entry, Mark, Spot } from '../../account/account.ts';
+import type { Scribe } from '../../account/scribe.ts';
+import { definePhrases, type Wording } from '../../phrases/phrasebook.ts';
+import type { SlipSpec } from '../method.ts';
+
+type ColumnValues = {
+  readonly figures: readonly string[];
+  readonly carried: number;
+  readonly total: number;
+  readonly place: number;
+  readonly keep: number;
+  readonly last: boolean;
+  readonly lostCarry: boolean;
+  /** What is added: `lines` or `addends`. */
+  readonly what: string;
+  readonly inPlace: boolean;
+};
+
+const column: Wording<ColumnValues> = {
+  digit: ({ figures, carried, total, keep, last, lostCarry, inPlace }, say) => {
+    const parts =
+      carried && !lostCarry ? [...figures, `${say.number(carried)} ${say.carried}`] : figures;
+    const lost = lostCarry ? ` The ${say.number(carried)} ${say.carried} is forgotten.` : '';
+    if (parts.length === 0) return `Only zeros here: write **0**.`;
+    if (parts.length === 1) return `Only ${parts[0]} here: write **${say.number(total)}**.${lost}`;
+    const sum = `${parts.length > 5 ? `${parts.length} figures` : parts.join(' + ')} = ${say.number(total)}`;
+    if (inPlace) return `${sum}: write the whole **${say.number(total)}** here.${lost}`;
+    if (last || total < say.base) return `${sum}: write **${say.number(total)}**.${lost}`;
+    return `${sum}: write **${say.number(total % say.base)}**, ${say.passOnFigures(keep)}.${lost}`;
+  },
+  value: ({ figures, carried, total, place, keep, last, lostCarry, what, inPlace }, say) => {
+    const lost = lostCarry ? ` The ${say.count(carried, place)} ${say.carried} are forgotten.` : '';
+    const places = say.places(place);
+    if (figures.length === 0 && carried === 0) {
+      return `No ${what.slice(0, -1)} has any ${places}: write **0**.`;
+    }
+    if (figures.length + (carried && !lostCarry ? 1 : 0) === 1) {
+      return `The ${places} hold **${say.count(total, place)}** and nothing joins them.${lost}`;
+    }
+    const from =
+      carried && !lostCarry ? ` with the ${say.count(carried, place)} ${say.carried}` : '';
+    const sum = `The ${places} of all ${what}${from} make **${say.count(total, place)}**`;
+    if (inPlace) return `${sum}, but all of it is written in the ${places}.${lost}`;
+    if (last || total < say.base) return `${sum}.${lost}`;
+    return `${sum}: write ${say.count(total % say.base, place)}, ${say.passOn(keep, place + 1)}.${lost}`;
+  },
+};
+
+export const sumPhrases = definePhrases({ 'sum.column': column });
+
+export const FORGET_SUM_CARRY: SlipSpec = {
+  id: 'forget-sum-carry',
+  label: 'Carry of the sum forgotten',
+  mechanism: 'A carry between two columns of the final sum is not added.',
+};
+
+export const WHOLE_COLUMN_TOTAL: SlipSpec = {
+  id: 'whole-column-total',
+  label: 'Whole total of a column in one place',
+  mechanism: 'Both figures of a column’s total are written, so that all places after it move up.',
+};
+
+/** A figure that takes part in the sum: so many of a place. */
+export interface Addend {
+  readonly entry: Entry;
+  readonly count: number;
+  readonly place: number;
+}
+
+export interface ColumnSum {
+  /** Every figure to be added; placeholders may be left out or in, they are worth nothing. */
+  readonly figures: readonly Addend[];
+  /** What is added, for the sentences. */
+  readonly what: 'lines' | 'addends';
+  readonly carryMedium: 'paper' | 'head';
+  /** Strikes a carry once it is used. */
+  readonly strikes: boolean;
+  /** Whether a learner may write a column's whole total in it. */
+  readonly mayWriteWhole?: boolean;
+}
+
+/** One column added up. */
+export interface AddedColumn {
+  readonly place: number;
+  readonly entries: readonly Entry[];
+  /** The answer's figures and the carry, as written. */
+  readonly marks: readonly Mark[];
+}
+
+/** Written figures as addends. */
+export function addends(marks: readonly Mark[], base: number): readonly Addend[] {
+  return marks.map((mark) => ({
+    entry: mark,
+    count: parseInt(mark.glyph, base),
+    place: mark.place ?? 0,
+  }));
+}
+
+/**
+ * Adds figures column by column from the ones: the whole of column addition, and the final sum of
+ * every method that writes lines under each other. A column's whole total above its last figure is
+ * carried, however many figures it has; the last column's total is written whole.
+ */
+export function addColumns(scribe: Scribe, sum: ColumnSum): readonly AddedColumn[] {
+  const columns = byPlace(sum.figures);
+  const added: AddedColumn[] = [];
+  let carry: Mark | null = null;
+  let carried = 0;
+  let shift = 0;
+  const filled = lastColumn(columns);
+  const top = Math.max(filled, scribe.leastPlaces - 1);
+  for (let place = 0; place <= top; place++) {
+    const here = columns[place] ?? [];
+    const last = place === top;
+    const lostCarry = scribe.slip(FORGET_SUM_CARRY.id, carried > 0);
+    const kept = lostCarry ? 0 : carried;
+    const total: number = here.reduce((all, { count }) => all + count, kept);
+    const may = sum.mayWriteWhole === true && total >= scribe.base && place < filled;
+    const inPlace = scribe.slip(WHOLE_COLUMN_TOTAL.id, may);
+    const keep = last || inPlace ? 0 : Math.floor(total / scribe.base);
+    const entries = here.map(({ entry }) => entry);
+    const figures = figuresOf(total, last || inPlace, scribe.base);
+    const written = place + shift;
+    const marks: readonly Mark[] = scribe.step({
+      law: 'place-value',
+      phase: 'sum',
+      takes: carry ? [...entries, carry] : entries,
+      strikes: carry && sum.strikes ? [carry] : [],
+      writes: [
+        ...figures.map((count, i) => ({
+          role: 'answer' as const,
+          count,
+          place: written + i,
+          spot: answerSpot(written + i),
+        })),
+        ...(keep > 0 ? [carryOf(keep, place + 1, sum.carryMedium)] : []),
+      ],
+      phrase: sumPhrases.phrase('sum.column', {
+        figures: here.map(({ count }) => count.toString(scribe.base).toUpperCase()),
+        carried,
+        total,
+        place,
+        keep,
+        last,
+        lostCarry,
+        what: sum.what,
+        inPlace,
+      }),
+    });
+    if (inPlace) shift += figures.length - 1;
+    carry = keep > 0 ? marks.at(-1)! : null;
+    carried = keep;
+    added.push({ place, entries, marks });
+  }
+  return added;
+}
+
+/**
+ * The answer of a method that writes whole numbers on lines and adds them; a line that stands alone is
+ * the answer itself. Placeholders are left out.
+ */
+export function totalOfLines(scribe: Scribe, lines: readonly (readonly Mark[])[]): readonly Mark[] {
+  const [only] = lines;
+  const reaches = only?.some(({ place = 0 }) => place + 1 >= scribe.leastPlaces);
+  if (lines.length === 1 && only && reaches) return only;
+  const figures = lines.flat().filter((mark) => mark.role !== 'placeholder');
+  const columns = addColumns(scribe, {
+    figures: addends(figures, scribe.base),
+    what: 'lines',
+    carryMedium: 'paper',
+    strikes: true,
+  });
+  return answerOf(columns);
+}
+
+/** The answer's figures of columns added up, ones first. */
+export function answerOf(columns: readonly AddedColumn[]): readonly Mark[] {
+  return columns.flatMap(({ marks }) => marks.filter((mark) => mark.role === 'answer'));
+}
+
+function carryOf(count: number, place: number, medium: 'paper' | 'head') {
+  return { role: 'carry' as const, count, place, spot: carrySpot(place), medium };
+}
+
+function answerSpot(place: number): Spot {
+  return { area: 'answer', row: 0, column: place };
+}
+
+function carrySpot(place: number): Spot {
+  return { area: 'sum-carry', row: 0, column: place };
+}
+
+function byPlace(figures: readonly Addend[]): Addend[][] {
+  const columns: Addend[][] = [];
+  for (const addend of figures) (columns[addend.place] ??= []).push(addend);
+  return columns;
+}
+
+/** The last column worth writing: higher ones that hold only zeros would put zeros in front. */
+function lastColumn(columns: readonly (readonly Addend[] | undefined)[]): number {
+  for (let place = columns.length - 1; place > 0; place--) {
+    if (columns[place]?.some(({ count }) => count > 0)) return place;
+  }
+  return 0;
+}
+
+/** One figure, or in the last column all figures of the total, ones first. */
+function figuresOf(total: number, last: boolean, base: number): number[] {
+  if (!last) return [total % base];
+  return [...total.toString(base)].reverse().map((digit) => parseInt(digit, base));
+}

@@ -1,0 +1,139 @@
+import type { EntryId, Group, Mark, SlipRequest, Step, Trace } from '../../account/account.ts';
+import { Exact } from '../../exact/exact.ts';
+import { numeralValue, pointedText } from '../../exact/numeral.ts';
+import { definePhrases, fixed, type Wording } from '../../phrases/phrasebook.ts';
+import type { Problem } from '../../problem/problem.ts';
+import { nearestPoint, placedPoint } from '../../problem/point.ts';
+import type { SlipSpec } from '../method.ts';
+
+export const POINT_ONE_OFF: SlipSpec = {
+  id: 'point-one-off',
+  label: 'Point one place off',
+  mechanism: 'One figure too few is put after the point, so the answer is a whole place too large.',
+};
+
+type PointValues = {
+  readonly counts: readonly string[];
+  readonly factors: readonly Exact[];
+  readonly decimals: number;
+  readonly figures: string;
+  readonly placed: string;
+  readonly estimate: Exact;
+  readonly byEstimate: string;
+  readonly slip: string;
+};
+
+const counted: Wording<PointValues> = {
+  digit: ({ counts, decimals, placed, estimate, byEstimate, slip }, say) => {
+    const many = (count: number) => (count === 1 ? '1 figure' : `${count} figures`);
+    const sum = counts.length > 1 ? `${counts.join(' + ')} = ${decimals}` : `${decimals}`;
+    const after = `${sum} ${decimals === 1 ? 'figure' : 'figures'} after the point`;
+    if (slip !== '')
+      return `${after}, but only ${many(decimals - 1)} are left there: **${say.pointed(placed)}**.`;
+    return `${after}: **${say.pointed(placed)}**. ${estimated(placed, estimate, byEstimate, say)}`;
+  },
+  value: ({ factors, decimals, figures, placed, slip, estimate, byEstimate }, say) => {
+    const each = factors.flatMap((factor, k) =>
+      say.places(0, k) === say.words.ones
+        ? []
+        : [`${say.factor(factor, k)} is ${say.count(factor.numerator, 0, k)}`],
+    );
+    const units = decimals > 0 ? `so the product counts ${say.places(0)}` : '';
+    const answer = `${figures} of them are **${say.pointed(placed)}**`;
+    const wrong = slip === '' ? '' : ', with the point one place off';
+    return `${say.opening(say.list(each))}, ${units}: ${answer}${wrong}. ${estimated(placed, estimate, byEstimate, say)}`;
+  },
+};
+
+type Say = Parameters<typeof counted.digit>[1];
+
+/** Whether the estimate puts the point in the same place. */
+function estimated(placed: string, estimate: Exact, byEstimate: string, say: Say): string {
+  const about = say.worth(estimate);
+  return placed === byEstimate
+    ? `The estimate, about ${about}, puts it there too.`
+    : `The estimate, about ${about}, would make it ${say.pointed(byEstimate)}: look again.`;
+}
+
+const phrases = definePhrases({
+  'point.counted': counted,
+  'point.answer': fixed('answer with its point'),
+});
+
+/** The wordings that every method of products takes in. */
+export const pointPhrases = phrases.book;
+
+const { phrase } = phrases;
+
+/**
+ * Goes on from the whole answer of a product of decimals: counts the figures after the points of the
+ * factors, holds an estimate against them and writes the answer with its point.
+ */
+export function withPoint(trace: Trace, problem: Problem, slips: readonly SlipRequest[]): Trace {
+  const { scale, whole } = trace;
+  const point = placedPoint(problem);
+  if (!scale || !whole || !point) return trace;
+  const { base } = problem;
+  const number = trace.steps.length + 1;
+  const figures = trace.groups.at(-1)!;
+  const read = whole.answer.numerator;
+  const may = read !== 0n;
+  const off =
+    may && slips.some(({ slip, occurrence }) => slip === POINT_ONE_OFF.id && occurrence === 1);
+  const decimals = off ? scale.decimals - 1 : scale.decimals;
+  const placed = pointedText(read, decimals, base);
+  const worth = off ? trace.answer.times(Exact.of(base)) : trace.answer;
+  const { terms } = figures;
+  const mark: Mark = {
+    id: 'p1' as EntryId,
+    standing: 'marked',
+    text: placed,
+    glyph: placed,
+    worth,
+    terms,
+    medium: 'paper',
+    role: 'answer',
+    spot: { area: 'point', row: 0, column: 0 },
+    place: undefined,
+  };
+  const before = trace.steps.at(-1)?.balance ?? trace.total;
+  const step: Step = {
+    number,
+    law: 'place-value',
+    phase: 'point',
+    takes: figures.marks,
+    gives: [mark],
+    opens: [],
+    strikes: [],
+    phrase: phrase('point.counted', {
+      counts: scale.operands.map(String),
+      factors: scale.whole.operands.map(numeralValue),
+      decimals: scale.decimals,
+      figures: pointedText(read, 0, base),
+      placed,
+      estimate: point.estimate,
+      byEstimate: pointedText(read, nearestPoint(read, point.estimate, base), base),
+      slip: off ? POINT_ONE_OFF.id : '',
+    }),
+    balance: before.minus(trace.answer).plus(worth),
+  };
+  const stays: Group = { ...figures, id: 'figures', role: 'subtotal' };
+  const answer: Group = {
+    id: 'answer',
+    role: 'answer',
+    marks: [mark.id],
+    worth,
+    terms,
+    phrase: phrase('point.answer', {}),
+  };
+  return {
+    ...trace,
+    steps: [...trace.steps, step],
+    groups: [...trace.groups.slice(0, -1), stays, answer],
+    opportunities: may
+      ? [...trace.opportunities, { slip: POINT_ONE_OFF.id, occurrence: 1, step: number }]
+      : trace.opportunities,
+    answer: worth,
+    balanced: trace.balanced && !off,
+  };
+}

@@ -1,0 +1,123 @@
+import type { Mark, School, Trace } from '../../account/account.ts';
+import type { Scribe } from '../../account/scribe.ts';
+import { digitAt } from '../../exact/numeral.ts';
+import { definePhrases, fixed } from '../../phrases/phrasebook.ts';
+import type { Problem } from '../../problem/problem.ts';
+import { draftSheet } from '../../sheet/draft-sheet.ts';
+import type { Sheet } from '../../sheet/sheet.ts';
+import { defineMethod } from '../method.ts';
+import { placeRule, placeSquare } from '../shared/place-columns.ts';
+import { acceptsDifference, mostPlaces } from '../shared/sums.ts';
+import { LENDER_NOT_REDUCED, Minuend, move, REGROUP, SMALLER_FROM_LARGER } from './regrouping.ts';
+import {
+  answerPlaces,
+  columnDifference,
+  columnName,
+  groupColumns,
+  minusSign,
+  openTwoRows,
+} from './two-rows.ts';
+
+const phrases = definePhrases({
+  'decomposition.move': move,
+  'decomposition.column': columnDifference,
+  'decomposition.pair': columnName,
+  'decomposition.regrouped': fixed('the minuend as it is regrouped'),
+  'decomposition.answer': fixed('answer of the decomposition'),
+});
+
+const { phrase } = phrases;
+
+export const decomposition = defineMethod({
+  id: 'decomposition',
+  family: 'subtraction',
+  name: 'Decomposition',
+  shortName: 'Decomposition',
+  alsoCalled: ['column subtraction with regrouping', 'borrowing'],
+  summary: 'Place by place; where a figure is too small, one of the next place is opened into ten.',
+  why: 'One of a place is ten of the next lower; the minuend is only written in another way.',
+  medium: 'on paper',
+  direction: 'from the ones to the left; the scan from the largest place down',
+  freeOrder: false,
+  schools: [REGROUP],
+  slips: [SMALLER_FROM_LARGER, LENDER_NOT_REDUCED],
+  phrases: phrases.book,
+  accepts: acceptsDifference(false),
+  work,
+  sheet,
+});
+
+function work(scribe: Scribe, problem: Problem, school: School): Trace {
+  const numbers = openTwoRows(scribe, problem);
+  const { subtrahend } = numbers;
+  const minuend = new Minuend(
+    scribe,
+    numbers,
+    (count, place, row, from) => ({
+      role: 'regrouped digit',
+      count,
+      place,
+      spot: { area: 'regrouped', row, column: place },
+      from,
+    }),
+    (values) => phrase('decomposition.move', values),
+  );
+  const scans = school['regroup'] === 'scan-first';
+  if (scans) minuend.scan();
+  const significant = Math.max(answerPlaces(problem), scribe.leastPlaces);
+  const answer: Mark[] = [];
+  numbers.minuend.digits.forEach((_, place) => {
+    if (!scans) minuend.repair(place, false);
+    const top = minuend.counts[place]!;
+    const bottom = digitAt(subtrahend, place);
+    const reversed = top < bottom;
+    const result = Math.abs(top - bottom);
+    const isWritten = result > 0 || place < significant;
+    const bare = place >= subtrahend.digits.length;
+    const [mark] = scribe.step({
+      law: 'evaluate',
+      phase: 'difference',
+      takes: [minuend.entries[place]!, ...(bare ? [] : [scribe.owes(1, place)])],
+      writes: isWritten
+        ? [
+            {
+              role: 'answer',
+              count: result,
+              place,
+              spot: { area: 'answer', row: 0, column: place },
+            },
+          ]
+        : [],
+      phrase: phrase('decomposition.column', {
+        top,
+        bottom,
+        result,
+        place,
+        bare,
+        written: isWritten,
+        slip: reversed ? SMALLER_FROM_LARGER.id : '',
+      }),
+    });
+    if (mark) answer.push(mark);
+  });
+  groupColumns(scribe, numbers, (place) => phrase('decomposition.pair', { place }));
+  if (minuend.entries.some(({ standing }) => standing === 'marked')) {
+    const entries = minuend.entries.filter((entry) => !entry.worth.isZero);
+    scribe.group('regrouped', 'line', entries, phrase('decomposition.regrouped', {}));
+  }
+  return scribe.close(answer, phrase('decomposition.answer', {}));
+}
+
+function sheet(trace: Trace): Sheet {
+  const width = mostPlaces(trace.problem.operands) + 1;
+  return draftSheet(trace, {
+    areas: {
+      top: ({ column }) => placeSquare(column, 0),
+      bottom: ({ column }) => placeSquare(column, 1),
+      regrouped: ({ row, column }) => ({ ...placeSquare(column, -1 - row), size: 'small' }),
+      answer: ({ column }) => placeSquare(column, 2),
+    },
+    rulings: [placeRule(width, 2)],
+    signs: [minusSign(trace.problem)],
+  });
+}

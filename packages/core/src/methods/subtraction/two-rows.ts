@@ -1,0 +1,105 @@
+import { placeCut } from '../../account/cut.ts';
+import type { Scribe } from '../../account/scribe.ts';
+import { wholeText, type Numeral } from '../../exact/numeral.ts';
+import { plain, type Wording } from '../../phrases/phrasebook.ts';
+import { problemValue, type Problem } from '../../problem/problem.ts';
+import type { SheetSign } from '../../sheet/sheet.ts';
+import { placeSquare } from '../shared/place-columns.ts';
+import { mostPlaces } from '../shared/sums.ts';
+
+export interface TwoNumbers {
+  readonly minuend: Numeral;
+  readonly subtrahend: Numeral;
+}
+
+/** The numbers of a difference. RangeError for a problem that has only one. */
+export function twoNumbers({ operands }: Problem): TwoNumbers {
+  const [minuend, subtrahend] = operands;
+  if (!minuend || !subtrahend) throw new RangeError('twoNumbers: a difference has two numbers');
+  return { minuend, subtrahend };
+}
+
+/** Opens the account with every digit of both numbers and puts them under each other. */
+export function openTwoRows(scribe: Scribe, problem: Problem): TwoNumbers {
+  const numbers = twoNumbers(problem);
+  scribe.openSum(problem.operands.map(placeCut));
+  [numbers.minuend, numbers.subtrahend].forEach(({ digits }, k) =>
+    digits.forEach((_, column) =>
+      scribe.give(k, column, 'operand digit', { area: ROWS[k]!, row: 0, column }),
+    ),
+  );
+  return numbers;
+}
+
+const ROWS = ['top', 'bottom'] as const;
+
+/** The digits of both numbers in a place, as owed entries; a number has none beyond its left end. */
+export function digitsOwed(scribe: Scribe, { minuend, subtrahend }: TwoNumbers, place: number) {
+  return {
+    top: place < minuend.digits.length ? scribe.owes(0, place) : null,
+    bottom: place < subtrahend.digits.length ? scribe.owes(1, place) : null,
+  };
+}
+
+/** The digit pairs of every place, read down as columns: what place by place differences hold. */
+export function groupColumns(
+  scribe: Scribe,
+  numbers: TwoNumbers,
+  name: (place: number) => Parameters<Scribe['group']>[3],
+): void {
+  const places = Math.min(numbers.minuend.digits.length, numbers.subtrahend.digits.length);
+  for (let place = 0; place < places; place++) {
+    const { top, bottom } = digitsOwed(scribe, numbers, place);
+    const pair = [top!, bottom!].filter((entry) => !entry.worth.isZero);
+    if (pair.length === 2) scribe.group(`column-${place}`, 'column', pair, name(place));
+  }
+}
+
+/** How many figures the true difference has; places from there on stay empty when they hold nothing. */
+export function answerPlaces(problem: Problem): number {
+  return wholeText(problemValue(problem), problem.base).replace('−', '').length;
+}
+
+/** The minus sign before the subtrahend. */
+export function minusSign({ operands }: Problem): SheetSign {
+  return { sign: 'minus', ...placeSquare(mostPlaces(operands), 1) };
+}
+
+export type ColumnValues = {
+  readonly top: number;
+  readonly bottom: number;
+  readonly result: number;
+  readonly place: number;
+  /** Whether the subtrahend has no figure here. */
+  readonly bare: boolean;
+  /** Whether the result is written; a zero in front is not. */
+  readonly written: boolean;
+  readonly slip: string;
+};
+
+/** One place subtracted, when the upper figure is large enough. */
+export const columnDifference: Wording<ColumnValues> = {
+  digit: ({ top, bottom, result, bare, written, slip }, say) => {
+    if (slip !== '') {
+      return `${say.number(bottom)} − ${say.number(top)} = **${say.number(result)}**, the smaller from the larger.`;
+    }
+    const ending = written ? '' : ': no zero is written in front';
+    if (bare)
+      return `Nothing to take from ${say.number(top)}${written ? `: write **${say.number(result)}**` : ending}.`;
+    return `${say.number(top)} − ${say.number(bottom)} = **${say.number(result)}**${ending}.`;
+  },
+  value: ({ top, bottom, result, place, bare, written, slip }, say) => {
+    const [upper, lower, rest] = [top, bottom, result].map((count) => say.count(count, place));
+    if (slip !== '') {
+      return `${upper} are fewer than ${lower}, but the smaller is taken from the larger: **${rest}**.`;
+    }
+    const ending = written ? '' : ', and no zero is written in front';
+    if (bare) return `From ${upper} nothing is taken${written ? `: **${rest}** stay` : ending}.`;
+    return `${say.opening(say.minus(upper!, lower!))} ${say.is(result)} **${rest}**${ending}.`;
+  },
+};
+
+/** The name of a column of digits. */
+export const columnName = plain(
+  ({ place }: { place: number }, say) => `the ${say.places(place)} of both numbers`,
+);

@@ -1,0 +1,84 @@
+import { Exact } from '../exact/exact.ts';
+import { numeralValue } from '../exact/numeral.ts';
+import { expressionText, type Expression } from './expression.ts';
+
+export type Evaluated =
+  { readonly ok: true; readonly value: Exact } | { readonly ok: false; readonly fault: string };
+
+/** The greatest exponent that is worked out. */
+const MOST_POWER = 200n;
+
+class Fault extends Error {}
+
+/** Works out an expression exactly. What has no exact value gives a fault in one sentence. */
+export function evaluate(expression: Expression): Evaluated {
+  try {
+    return { ok: true, value: valueOf(expression) };
+  } catch (error) {
+    if (error instanceof Fault) return { ok: false, fault: error.message };
+    throw error;
+  }
+}
+
+function valueOf(of: Expression): Exact {
+  switch (of.kind) {
+    case 'number':
+      return numeralValue(of.numeral);
+    case 'fraction':
+      return divided(numeralValue(of.top), numeralValue(of.bottom), of);
+    case 'mixed':
+      return numeralValue(of.whole).plus(
+        divided(numeralValue(of.top), numeralValue(of.bottom), of),
+      );
+    case 'letter':
+      throw new Fault(`The letter ${of.name} has no value here; type numbers only.`);
+    case 'negative':
+      return valueOf(of.of).negate();
+    case 'sum':
+      return of.parts.reduce(
+        (total, part) =>
+          part.minus ? total.minus(valueOf(part.of)) : total.plus(valueOf(part.of)),
+        Exact.ZERO,
+      );
+    case 'product':
+      return of.factors.map(valueOf).reduce((total, factor) => total.times(factor));
+    case 'quotient':
+      return divided(valueOf(of.dividend), valueOf(of.divisor), of);
+    case 'power':
+      return power(valueOf(of.of), numeralValue(of.exponent).numerator);
+    case 'root':
+      return root(valueOf(of.of));
+  }
+}
+
+function divided(top: Exact, bottom: Exact, of: Expression): Exact {
+  if (bottom.isZero) throw new Fault(`${expressionText(of)} divides by zero, which has no value.`);
+  return top.dividedBy(bottom);
+}
+
+function power(base: Exact, exponent: bigint): Exact {
+  if (exponent > MOST_POWER) throw new Fault(`Powers are worked out up to ${MOST_POWER}.`);
+  let value = Exact.ONE;
+  for (let i = 0n; i < exponent; i++) value = value.times(base);
+  return value;
+}
+
+function root(of: Exact): Exact {
+  const [top, bottom] = [of.numerator, of.denominator].map(wholeRoot);
+  if (top === null || bottom === null || top === undefined || bottom === undefined) {
+    throw new Fault(`√${of} does not come out, so it has no exact value here.`);
+  }
+  return Exact.of(top, bottom);
+}
+
+function wholeRoot(n: bigint): bigint | null {
+  if (n < 0n) return null;
+  let low = 0n;
+  let high = n + 1n;
+  while (high - low > 1n) {
+    const middle = (low + high) / 2n;
+    if (middle * middle <= n) low = middle;
+    else high = middle;
+  }
+  return low * low === n ? low : null;
+}

@@ -1,0 +1,151 @@
+import { digitAt, numeralValue, withoutPoint, type Numeral } from '../exact/numeral.ts';
+import type { Problem, QuotientProblem } from './problem.ts';
+import { scaleOf } from './scale.ts';
+
+/** How hard a problem is by its structure, from 0 to 3. Size alone is no measure. */
+export interface Structure {
+  readonly level: 0 | 1 | 2 | 3;
+  /** Places in which something passes ten or falls short, smallest first. */
+  readonly places: readonly number[];
+  readonly finding: Finding;
+}
+
+export type Finding =
+  | 'no place reaches ten'
+  | 'one carry'
+  | 'several carries'
+  | 'a carry above nine'
+  | 'no place is short'
+  | 'one place is short'
+  | 'several places are short'
+  | 'short across a zero'
+  | 'the larger is taken away'
+  | 'every place comes out'
+  | 'one remainder is carried on'
+  | 'several remainders are carried on'
+  | 'a zero in the quotient'
+  | 'a divisor of several figures';
+
+/**
+ * Judges a problem before it is worked. A sum by its place totals and their carries, a product by its
+ * digit products and the totals of places, a difference by the places that are too small, a quotient by
+ * what is left of its places. Points do not matter: 3.6 × 20.5 is as hard as 36 × 205.
+ */
+export function structureOf(asked: Problem): Structure {
+  const problem = scaleOf(asked)?.whole ?? asked;
+  switch (problem.kind) {
+    case 'sum':
+      return bySums(sumTotals(problem.operands), problem.base);
+    case 'product':
+      return byProducts(problem.operands, problem.base);
+    case 'difference':
+      return byShortPlaces(...problem.operands);
+    case 'quotient':
+      return byRemainders(problem);
+  }
+}
+
+function sumTotals(operands: readonly Numeral[]): readonly number[] {
+  const places = Math.max(...operands.map(({ digits }) => digits.length));
+  return Array.from({ length: places }, (_, place) =>
+    operands.reduce((total, operand) => total + digitAt(operand, place), 0),
+  );
+}
+
+/** Follows the carries of place totals; the last place carries nothing, it is written whole. */
+function bySums(totals: readonly number[], base: number): Structure {
+  const places: number[] = [];
+  let carry = 0;
+  let most = 0;
+  totals.forEach((total, place) => {
+    carry = Math.floor((total + carry) / base);
+    most = Math.max(most, carry);
+    if (carry > 0) places.push(place);
+  });
+  return carriesFound(places, most, base);
+}
+
+function carriesFound(places: readonly number[], most: number, base: number): Structure {
+  if (places.length === 0) return { level: 0, places, finding: 'no place reaches ten' };
+  if (most >= base) return { level: 3, places, finding: 'a carry above nine' };
+  return places.length === 1
+    ? { level: 1, places, finding: 'one carry' }
+    : { level: 2, places, finding: 'several carries' };
+}
+
+/** Digit products that reach ten carry within their line; place totals carry between lines. */
+function byProducts(operands: readonly Numeral[], base: number): Structure {
+  const [first, ...rest] = operands;
+  const places = new Set<number>();
+  let totals = [...first!.digits];
+  let most = 0;
+  for (const operand of rest) {
+    const next = Array<number>(totals.length + operand.digits.length - 1).fill(0);
+    totals.forEach((a, i) =>
+      operand.digits.forEach((b, j) => {
+        if (a * b >= base) places.add(i + j);
+        next[i + j]! += a * b;
+      }),
+    );
+    let carry = 0;
+    totals = next.map((total, place) => {
+      const all = total + carry;
+      carry = Math.floor(all / base);
+      most = Math.max(most, carry);
+      if (carry > 0) places.add(place);
+      return all % base;
+    });
+    if (carry > 0)
+      totals.push(...[...carry.toString(base)].reverse().map((f) => parseInt(f, base)));
+  }
+  return carriesFound(
+    [...places].sort((a, b) => a - b),
+    most,
+    base,
+  );
+}
+
+function byShortPlaces(minuend: Numeral, subtrahend: Numeral): Structure {
+  const places: number[] = [];
+  let across = false;
+  let taken = 0;
+  minuend.digits.forEach((digit, place) => {
+    const left = digit - taken - digitAt(subtrahend, place);
+    const short = left < 0;
+    if (short && digitAt(minuend, place + 1) === 0 && place + 1 < minuend.digits.length)
+      across = true;
+    taken = short ? 1 : 0;
+    if (short) places.push(place);
+  });
+  if (numeralValue(minuend).compare(numeralValue(subtrahend)) < 0) {
+    return { level: 3, places, finding: 'the larger is taken away' };
+  }
+  if (places.length === 0) return { level: 0, places, finding: 'no place is short' };
+  if (across) return { level: 3, places, finding: 'short across a zero' };
+  return places.length === 1
+    ? { level: 1, places, finding: 'one place is short' }
+    : { level: 2, places, finding: 'several places are short' };
+}
+
+/** What is left of each place of the dividend as it is shared from the largest down. */
+function byRemainders({ operands: [dividend, divisor], base }: QuotientProblem): Structure {
+  const by = numeralValue(withoutPoint(divisor)).numerator;
+  const several = withoutPoint(divisor).digits.filter((digit) => digit > 0).length > 1;
+  const places: number[] = [];
+  let rest = 0n;
+  let filled = false;
+  let zero = false;
+  for (let index = dividend.digits.length - 1; index >= 0; index--) {
+    const part = rest * BigInt(base) + BigInt(dividend.digits[index]!);
+    rest = part % by;
+    if (filled && part < by) zero = true;
+    filled ||= part >= by;
+    if (filled && rest > 0n && index > 0) places.unshift(index - dividend.decimals - 1);
+  }
+  if (several) return { level: 3, places, finding: 'a divisor of several figures' };
+  if (zero) return { level: 3, places, finding: 'a zero in the quotient' };
+  if (places.length === 0) return { level: 0, places, finding: 'every place comes out' };
+  return places.length === 1
+    ? { level: 1, places, finding: 'one remainder is carried on' }
+    : { level: 2, places, finding: 'several remainders are carried on' };
+}

@@ -1,0 +1,158 @@
+import type { EntryId, Given, Mark, Trace } from '../account/account.ts';
+import { numberText, numeralText, placeValue } from '../exact/numeral.ts';
+import { problemSign } from '../problem/problem.ts';
+import type { Scale } from '../problem/scale.ts';
+import type { Sheet, SheetCell, SheetSign } from './sheet.ts';
+
+/** How a method lays out a work of whole numbers in one stage. */
+type Layout = (trace: Trace) => Sheet;
+
+/**
+ * The paper of a whole work: the papers of its stages under each other; points drawn into the columns of
+ * sums and differences; over a product of decimals its scale, and under it the answer with its point.
+ */
+export function sheetOf(layout: Layout, trace: Trace): Sheet {
+  const { scale, problem } = trace;
+  if (!scale) return stackedSheet(layout, trace);
+  const whole = { ...trace, problem: scale.whole, scale: null };
+  if (problem.kind !== 'product') return withPoints(stackedSheet(layout, whole), trace, scale);
+  const point = trace.steps.at(-1)!.gives.find(({ spot }) => spot.area === 'point');
+  return withScale(stackedSheet(layout, trace.whole!), trace, scale, point);
+}
+
+const GAP = 1;
+
+function stackedSheet(layout: Layout, trace: Trace): Sheet {
+  if (trace.stages.length === 0) return layout(trace);
+  const sheets = trace.stages.map((stage) => {
+    const sheet = layout(stage.trace);
+    const name = (id: EntryId) => `${stage.prefix}${id}` as EntryId;
+    return {
+      ...sheet,
+      cells: sheet.cells.map((cell) => ({ ...cell, entry: name(cell.entry) })),
+      slots: sheet.slots.map((slot) => ({ ...slot, entry: name(slot.entry) })),
+      notes: sheet.notes.map((note) => ({ ...note, marks: note.marks.map(name) })),
+      links: sheet.links.map((link) => ({ ...link, step: link.step + stage.before })),
+    };
+  });
+  const width = Math.max(...sheets.map((sheet) => sheet.width));
+  let y = 0;
+  const moved = sheets.map((sheet) => {
+    const at = movedSheet(sheet, width - sheet.width, y);
+    y += sheet.height - GAP;
+    return at;
+  });
+  return {
+    width,
+    height: y + GAP,
+    cells: moved.flatMap(({ cells }) => cells),
+    slots: moved.flatMap(({ slots }) => slots),
+    rulings: moved.flatMap(({ rulings }) => rulings),
+    signs: moved.flatMap(({ signs }) => signs),
+    notes: moved.flatMap(({ notes }) => notes),
+    links: moved.flatMap(({ links }) => links),
+  };
+}
+
+/** The sheet with everything on it moved to the right and down. */
+function movedSheet(sheet: Sheet, dx: number, dy: number): Sheet {
+  const box = <T extends { x: number; y: number }>(of: T): T => ({
+    ...of,
+    x: of.x + dx,
+    y: of.y + dy,
+  });
+  const line = <T extends { x1: number; y1: number; x2: number; y2: number }>(of: T): T => ({
+    ...of,
+    x1: of.x1 + dx,
+    x2: of.x2 + dx,
+    y1: of.y1 + dy,
+    y2: of.y2 + dy,
+  });
+  return {
+    width: sheet.width + dx,
+    height: sheet.height + dy,
+    cells: sheet.cells.map((cell) => (cell.held && !cell.beside ? cell : box(cell))),
+    slots: sheet.slots.map(box),
+    rulings: sheet.rulings.map(line),
+    signs: sheet.signs.map(box),
+    notes: sheet.notes.map(box),
+    links: sheet.links.map(line),
+  };
+}
+
+/** A point in every row of figures that reaches over it, also where the figures are still to come. */
+function withPoints(sheet: Sheet, trace: Trace, { decimals }: Scale): Sheet {
+  const written = new Map<EntryId, Mark | Given>(
+    [...trace.givens, ...trace.steps.flatMap(({ gives }) => gives)].map((of) => [of.id, of]),
+  );
+  const rows = new Map<string, { ones?: SheetCell; tenths?: SheetCell }>();
+  for (const cell of sheet.cells) {
+    const of = written.get(cell.entry);
+    if (!of || cell.size !== 'full' || cell.held || !isFigure(of)) continue;
+    const key = `${of.spot.area} ${cell.y}`;
+    const row = rows.get(key) ?? {};
+    if (of.place === decimals) row.ones = cell;
+    if (of.place === decimals - 1) row.tenths = cell;
+    rows.set(key, row);
+  }
+  const points = [...rows.values()].flatMap(({ ones, tenths }): SheetSign[] => {
+    if (!ones || !tenths || ones.x > tenths.x || ones.y !== tenths.y) return [];
+    const middle = (ones.x + ones.width + tenths.x) / 2;
+    return [{ sign: 'point', x: middle - 0.5, y: ones.y, width: 1, height: ones.height }];
+  });
+  return { ...sheet, signs: [...sheet.signs, ...points] };
+}
+
+/** A single figure in its place: neither a number that shows its own point nor a signed difference. */
+function isFigure({ place, glyph, role }: Mark | Given): boolean {
+  return place !== undefined && glyph.length === 1 && role !== 'place total';
+}
+
+/** Room over the paper for how it is scaled, and under it for the answer with its point. */
+function withScale(sheet: Sheet, trace: Trace, scale: Scale, point: Mark | undefined): Sheet {
+  const text = scaleText(trace, scale);
+  const answer = point ? Math.ceil(point.glyph.length * 0.8) : 0;
+  const needed = Math.max(Math.ceil(text.length * 0.42) + 2, answer + 2);
+  const moved = movedSheet(sheet, Math.max(0, needed - sheet.width), 1);
+  const caption: SheetSign = {
+    sign: 'caption',
+    text,
+    x: 1,
+    y: 0.6,
+    width: moved.width - 2,
+    height: 1,
+  };
+  const below: SheetCell[] = point
+    ? [
+        {
+          entry: point.id,
+          x: moved.width - 1 - answer,
+          y: moved.height - 0.5,
+          width: answer,
+          height: 1,
+          size: 'full',
+          spread: false,
+          held: false,
+          beside: false,
+          align: 'right',
+          ringed: false,
+          underlined: false,
+        },
+      ]
+    : [];
+  return {
+    ...moved,
+    height: moved.height + 1,
+    cells: [...moved.cells, ...below],
+    signs: [...moved.signs, caption],
+  };
+}
+
+/** `3.6 × 20.5 is 36 × 205 ÷ 100`. */
+function scaleText({ problem }: Trace, { whole, decimals }: Scale): string {
+  const sign = ` ${problemSign(problem.kind)} `;
+  const [given, worked] = [problem, whole].map(({ operands }) =>
+    operands.map(numeralText).join(sign),
+  );
+  return `${given} = ${worked} ÷ ${numberText(placeValue(problem.base, decimals), problem.base)}`;
+}
