@@ -1,11 +1,13 @@
 import {
-  Exact,
   failureText,
+  numeral,
+  numeralValue,
   readProblem,
   refusalText,
   registry,
   resolveSchool,
   schoolFailureText,
+  type Exact,
   type Method,
   type Problem,
   type School,
@@ -77,12 +79,12 @@ export function hopsArgument(
   const { ownHops } = method;
   if (!ownHops) throw new UsageError(`${method.id} takes no hops of your own; leave out --hops.`);
   const hops = text.split(',').map((hop) => {
-    if (!/^\s*[+-]?\d{1,60}\s*$/.test(hop)) {
-      throw new UsageError(
-        `"${hop.trim()}" is not a whole ${ownHops.name}; write them as 3,10,-5.`,
-      );
+    const [, minus, figures] = /^\s*[+]?(-?)(\d{1,60}(?:\.\d{1,60})?)\s*$/.exec(hop) ?? [];
+    if (figures === undefined) {
+      throw new UsageError(`"${hop.trim()}" is not a ${ownHops.name}; write them as 3,10,-5.`);
     }
-    return Exact.of(BigInt(hop.replace('+', '')));
+    const by = numeralValue(numeral(figures));
+    return minus === '-' ? by.negate() : by;
   });
   if (hops.length > ownHops.most) {
     throw new UsageError(

@@ -5,6 +5,7 @@ import {
   compare,
   comparisonReport,
   hasOpportunity,
+  PLAIN_NOTATION,
   refusalText,
   registry,
   sheetSvg,
@@ -134,7 +135,7 @@ export function compareCommand(text: string, options: CompareOptions): string {
   }
   const comparison = compare(problem, choices);
   if (format === 'json') return json(comparisonReport(comparison));
-  const names = { method: (id: string) => registry.get(id).name, times: '×' as const };
+  const names = { method: (id: string) => registry.get(id).name, notation: PLAIN_NOTATION };
   const certificate = agreement(comparison);
   return format === 'latex'
     ? agreementLatex(certificate, names)

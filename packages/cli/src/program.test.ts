@@ -37,15 +37,15 @@ describe('levee methods', () => {
     type Answer = {
       methods: { id: string; accepted: boolean; reason?: { code: string; text: string } }[];
     };
-    const families = ['46 + 58', '642 - 387', '46 * 58'].map((problem) =>
+    const families = ['46 + 58', '642 - 387', '46 * 58', '952 ÷ 7'].map((problem) =>
       json<Answer>('methods', '--problem', problem, '--format', 'json').methods.flatMap(
         ({ id, accepted }) => (accepted ? [id] : []),
       ),
     );
-    expect(families.map((ids) => ids.length)).toEqual([7, 6, 6]);
+    expect(families.map((ids) => ids.length)).toEqual([7, 6, 6, 3]);
     expect(new Set(families.flat()).size).toBe(registry.methods.length);
-    const three = json<Answer>('methods', '--problem', '2 * 3 * 4');
-    expect(three.methods.find(({ id }) => id === 'lattice')).toMatchObject({
+    const three = json<Answer>('methods', '--problem', '2 + 3 + 4');
+    expect(three.methods.find(({ id }) => id === 'compensation-addition')).toMatchObject({
       accepted: false,
       reason: { code: 'two-operands-only', operands: 3 },
     });
@@ -74,6 +74,13 @@ describe('levee trace', () => {
     multiplication: ['46 * 58', '46 × 58', '2668'],
     addition: ['386+58', '386 + 58', '444'],
     subtraction: ['642 - 387', '642 − 387', '255'],
+    division: ['952 / 7', '952 ÷ 7', '136'],
+  };
+  const pointed: typeof samples = {
+    multiplication: ['3.6 * 20.5', '3.6 × 20.5', '73.8'],
+    addition: ['3.06+1.8', '3.06 + 1.8', '4.86'],
+    subtraction: ['5.2 - 1.84', '5.2 − 1.84', '3.36'],
+    division: ['31.5 : 0.7', '31.5 ÷ 0.7', '45'],
   };
 
   it.each(registry.methods.map(({ id, family }) => [id, family]))('writes %s', (id, family) => {
@@ -91,6 +98,23 @@ describe('levee trace', () => {
       for (const named of [...takes, ...gives, ...strikes]) expect(known.has(named)).toBe(true);
     }
     expect(trace.steps[0]!.digitVoice).not.toBe(trace.steps[0]!.valueVoice);
+    const [decimals, told, wanted] = pointed[family]!;
+    const scaled = json<Trace>('trace', decimals, '--method', id);
+    expect(scaled).toMatchObject({ answerText: wanted, balanced: true, problem: { text: told } });
+  });
+
+  it('writes remainders, figures that repeat and stages', () => {
+    const answer = (text: string, method: string, ...more: string[]) => {
+      const trace = json<Trace>('trace', text, '--method', method, ...more);
+      expect(trace.balanced).toBe(true);
+      return [trace.answer, trace.answerText];
+    };
+    expect(answer('955 ÷ 7', 'long-division')).toEqual(['955/7', '136 r 3']);
+    const decimals = ['--school', 'stop=decimals'];
+    expect(answer('6 ÷ 7', 'short-division', ...decimals)).toEqual(['6/7', '0.(857142)']);
+    expect(answer('2 × 3.5 × 4', 'lattice')).toEqual(['28', '28']);
+    expect(answer('952 ÷ 7', 'partial-quotients', '--hops', '100,30')).toEqual(['136', '136']);
+    expect(answer('95.2 ÷ 7', 'partial-quotients', '--hops', '10,3.5')[1]).toBe('13.6');
   });
 
   it('takes schools, slips and an order', () => {
@@ -182,7 +206,10 @@ describe('mistakes', () => {
     [['trace', '-3 × 4', '--method', 'lattice'], /negative number/],
     [['trace', '46*58'], /--method/],
     [['trace', '46*58', '--method', 'magic'], /no method "magic"; the methods are: column/],
-    [['trace', '2*3*4', '--method', 'lattice'], /two numbers at a time/],
+    [['trace', '2+3+4', '--method', 'compensation-addition'], /two numbers at a time/],
+    [['trace', '2 ÷ 0', '--method', 'short-division'], /has no answer/],
+    [['trace', '952 ÷ 7', '--method', 'partial-quotients', '--hops', '137'], /only 952 is left/],
+    [['trace', '952 ÷ 7', '--method', 'partial-quotients', '--hops', '30.5'], /finer/],
     [['trace', '46*58', '--method', 'lattice', '--school', 'x'], /write it as school=option/],
     [['trace', '46*58', '--method', 'lattice', '--school', 'fill=x'], /no option "x"/],
     [['trace', '46*58', '--method', 'lattice', '--slip', 'swap-cell@x'], /not a slip/],
@@ -192,7 +219,7 @@ describe('mistakes', () => {
     [['trace', '46*58', '--method', 'column-multiplication', '--order', '1.1'], /not free/],
     [['trace', '46*58', '--method', 'lattice', '--format', 'pdf'], /no format "pdf"/],
     [['trace', '46*58', '--method', 'lattice', '--hops', '3'], /takes no hops/],
-    [['trace', '642-387', '--method', 'counting-up', '--hops', 'x'], /not a whole hop/],
+    [['trace', '642-387', '--method', 'counting-up', '--hops', 'x'], /not a hop/],
     [['trace', '642-387', '--method', 'counting-up', '--hops', '255,3'], /is reached/],
     [['trace', '46+58', '--method', 'compensation-addition', '--hops', '2,2'], /up to 1 of your/],
     [['trace', '387-642', '--method', 'decomposition'], /larger one is taken away/],

@@ -1,11 +1,20 @@
 export { Exact } from './exact/exact.ts';
-export { numeral, numeralText, numeralValue, wholeText, type Numeral } from './exact/numeral.ts';
+export { inNotation, PLAIN_NOTATION, type Notation } from './exact/notation.ts';
+export {
+  numberText,
+  numeral,
+  numeralText,
+  numeralValue,
+  wholeText,
+  type Numeral,
+} from './exact/numeral.ts';
 export { failureText, type ProblemFailure } from './problem/failure.ts';
 export { MAX_DIGITS } from './problem/grammar.ts';
 export {
   inBase,
   makeProblem,
   MAX_ADDENDS,
+  PROBLEM_KINDS,
   operandName,
   problemSign,
   problemText,
@@ -19,6 +28,8 @@ export {
 export { readExpression, type ReadExpression } from './problem/read-expression.ts';
 export { contextWarnings, contextWarningText, type ContextWarning } from './problem/context.ts';
 export { evaluate } from './problem/evaluate.ts';
+export { placedPoint, type PlacedPoint } from './problem/point.ts';
+export { scaleOf, type Scale } from './problem/scale.ts';
 export { structureOf, type Structure } from './problem/structure.ts';
 export { expressionTex } from './problem/expression-tex.ts';
 export { estimateOf, proposedOperands, roundings } from './problem/estimate.ts';
@@ -37,6 +48,8 @@ export type {
   Step,
   Trace,
 } from './account/account.ts';
+export { answerText } from './account/answer-text.ts';
+export { owedEntries } from './account/owed.ts';
 export { audit, type AuditFault } from './account/audit.ts';
 export { TermSet, type TermSpace } from './account/terms.ts';
 export {
@@ -60,7 +73,7 @@ export {
   type PhrasePiece,
   type Voice,
 } from './phrases/phrasebook.ts';
-export { Speaker } from './phrases/speaker.ts';
+export { Speaker, speakerFor } from './phrases/speaker.ts';
 export {
   decodeVocabulary,
   DEFAULT_VOCABULARY,
@@ -68,7 +81,14 @@ export {
   type Vocabulary,
   type VocabularyKey,
 } from './phrases/vocabulary.ts';
-export { signGlyph, type Box, type Ruling, type Sheet } from './sheet/sheet.ts';
+export {
+  signGlyph,
+  signSize,
+  type Box,
+  type Ruling,
+  type Sheet,
+  type SheetSign,
+} from './sheet/sheet.ts';
 export { drawSheet, type Drawing, type Figure } from './sheet/drawing.ts';
 export { sheetSvg } from './sheet/svg-sink.ts';
 export { sheetText } from './sheet/text-sink.ts';
@@ -108,6 +128,7 @@ export { levels, shareOf, type Level } from './compare/levels.ts';
 export { certainties, type Certainty } from './compare/certainty.ts';
 export { foresee, type Foresight } from './compare/foresight.ts';
 export { checkOf, checks } from './checks/index.ts';
+export { directions, directionText, type Direction } from './checks/direction-check.ts';
 export { certainText } from './checks/leading-figures-check.ts';
 export { reachOf, type SlipReach } from './checks/reach.ts';
 export type { CheckFinding, CheckId, CheckSpec, CheckSubject, Outcome } from './checks/check.ts';
@@ -127,10 +148,10 @@ export {
   LAW_LABELS,
   LAW_NAMES,
   movesLatex,
-  notationOf,
+  termTextsOf,
   sumTex,
   texText,
-  type Notation,
+  type TermTexts,
 } from './compare/agreement-export.ts';
 export { verifyAgreement, type Verification } from './compare/verify-agreement.ts';
 export { traceDocument, type TraceDocument } from './formats/trace-document.ts';

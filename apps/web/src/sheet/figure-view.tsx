@@ -1,23 +1,24 @@
-import type { Figure } from '@levee/core';
+import { inNotation, type Figure, type Notation } from '@levee/core';
 import { memo } from 'react';
 
 export interface FigureViewProps {
   readonly figure: Figure;
   readonly notches: boolean;
+  readonly notation: Notation;
 }
 
 /**
  * One given or mark on squared paper. How far it has come is its `data-state`, which the sheet sets;
  * a struck mark stays legible under its stroke.
  */
-export const FigureView = memo(function FigureView({ figure, notches }: FigureViewProps) {
+export const FigureView = memo(function FigureView({ figure, notches, notation }: FigureViewProps) {
   const { box, texts, size, kind } = figure;
   return (
     <g className={`figure ${kind}`} data-entry={figure.entry}>
       <rect className="touch" {...box} />
       {texts.map(({ x, y, text }, i) => (
         <text key={i} x={x} y={y + size * 0.36} fontSize={size}>
-          {text}
+          {inNotation(text, notation)}
         </text>
       ))}
       {notches && figure.notches.length > 0 && (

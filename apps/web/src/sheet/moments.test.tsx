@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { markState } from '@levee/core';
+import { markState, PLAIN_NOTATION } from '@levee/core';
 import fc from 'fast-check';
 import { act } from 'react';
 import { createRoot, type Root } from 'react-dom/client';
@@ -70,7 +70,7 @@ describe('SheetView', () => {
           paper={paper}
           step={step}
           lit={NOTHING}
-          times="×"
+          notation={PLAIN_NOTATION}
           notes
           notches={notches}
           square={20}

@@ -5,7 +5,8 @@ import type { Paper } from '../worked/work.ts';
 /** How an entry stands on the paper after so many steps. */
 export function stateAt(paper: Paper, id: EntryId, step: number): string {
   if (paper.givens.has(id)) {
-    return givenState(paper.line, id, step) === 'struck' ? 'struck' : 'given';
+    const state = givenState(paper.line, id, step);
+    return state === 'live' ? 'given' : state;
   }
   if (paper.lane.find(id)?.standing !== 'owed') return markState(paper.line, id, step);
   return (paper.line.takenAt.get(id) ?? Infinity) > step ? 'owed' : 'dealt';
@@ -13,7 +14,7 @@ export function stateAt(paper: Paper, id: EntryId, step: number): string {
 
 /** The entries whose state may differ between two moments of a paper. */
 export function changedBetween(
-  { lane: { trace }, figureOf }: Paper,
+  { lane: { trace }, figureOf, givenAt }: Paper,
   a: number,
   b: number,
 ): ReadonlySet<EntryId> {
@@ -26,7 +27,9 @@ export function changedBetween(
       if (figure) changed.add(figure);
     }
     for (const mark of step.gives) changed.add(mark.id);
+    for (const { id } of step.opens) changed.add(id);
   }
+  for (const [id, since] of givenAt) if (since > from - 1 && since <= to) changed.add(id);
   return changed;
 }
 

@@ -1,4 +1,4 @@
-import { signGlyph, type Box } from '@levee/core';
+import { inNotation, signGlyph, signSize, type Box, type Notation } from '@levee/core';
 import { memo, useMemo, useRef } from 'react';
 import type { Lit } from '../worked/lit.ts';
 import type { Paper } from '../worked/work.ts';
@@ -10,7 +10,7 @@ export interface SheetViewProps {
   readonly paper: Paper;
   readonly step: number;
   readonly lit: Lit;
-  readonly times: string;
+  readonly notation: Notation;
   readonly notes: boolean;
   readonly notches: boolean;
   /** Pixels a square is wide. */
@@ -20,7 +20,7 @@ export interface SheetViewProps {
 
 /** The one renderer: any method's sheet as it stands after so many steps. */
 export const SheetView = memo(function SheetView(props: SheetViewProps) {
-  const { paper, step, lit, times, notes, notches, square, label } = props;
+  const { paper, step, lit, notation, notes, notches, square, label } = props;
   const { drawing } = paper;
   return (
     <svg
@@ -32,9 +32,9 @@ export const SheetView = memo(function SheetView(props: SheetViewProps) {
       aria-label={label}
     >
       <Frames lit={lit} part="fill" />
-      <Printed paper={paper} times={times} />
-      <Written paper={paper} step={step} notches={notches} />
-      {notes && <Notes paper={paper} step={step} times={times} />}
+      <Printed paper={paper} notation={notation} />
+      <Written paper={paper} step={step} notches={notches} notation={notation} />
+      {notes && <Notes paper={paper} step={step} notation={notation} />}
       {notes && <Links paper={paper} step={step} />}
       <Frames lit={lit} part="edge" />
     </svg>
@@ -61,10 +61,10 @@ function inset({ x, y, width, height }: Box): Box {
 /** What is on the paper from the start: rulings and signs. */
 const Printed = memo(function Printed({
   paper,
-  times,
+  notation,
 }: {
   readonly paper: Paper;
-  readonly times: string;
+  readonly notation: Notation;
 }) {
   const { rulings, signs } = paper.drawing;
   return (
@@ -72,9 +72,15 @@ const Printed = memo(function Printed({
       {rulings.map(({ x1, y1, x2, y2, weight }, i) => (
         <line key={i} className={weight} x1={x1} y1={y1} x2={x2} y2={y2} />
       ))}
-      {signs.map(({ sign, x, y, width, height }, i) => (
-        <text key={i} x={x + width / 2} y={y + height / 2 + 0.26} fontSize={0.72}>
-          {signGlyph(sign, times)}
+      {signs.map((sign, i) => (
+        <text
+          key={i}
+          className={sign.sign}
+          x={sign.x + sign.width / 2}
+          y={sign.y + sign.height / 2 + 0.36 * signSize(sign)}
+          fontSize={signSize(sign)}
+        >
+          {signGlyph(sign, notation)}
         </text>
       ))}
     </g>
@@ -86,14 +92,15 @@ function Written(props: {
   readonly paper: Paper;
   readonly step: number;
   readonly notches: boolean;
+  readonly notation: Notation;
 }) {
-  const { paper, step, notches } = props;
+  const { paper, step, notches, notation } = props;
   const root = useRef<SVGGElement>(null);
   useMoment(root, paper, step);
   return (
     <g ref={root}>
       <Slots key={keyOf(paper)} paper={paper} />
-      <Figures key={`f${keyOf(paper)}`} paper={paper} notches={notches} />
+      <Figures key={`f${keyOf(paper)}`} paper={paper} notches={notches} notation={notation} />
     </g>
   );
 }
@@ -122,11 +129,20 @@ const Slots = memo(function Slots({ paper }: { readonly paper: Paper }) {
   );
 });
 
-const Figures = memo(function Figures(props: { readonly paper: Paper; readonly notches: boolean }) {
+const Figures = memo(function Figures(props: {
+  readonly paper: Paper;
+  readonly notches: boolean;
+  readonly notation: Notation;
+}) {
   return (
     <g className="figures">
       {props.paper.drawing.figures.map((figure) => (
-        <FigureView key={figure.entry} figure={figure} notches={props.notches} />
+        <FigureView
+          key={figure.entry}
+          figure={figure}
+          notches={props.notches}
+          notation={props.notation}
+        />
       ))}
     </g>
   );
@@ -145,8 +161,12 @@ function Links({ paper, step }: { readonly paper: Paper; readonly step: number }
   );
 }
 
-function Notes(props: { readonly paper: Paper; readonly step: number; readonly times: string }) {
-  const { paper, step, times } = props;
+function Notes(props: {
+  readonly paper: Paper;
+  readonly step: number;
+  readonly notation: Notation;
+}) {
+  const { paper, step, notation } = props;
   const written = useMemo(
     () =>
       paper.drawing.notes.map(({ marks }) =>
@@ -159,7 +179,7 @@ function Notes(props: { readonly paper: Paper; readonly step: number; readonly t
       {paper.drawing.notes.map(({ x, y, text }, i) =>
         written[i]! <= step ? (
           <text key={i} x={x} y={y + 0.68} fontSize={0.5}>
-            {text.replaceAll('×', times)}
+            {inNotation(text, notation)}
           </text>
         ) : null,
       )}

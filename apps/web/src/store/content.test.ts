@@ -12,6 +12,7 @@ import {
   withCheck,
   withHops,
   withSwappedOperands,
+  paperOf,
 } from './content.ts';
 import { decodeSettings, useSettings } from './settings-store.ts';
 
@@ -44,8 +45,14 @@ describe('content', () => {
   });
 
   it('puts papers away that refuse the problem', () => {
-    const three = productProblem([numeral('2'), numeral('3'), numeral('4')]);
-    expect(withProblem(content, three).papers).toEqual([]);
+    const bridging = {
+      ...content,
+      papers: ['compensation-addition', 'column-addition'].map(paperOf),
+    };
+    const three = makeProblem('sum', [numeral('2'), numeral('3'), numeral('4')]);
+    expect(withProblem(bridging, three).papers.map(({ method }) => method)).toEqual([
+      'column-addition',
+    ]);
   });
 
   it('turns factors and their estimate about, twice back to the start', () => {

@@ -49,6 +49,7 @@ const FIRST_PAPERS: Record<ProblemKind, readonly string[]> = {
   product: ['column-multiplication', 'grid-multiplication', 'lattice'],
   sum: ['column-addition', 'partial-sums', 'left-to-right-addition'],
   difference: ['decomposition', 'equal-additions', 'counting-up'],
+  quotient: ['long-division', 'short-division', 'partial-quotients'],
 };
 
 /** A new comparison, ready to be changed. */
@@ -93,9 +94,9 @@ function firstPapers(problem: Problem): readonly PaperChoice[] {
   return chosen.map(paperOf);
 }
 
-/** Whether the operands may change places: they may in a product or sum, not in a difference. */
+/** Whether the operands may change places: they may in a product or a sum. */
 export function canSwap({ kind }: Problem): boolean {
-  return kind !== 'difference';
+  return kind === 'product' || kind === 'sum';
 }
 
 /** The operands the other way about; the estimate's operands turn with them. */
@@ -109,9 +110,10 @@ export function withSwappedOperands(content: Content): Content {
   };
 }
 
-/** The same computation with its numbers in another base; papers and schools stay. */
+/** The same computation with its numbers in another base, where they end there; papers and schools stay. */
 export function withBase(content: Content, base: number): Content {
-  return withProblem(content, inBase(problemOf(content), base));
+  const written = inBase(problemOf(content), base);
+  return written ? withProblem(content, written) : content;
 }
 
 /** Her own hops of one paper, whole amounts in base ten. */

@@ -1,10 +1,10 @@
 import { Fragment } from 'react';
-import { useSettings } from '../store/settings-store.ts';
+import { inNotation } from '@levee/core';
+import { useNotation } from '../worked/use-worked.ts';
 
-/** A problem as people write it: their times sign, and bases as small figures below. */
+/** A problem as people write it: their signs, and bases as small figures below. */
 export function ProblemText({ problem }: { readonly problem: string }) {
-  const times = useSettings((settings) => settings.words.times);
-  const pieces = problem.replaceAll('×', times).split(/_(\d+)/);
+  const pieces = inNotation(problem, useNotation()).split(/_(\d+)/);
   return (
     <span className="figures">
       {pieces.map((piece, i) => (

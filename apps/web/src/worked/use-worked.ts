@@ -1,7 +1,9 @@
 import {
   pointAt,
-  Speaker,
+  speakerFor,
+  type Speaker,
   type Comparison,
+  type Notation,
   type Pointed,
   type Subject,
   type Voice,
@@ -24,11 +26,16 @@ export function useSteps(): readonly number[] {
   return useMemo(() => fittedSteps(worked, steps), [worked, steps]);
 }
 
-/** The speaker in her words, for the open problem's base. */
+/** The speaker in her words, for the open problem's base and points. */
 export function useSpeaker(): Speaker {
   const words = useSettings((state) => state.words);
-  const { base } = useWorked().problem;
-  return useMemo(() => new Speaker(words, base), [words, base]);
+  const { problem } = useWorked();
+  return useMemo(() => speakerFor(problem, words), [words, problem]);
+}
+
+/** How she writes products and points. */
+export function useNotation(): Notation {
+  return useSettings((state) => state.words);
 }
 
 export function useVoice(): Voice {

@@ -41,6 +41,8 @@ export interface Paper {
   readonly dealtAt: ReadonlyMap<number, number>;
   /** For an owed entry that is itself a figure of the question, that figure. */
   readonly figureOf: ReadonlyMap<EntryId, EntryId>;
+  /** For figures of the question that are not there from the start, the step that puts them there. */
+  readonly givenAt: ReadonlyMap<EntryId, number>;
 }
 
 /** The picture that all methods of the problem share. */
@@ -74,7 +76,7 @@ export function work(content: Content): Worked {
 
 /** The rectangle of a product of two factors, the line of a sum or difference. */
 function groundOf({ space, problem, lanes }: Comparison): Ground | null {
-  if (problem.kind === 'product') return areaGround(space);
+  if (problem.kind === 'product' || problem.kind === 'quotient') return areaGround(space);
   return { kind: 'line', ...lineExtent(lanes.map(({ trace }) => trace)) };
 }
 
@@ -93,6 +95,9 @@ export function paperOfLane(lane: Lane, index: number): Paper {
     last: trace.steps.length,
     givens: new Set(trace.givens.map((given) => given.id)),
     dealtAt: dealtSteps(lane),
+    givenAt: new Map(
+      trace.givens.flatMap(({ id, since }) => (since ? [[id, since] as const] : [])),
+    ),
     figureOf: new Map(trace.givens.flatMap(({ id, owed }) => (owed ? [[owed, id] as const] : []))),
   };
 }

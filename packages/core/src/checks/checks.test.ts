@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { compare, type Comparison } from '../compare/compare.ts';
 import { Exact } from '../exact/exact.ts';
 import { registry } from '../methods/index.ts';
+import { placedPoint } from '../problem/point.ts';
 import { readProblem } from '../problem/problem.ts';
 import { comparisons, differences } from '../testing/arbitraries.ts';
 import type { CheckSubject } from './check.ts';
@@ -44,7 +45,9 @@ describe('checks', () => {
           const own = subject(comparison, { lane, calculated: { value: total, same: true } });
           for (const check of checks) {
             if (check.id === 'estimate' || check.lacks(own) !== null) continue;
-            expect([check.id, check.make(own, total).outcome]).toEqual([check.id, 'agrees']);
+            const apart = check.id === 'point' && !placedPoint(problem)!.agree;
+            const wanted = [check.id, apart ? 'cannot-tell' : 'agrees'];
+            expect([check.id, check.make(own, total).outcome]).toEqual(wanted);
           }
         }
       }),
@@ -82,9 +85,27 @@ describe('checks', () => {
   });
 
   it('say what they lack', () => {
-    const bare = subject(comparisonOf('46 × 58', 'lattice'));
-    const lacking = checks.filter((check) => check.lacks(bare) !== null).map(({ id }) => id);
-    expect(lacking).toEqual(checks.map(({ id }) => id));
+    const lacking = (text: string, method: string) => {
+      const bare = subject(comparisonOf(text, method));
+      return checks.filter((check) => check.lacks(bare) !== null).map(({ id }) => id);
+    };
+    const hers = ['estimate', 'second-method', 'calculator'];
+    expect(lacking('4.0 + 3.2', 'left-to-right-addition')).toEqual([
+      'estimate',
+      'direction',
+      'point',
+      'totals',
+      ...hers.slice(1),
+    ]);
+    expect(lacking('46 × 58', 'lattice')).toEqual([
+      'estimate',
+      'leading-figures',
+      'point',
+      ...hers.slice(1),
+    ]);
+    expect(lacking('1_2 + 1_2 + 1_2', 'column-addition')).toEqual(
+      checks.map(({ id }) => id).filter((id) => id !== 'inverse'),
+    );
     const other = { value: Exact.of(255), same: false };
     const keyed = subject(subtraction, { calculated: other });
     expect(checkOf('calculator').make(keyed, Exact.of(255)).outcome).toBe('cannot-tell');

@@ -16,7 +16,8 @@ function make({ comparison: { problem }, estimate }: CheckSubject, answer: Exact
   const point = placedPoint(problem, own)!;
   const text = (amount: Exact) => numberText(amount, base);
   const figures = wholeFigures(answer, point.counted, base);
-  const decimals = nearestPoint(figures, point.estimate, base);
+  const nothing = answer.isZero && Number(point.figures) === 0;
+  const decimals = nothing ? point.counted : nearestPoint(figures, point.estimate, base);
   const fits = decimals === point.counted;
   const counts = point.counts.join(' + ');
   const lines = [

@@ -1,5 +1,6 @@
 import type { Law } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
+import { inNotation, pointTex, timesTex, type Notation } from '../exact/notation.ts';
 import { numberText } from '../exact/numeral.ts';
 import type { Agreement, Expression, Move } from './agreement.ts';
 
@@ -36,16 +37,16 @@ export const LAW_LABELS: Record<Law, string> = {
 export interface ExportNames {
   /** The name of a method id. */
   readonly method: (id: string) => string;
-  readonly times: '×' | '·';
+  readonly notation: Notation;
 }
 
 /** What is needed to write an expression: the terms' own texts and the base of the figures. */
-export interface Notation {
+export interface TermTexts {
   readonly terms: ReadonlyMap<string, string>;
   readonly base: number;
 }
 
-export function notationOf({ terms, base }: Agreement): Notation {
+export function termTextsOf({ terms, base }: Agreement): TermTexts {
   return { terms: new Map(terms.map((term) => [term.id, term.text])), base };
 }
 
@@ -55,22 +56,27 @@ export function amountText(worth: string, base: number): string {
 }
 
 /** The expression as one line of text, inner sums in brackets. */
-export function expressionLine(expression: Expression, notation: Notation, times = '×'): string {
-  return render(expression, notation, (text) => text.replaceAll('×', ` ${times} `), true);
+export function expressionLine(
+  expression: Expression,
+  texts: TermTexts,
+  notation: Notation,
+): string {
+  const line = render(expression, texts, (text) => text.replaceAll('×', ' × '), true);
+  return inNotation(line, notation);
 }
 
 function render(
   expression: Expression,
-  notation: Notation,
+  texts: TermTexts,
   product: (text: string) => string,
   outer: boolean,
 ): string {
   if (expression.kind === 'product') {
-    return product(expression.scaled ?? notation.terms.get(expression.term) ?? expression.term);
+    return product(expression.scaled ?? texts.terms.get(expression.term) ?? expression.term);
   }
-  if (expression.kind === 'amount') return amountText(expression.worth, notation.base);
+  if (expression.kind === 'amount') return amountText(expression.worth, texts.base);
   if (expression.parts.length === 0) return '0';
-  const parts = expression.parts.map((part) => render(part, notation, product, false));
+  const parts = expression.parts.map((part) => render(part, texts, product, false));
   const takenAway = parts.length > 1 && parts.every((part) => part.startsWith('−'));
   if (takenAway && !outer) return `−(${parts.map((part) => part.slice(1)).join(' + ')})`;
   const inner = parts.reduce((line, part) =>
@@ -80,8 +86,8 @@ function render(
 }
 
 /** The agreement as a Markdown document: a section a method, a table row a move. */
-export function agreementMarkdown(agreement: Agreement, { method, times }: ExportNames): string {
-  const notation = notationOf(agreement);
+export function agreementMarkdown(agreement: Agreement, { method, notation }: ExportNames): string {
+  const texts = termTextsOf(agreement);
   const sections = agreement.methods.map(({ method: id, moves }) =>
     [
       `## ${method(id)}`,
@@ -90,15 +96,16 @@ export function agreementMarkdown(agreement: Agreement, { method, times }: Expor
       '|---|---|---|',
       ...moves.map(
         ({ expression, law }) =>
-          `| = | ${expressionLine(expression, notation, times)} | ${LAW_NAMES[law]} |`,
+          `| = | ${expressionLine(expression, texts, notation)} | ${LAW_NAMES[law]} |`,
       ),
     ].join('\n'),
   );
-  const problem = agreement.problem.replaceAll('×', times);
+  const { problem, value, base } = agreement;
+  const equation = inNotation(`${problem} = ${amountText(value, base)}`, notation);
   return [
-    `# Why the methods agree: ${problem} = ${amountText(agreement.value, agreement.base)}`,
+    `# Why the methods agree: ${equation}`,
     ...sections,
-    closing(agreement),
+    inNotation(closing(agreement), notation),
     '',
   ].join('\n\n');
 }
@@ -122,21 +129,23 @@ function expanded(parts: readonly string[], base: number): readonly string[] {
 }
 
 /** A product in braces; one with a minus of its own keeps it in front. */
-function texTerm(times: '×' | '·') {
+function texTerm(notation: Notation) {
   return (text: string) =>
-    text.startsWith('−') ? `−{${texText(text.slice(1), times)}}` : `{${texText(text, times)}}`;
+    text.startsWith('−')
+      ? `−{${texText(text.slice(1), notation)}}`
+      : `{${texText(text, notation)}}`;
 }
 
 /** An expression of a certificate as LaTeX mathematics. */
-export function sumTex(expression: Expression, notation: Notation, times: '×' | '·'): string {
-  return render(expression, notation, texTerm(times), true).replaceAll('−', '-');
+export function sumTex(expression: Expression, texts: TermTexts, notation: Notation): string {
+  const line = render(expression, texts, texTerm(notation), true);
+  return pointTex(line.replaceAll('−', '-'), notation);
 }
 
 /** A problem or a term in the problem language as LaTeX mathematics. */
-export function texText(text: string, times: '×' | '·'): string {
-  const sign = times === '×' ? '\\times' : '\\cdot';
-  return text
-    .replaceAll(/\s*[×·]\s*/g, ` ${sign} `)
+export function texText(text: string, notation: Notation): string {
+  return pointTex(text, notation)
+    .replaceAll(/\s*[×·]\s*/g, ` ${timesTex(notation)} `)
     .replaceAll(/\s*÷\s*/g, ' \\div ')
     .replaceAll('−', '-')
     .replaceAll(/_(\d+)/g, '_{$1}');
@@ -146,24 +155,29 @@ export function texText(text: string, times: '×' | '·'): string {
 export function movesLatex(
   problem: string,
   moves: readonly Move[],
+  texts: TermTexts,
   notation: Notation,
-  times: '×' | '·',
 ): string {
   const lines = moves.map(
     ({ expression, law }) =>
-      `  &= ${sumTex(expression, notation, times)} && \\text{${LAW_NAMES[law]}}`,
+      `  &= ${sumTex(expression, texts, notation)} && \\text{${LAW_NAMES[law]}}`,
   );
   const [first = '', ...rest] = lines;
-  const opening = `  ${texText(problem, times)} ${first.trim()}`;
+  const opening = `  ${texText(problem, notation)} ${first.trim()}`;
   return ['\\begin{aligned}', [opening, ...rest].join(' \\\\\n'), '\\end{aligned}'].join('\n');
 }
 
 /** The agreement as a LaTeX fragment: a display a method. */
-export function agreementLatex(agreement: Agreement, { method, times }: ExportNames): string {
-  const notation = notationOf(agreement);
+export function agreementLatex(agreement: Agreement, { method, notation }: ExportNames): string {
+  const texts = termTextsOf(agreement);
   const sections = agreement.methods.map(
     ({ method: id, moves }) =>
-      `\\paragraph{${method(id)}}\n\\[\n${movesLatex(agreement.problem, moves, notation, times)}\n\\]`,
+      `\\paragraph{${method(id)}}\n\\[\n${movesLatex(agreement.problem, moves, texts, notation)}\n\\]`,
   );
-  return ['% needs \\usepackage{amsmath}', ...sections, closing(agreement), ''].join('\n\n');
+  return [
+    '% needs \\usepackage{amsmath}',
+    ...sections,
+    inNotation(closing(agreement), notation),
+    '',
+  ].join('\n\n');
 }

@@ -2,7 +2,7 @@ import type { Trace } from '../account/account.ts';
 import type { Part } from '../account/cut.ts';
 import { TermSet, type Members, type TermSpace } from '../account/terms.ts';
 import { Exact } from '../exact/exact.ts';
-import { wholeText } from '../exact/numeral.ts';
+import { numberText } from '../exact/numeral.ts';
 
 /** Turns the terms of one trace into the common terms of a comparison. */
 export type Translate = (terms: TermSet) => TermSet;
@@ -58,7 +58,7 @@ function refine(cuts: readonly (readonly Part[])[], base: number): Refined {
   const all = sortedEdges(edges.flat());
   const parts = all.slice(1).map((edge, k): Part => {
     const worth = edge.minus(all[k]!);
-    const text = worth.isWhole ? wholeText(worth, base) : worth.toString();
+    const text = numberText(worth, base);
     return { worth, text, place: undefined };
   });
   const position = new Map(all.map((edge, k) => [edge.toString(), k]));

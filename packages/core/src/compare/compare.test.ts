@@ -1,3 +1,4 @@
+import { PLAIN_NOTATION } from '../exact/notation.ts';
 import fc from 'fast-check';
 import { carriedOn } from '../account/rewriting.ts';
 import { Exact } from '../exact/exact.ts';
@@ -133,14 +134,17 @@ describe('agreement', () => {
   });
 
   it('exports with law names', () => {
-    const names = { method: (id: string) => registry.get(id).name, times: '·' as const };
+    const names = {
+      method: (id: string) => registry.get(id).name,
+      notation: { times: '·', point: '.' } as const,
+    };
     const markdown = agreementMarkdown(agreement(bench), names);
     expect(markdown).toContain('# Why the methods agree: 46 · 58 = 2668');
     expect(markdown).toContain('| = | (48 + 320) + (300 + 2000) | order and brackets');
-    const latex = agreementLatex(agreement(bench), { ...names, times: '×' });
+    const latex = agreementLatex(agreement(bench), { ...names, notation: PLAIN_NOTATION });
     expect(latex).toContain('46 \\times 58 &= {6 \\times 8} + {40 \\times 8}');
     expect(latex.match(/\\begin\{aligned\}/g)).toHaveLength(4);
-    expect(texText('1011_2 × 110_2', '·')).toBe('1011_{2} \\cdot 110_{2}');
+    expect(texText('1011_2 × 110_2', { times: '·', point: '.' })).toBe('1011_{2} \\cdot 110_{2}');
   });
 });
 

@@ -1,6 +1,6 @@
 import type { Trace } from '../account/account.ts';
 import type { Method } from '../methods/method.ts';
-import { inNotation } from '../sheet/sheet.ts';
+import { inNotation } from '../exact/notation.ts';
 import { sheetText } from '../sheet/text-sink.ts';
 import { LAW_LABELS } from '../compare/agreement-export.ts';
 import { DEFAULT_VOCABULARY, type Vocabulary } from '../phrases/vocabulary.ts';

@@ -18,6 +18,8 @@ describe('expressionTex', () => {
 
   it('writes the times sign as it is wanted', () => {
     const read = readExpression('46 × 58');
-    expect(read.ok && expressionTex(read.expression, '·')).toBe('46 \\cdot 58');
+    expect(read.ok && expressionTex(read.expression, { times: '·', point: '.' })).toBe(
+      '46 \\cdot 58',
+    );
   });
 });

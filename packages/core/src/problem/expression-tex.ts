@@ -1,10 +1,11 @@
+import { PLAIN_NOTATION, pointTex, timesTex, type Notation } from '../exact/notation.ts';
 import { numeralText, type Numeral } from '../exact/numeral.ts';
 import type { Expression, SumPart } from './expression.ts';
 
 /** A computation as LaTeX mathematics, with the times sign as the user writes it. */
-export function expressionTex(expression: Expression, times: '×' | '·' = '×'): string {
-  const sign = times === '×' ? '\\times' : '\\cdot';
-  return tex(expression);
+export function expressionTex(expression: Expression, notation: Notation = PLAIN_NOTATION): string {
+  const sign = timesTex(notation);
+  return pointTex(tex(expression), notation);
 
   function tex(of: Expression): string {
     switch (of.kind) {

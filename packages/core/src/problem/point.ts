@@ -31,7 +31,8 @@ export function placedPoint(problem: Problem, estimate?: Exact): PlacedPoint | n
   const whole = scale.whole.operands.map(numeralValue).reduce((made, n) => made.times(n)).numerator;
   const about = estimate ?? estimateOf(problem.kind, operands.map(leadingPlace));
   const counted = scale.decimals;
-  const estimated = nearestPoint(whole, about, base);
+  // Nothing has no size: any place of the point is as near as the counted one.
+  const estimated = whole === 0n ? counted : nearestPoint(whole, about, base);
   const text = (decimals: number) => pointedText(whole, decimals, base);
   return {
     figures: text(0),

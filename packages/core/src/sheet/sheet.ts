@@ -1,4 +1,5 @@
 import type { EntryId } from '../account/account.ts';
+import { inNotation, type Notation } from '../exact/notation.ts';
 
 /** A rectangle in squares of the paper, from its upper left corner; fractions are allowed. */
 export interface Box {
@@ -50,20 +51,6 @@ export interface Ruling {
 export interface SheetSign extends Box {
   readonly sign: 'times' | 'plus' | 'minus' | 'equals' | 'divide' | 'point' | 'caption';
   readonly text?: string;
-}
-
-/** The signs on which people differ. */
-export interface Notation {
-  readonly times: string;
-  readonly point: string;
-}
-
-export const PLAIN_NOTATION: Notation = { times: '×', point: '.' };
-
-/** A text of the paper in the user's signs. */
-export function inNotation(text: string, { times, point }: Notation): string {
-  const signed = times === '×' ? text : text.replaceAll('×', times);
-  return point === '.' ? signed : signed.replace(/(?<=[0-9A-F])\.(?=[0-9A-F])/g, point);
 }
 
 const SIGNS = { plus: '+', minus: '−', equals: '=', divide: '÷' } as const;

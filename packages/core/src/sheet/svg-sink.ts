@@ -1,13 +1,7 @@
 import type { EntryId, Trace } from '../account/account.ts';
+import { inNotation, PLAIN_NOTATION, type Notation } from '../exact/notation.ts';
 import { drawSheet, type Figure } from './drawing.ts';
-import {
-  inNotation,
-  PLAIN_NOTATION,
-  signGlyph,
-  signSize,
-  type Notation,
-  type Sheet,
-} from './sheet.ts';
+import { signGlyph, signSize, type Sheet } from './sheet.ts';
 import { givenState, markState, timeline, type MarkState } from './visible.ts';
 
 export interface SvgOptions {

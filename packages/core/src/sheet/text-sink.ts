@@ -1,13 +1,6 @@
 import type { Trace } from '../account/account.ts';
-import {
-  inNotation,
-  PLAIN_NOTATION,
-  signGlyph,
-  type Box,
-  type Notation,
-  type Sheet,
-  type SheetCell,
-} from './sheet.ts';
+import { inNotation, PLAIN_NOTATION, type Notation } from '../exact/notation.ts';
+import { signGlyph, type Box, type Sheet, type SheetCell } from './sheet.ts';
 import { givenState, marksById, markState, timeline } from './visible.ts';
 
 /** Characters a square is wide. */

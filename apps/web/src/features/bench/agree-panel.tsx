@@ -3,16 +3,16 @@ import {
   expressionLine,
   LAW_LABELS,
   movesLatex,
-  notationOf,
+  termTextsOf,
   verifyAgreement,
   type Agreement,
   type MethodAgreement,
+  type Notation,
   type SumExpression,
 } from '@levee/core';
 import { useMemo } from 'react';
-import { useSettings } from '../../store/settings-store.ts';
 import { notify } from '../../ui/notices.tsx';
-import { useWorked } from '../../worked/use-worked.ts';
+import { useNotation, useWorked } from '../../worked/use-worked.ts';
 import type { Worked } from '../../worked/work.ts';
 import { useCommand } from './scene.tsx';
 
@@ -32,8 +32,8 @@ export function AgreePanel() {
   const { papers } = useWorked();
   const { certificate, confirmed } = useAgreement();
   const why = useCommand('why');
-  const times = useSettings((settings) => settings.words.times);
-  const notation = notationOf(certificate);
+  const notation = useNotation();
+  const texts = termTextsOf(certificate);
   const count = certificate.terms.length;
   return (
     <section className="panel agree" aria-label="Why they agree">
@@ -49,7 +49,7 @@ export function AgreePanel() {
           <button
             type="button"
             className="chip"
-            onClick={() => void copy(latexOf(certificate, papers, times))}
+            onClick={() => void copy(latexOf(certificate, papers, notation))}
           >
             copy LaTeX
           </button>
@@ -63,7 +63,7 @@ export function AgreePanel() {
             text={
               count > MOST_TERMS
                 ? `${count} terms, bracketed in ${method.moves.length} moves`
-                : bracketing(method, (expression) => expressionLine(expression, notation, times))
+                : bracketing(method, (expression) => expressionLine(expression, texts, notation))
             }
             law={lastLaw(method)}
           />
@@ -78,7 +78,9 @@ function closing(count: number, kind: Agreement['kind']): string {
   if (count === 0) {
     return kind === 'product'
       ? 'A factor is zero, so there is nothing to deal with.'
-      : 'Everything is zero, so there is nothing to deal with.';
+      : kind === 'quotient'
+        ? 'There is nothing to share.'
+        : 'Everything is zero, so there is nothing to deal with.';
   }
   const terms = count === 1 ? 'The same one term' : `The same ${count} terms`;
   switch (kind) {
@@ -88,6 +90,8 @@ function closing(count: number, kind: Agreement['kind']): string {
       return `${terms}: the addends’ places. Only brackets and order differ, and ten of a place is one of the next.`;
     case 'difference':
       return `${terms}: what is there, and with a minus what is taken. Each place may be worked by itself, and the same added to both changes nothing.`;
+    case 'quotient':
+      return `${terms}: pieces of the dividend, each shared by the divisor. Only where the cuts are differs.`;
   }
 }
 
@@ -125,12 +129,12 @@ function lastLaw({ moves }: MethodAgreement): string {
 export function latexOf(
   certificate: Agreement,
   papers: Worked['papers'],
-  times: '×' | '·',
+  notation: Notation,
 ): string {
   return certificate.methods
     .map(
       ({ moves }, k) =>
-        `% ${papers[k]!.method.name}\n${movesLatex(certificate.problem, moves, notationOf(certificate), times)}`,
+        `% ${papers[k]!.method.name}\n${movesLatex(certificate.problem, moves, termTextsOf(certificate), notation)}`,
     )
     .join('\n\n');
 }

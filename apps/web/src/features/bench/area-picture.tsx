@@ -1,8 +1,15 @@
-import { Exact, TermSet, wholeText, type AreaGround, type Pointed } from '@levee/core';
+import {
+  Exact,
+  inNotation,
+  numberText,
+  TermSet,
+  type Notation,
+  type AreaGround,
+  type Pointed,
+} from '@levee/core';
 import { memo, useCallback, useMemo } from 'react';
 import { hover, pin } from '../../store/session-store.ts';
-import { useSettings } from '../../store/settings-store.ts';
-import { useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
+import { useNotation, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import type { Worked } from '../../worked/work.ts';
 import { useSize } from '../../ui/use-size.ts';
 import { partLabel } from './part-label.ts';
@@ -51,7 +58,7 @@ const LETTER = 7.8;
 function Rectangle({ worked, ground, width, height }: RectangleProps) {
   const steps = useSteps();
   const subject = useSubject();
-  const times = useSettings((settings) => settings.words.times);
+  const notation = useNotation();
   const standings = useMemo(() => standingsOf(worked, steps), [worked, steps]);
   const side = Math.max(...ground.down.map((strip) => partLabel(strip.text).length)) * LETTER + 8;
   const [w, h] = [Math.max(40, width - side - 4), Math.max(40, height - TOP - 4)];
@@ -96,7 +103,7 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
                 ? 'near'
                 : ''
           }
-          times={times}
+          notation={notation}
           base={worked.problem.base}
           point={point}
           left={side}
@@ -112,7 +119,7 @@ interface RegionViewProps {
   readonly region: Region;
   readonly standing: Standing;
   readonly lit: 'exact' | 'near' | '';
-  readonly times: string;
+  readonly notation: Notation;
   readonly base: number;
   readonly point: (term: number) => Pointed;
   readonly left: number;
@@ -121,16 +128,16 @@ interface RegionViewProps {
 }
 
 const RegionView = memo(function RegionView(props: RegionViewProps) {
-  const { region, standing, lit, times, base, point, left, width, height } = props;
+  const { region, standing, lit, notation, base, point, left, width, height } = props;
   const { term, text } = region;
-  const worth = wholeText(Exact.parse(region.worth), base);
+  const worth = inNotation(numberText(Exact.parse(region.worth), base), notation);
   const box = {
     x: left + region.x * width,
     y: TOP + region.y * height,
     width: region.width * width,
     height: region.height * height,
   };
-  const product = text.replaceAll('×', times);
+  const product = inNotation(text, notation);
   const label = fits(`${product} = ${worth}`, box.width) ? `${product} = ${worth}` : worth;
   return (
     <g

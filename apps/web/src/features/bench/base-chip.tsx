@@ -1,14 +1,16 @@
-import { inBase, problemText, type Problem } from '@levee/core';
+import { inBase, inNotation, problemText, type Problem } from '@levee/core';
 import { ListItemText, Menu, MenuItem } from '@mui/material';
 import { useState } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { withBase } from '../../store/content.ts';
+import { useNotation } from '../../worked/use-worked.ts';
 import { tooLong } from '../../worked/work.ts';
 
 const BASES = Array.from({ length: 15 }, (_, k) => k + 2);
 
 /** The base that the numbers are written in; another one keeps the computation and rewrites it. */
 export function BaseChip({ problem }: { readonly problem: Problem }) {
+  const notation = useNotation();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (
     <>
@@ -24,7 +26,9 @@ export function BaseChip({ problem }: { readonly problem: Problem }) {
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
         {BASES.map((base) => {
           const written = inBase(problem, base);
-          const fault = tooLong(written);
+          const fault = written
+            ? tooLong(written) && 'too long for the bench'
+            : 'figures without end';
           return (
             <MenuItem
               key={base}
@@ -38,7 +42,7 @@ export function BaseChip({ problem }: { readonly problem: Problem }) {
             >
               <ListItemText
                 primary={`base ${base === 10 ? 'ten' : base}`}
-                secondary={fault === null ? problemText(written) : 'too long for the bench'}
+                secondary={fault ?? inNotation(problemText(written!), notation)}
               />
             </MenuItem>
           );

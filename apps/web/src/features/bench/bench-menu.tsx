@@ -94,7 +94,7 @@ function useExporters(): readonly { label: string; run: () => void }[] {
     const { title, problem } = currentDocument();
     return fileName(title || problem, ending);
   };
-  const names = { method: (id: string) => registry.get(id).name, times: words.times };
+  const names = { method: (id: string) => registry.get(id).name, notation: words };
   return [
     {
       label: 'Export comparison (JSON)',
@@ -122,7 +122,7 @@ function useExporters(): readonly { label: string; run: () => void }[] {
             name(`${method.id}-${index + 1}.svg`),
             sheetSvg(sheet, lane.trace, {
               step: currentDocument().steps[index]!,
-              times: words.times,
+              notation: words,
               notes,
               notches,
               title: `${method.name}, ${currentDocument().problem}`,

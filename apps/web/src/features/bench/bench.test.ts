@@ -162,7 +162,9 @@ describe('the computation field', () => {
     ['642-387', true, ''],
     ['387-642', true, ''],
     ['7+9+4+8', true, ''],
-    ['4.5 + 3', false, 'a sum with decimals'],
+    ['4.5 + 3', true, ''],
+    ['31.5 ÷ 0.7', true, ''],
+    ['7 ÷ 0', false, 'has no answer'],
     ['46', false, 'one number'],
     ['46 x', false, 'missing after'],
     ['--', false, 'missing'],
@@ -170,7 +172,12 @@ describe('the computation field', () => {
     ['hello', false, 'is a word'],
     ['9'.repeat(300) + ' × 2', false, 'this one has 300'],
     ['9'.repeat(40) + ' × 2', false, 'up to 12 figures'],
-    ['2 × 3 × 4', false, 'two numbers at a time'],
+    ['2 × 3 × 4', true, ''],
+    [
+      '111111111111 × 111111111111 × 111111111111 × 111111111111',
+      false,
+      'products of single figures',
+    ],
     ['７ × ８', true, ''],
     ['0 × 58', true, ''],
     ['007 × 58', true, ''],
@@ -189,7 +196,9 @@ describe('estimates', () => {
   it('are worth what the typed operands make, in the base', () => {
     expect(worthOf('product', ['50', '60'], 10)?.toString()).toBe('3000');
     expect(worthOf('product', ['100', '10'], 2)?.toString()).toBe('8');
-    for (const bad of ['', '5.5', '-3', 'x', '2'.repeat(25)]) {
+    expect(worthOf('product', ['5.5', '60'], 10)?.toString()).toBe('330');
+    expect(worthOf('quotient', ['28', '0'], 10)).toBeNull();
+    for (const bad of ['', '5.', '.5', '-3', 'x', '2'.repeat(25)]) {
       expect(worthOf('product', [bad, '60'], 10)).toBeNull();
     }
     expect(worthOf('product', ['12'], 2)).toBeNull();
@@ -250,7 +259,7 @@ describe('what is said of an entry', () => {
   });
 
   it('counts the cost in words', () => {
-    const items = costItems(cost(column.lane.trace), 10).map(({ short }) => short);
+    const items = costItems(cost(column.lane.trace), say).map(({ short }) => short);
     expect(items.slice(0, 4)).toEqual(['4 facts', '3 additions', '2 carries', '13 figures']);
   });
 });
@@ -301,10 +310,14 @@ describe('hops of her own', () => {
   const paper = () => work(useComparison.getState().content).papers[1]!;
 
   it('are read as typed', () => {
-    expect(readHop(' +13 ')?.toString()).toBe('13');
-    expect(readHop('−5')?.toString()).toBe('-5');
-    expect(readHop('007')?.toString()).toBe('7');
-    for (const bad of ['', '3.5', 'x', '--3', '9'.repeat(19)]) expect(readHop(bad)).toBeNull();
+    expect(readHop(' +13 ', 10)?.toString()).toBe('13');
+    expect(readHop('−5', 10)?.toString()).toBe('-5');
+    expect(readHop('007', 10)?.toString()).toBe('7');
+    expect(readHop('-0,5', 10)?.toString()).toBe('-1/2');
+    expect(readHop('101', 2)?.toString()).toBe('5');
+    expect(readHop('2', 2)).toBeNull();
+    for (const bad of ['', '3.', '.5', 'x', '--3', '9'.repeat(19)])
+      expect(readHop(bad, 10)).toBeNull();
   });
 
   it('are taken when they can be made, and the paper goes to their step', () => {

@@ -1,6 +1,7 @@
-import { cost, wholeText, type Cost } from '@levee/core';
+import { cost, type Cost, type Speaker } from '@levee/core';
 import { Tooltip } from '@mui/material';
 import { memo, useMemo } from 'react';
+import { useSpeaker } from '../../worked/use-worked.ts';
 import type { Paper } from '../../worked/work.ts';
 
 export interface CostItem {
@@ -12,10 +13,10 @@ export interface CostItem {
 }
 
 /** What the method costs on this problem, counted from its work; the most telling first. */
-export function costItems(counted: Cost, base: number): readonly CostItem[] {
+export function costItems(counted: Cost, say: Speaker): readonly CostItem[] {
   const { facts, additions, carries, figures, lines, passes, heldAtOnce } = counted;
   const [largest, held] = [counted.largestWritten, counted.largestHeld].map((amount) =>
-    wholeText(amount, base),
+    say.worth(amount),
   );
   return [
     item('facts of two figures that are worked out', facts, 'fact'),
@@ -41,7 +42,8 @@ function item(name: string, amount: number, one: string, many = `${one}s`): Cost
 
 export const CostStrip = memo(function CostStrip({ paper }: { readonly paper: Paper }) {
   const { trace } = paper.lane;
-  const items = useMemo(() => costItems(cost(trace), trace.problem.base), [trace]);
+  const say = useSpeaker();
+  const items = useMemo(() => costItems(cost(trace), say), [trace, say]);
   return (
     <p className="cost caption" aria-label="Cost">
       {items.map(({ short, name }) => (

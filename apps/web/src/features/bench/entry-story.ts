@@ -46,7 +46,7 @@ function givenName(given: Given, kind: ProblemKind, say: Speaker): string {
 
 function owedStory(paper: Paper, owed: OwedEntry, step: number, say: Speaker): EntryStory {
   const at = paper.line.takenAt.get(owed.id);
-  const text = owed.text.replaceAll('×', ` ${say.times} `);
+  const text = say.pointed(owed.text).replaceAll('×', ` ${say.times} `);
   const done = at !== undefined && at <= step;
   return {
     name: done ? `${text}, worked out at step ${at}` : `${text}, still owed`,

@@ -2,17 +2,18 @@ import {
   estimateOf,
   Exact,
   JUDGEMENTS,
+  numberText,
   numeral,
   operandName,
   problemSign,
   numeralValue,
   proposedOperands,
   roundings,
-  wholeText,
   type EstimateRecord,
   type Judgement,
   type Problem,
   type ProblemKind,
+  type Speaker,
 } from '@levee/core';
 import {
   Button,
@@ -28,26 +29,23 @@ import { useState } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { withEstimate } from '../../store/content.ts';
 import { useSession } from '../../store/session-store.ts';
-import { useSettings } from '../../store/settings-store.ts';
-import { useSteps, useWorked } from '../../worked/use-worked.ts';
+import { useSpeaker, useSteps, useWorked } from '../../worked/use-worked.ts';
 import { useCommand } from './scene.tsx';
 
-/** The exact worth of typed operands, or null when one is no whole number of the base. */
+/**
+ * What typed operands come to, or null when one is no number of the base or when it would divide by nothing.
+ */
 export function worthOf(
   kind: ProblemKind,
   operands: readonly string[],
   base: number,
 ): Exact | null {
   const figures = '0123456789ABCDEF'.slice(0, base);
-  const fits = (text: string) =>
-    text.length > 0 &&
-    text.length <= 24 &&
-    [...text.toUpperCase()].every((f) => figures.includes(f));
-  if (!operands.every(fits)) return null;
-  return estimateOf(
-    kind,
-    operands.map((text) => numeralValue(numeral(text, base))),
-  );
+  const number = new RegExp(`^(?=.{1,24}$)[${figures}]+(\\.[${figures}]+)?$`, 'i');
+  if (!operands.every((text) => number.test(text))) return null;
+  const worths = operands.map((text) => numeralValue(numeral(text, base)));
+  const nothing = kind === 'quotient' && worths.slice(1).some((worth) => worth.isZero);
+  return nothing ? null : estimateOf(kind, worths);
 }
 
 function record(estimate: EstimateRecord): void {
@@ -102,20 +100,19 @@ export function EstimateStrip() {
 export function estimateLine(
   { operands }: EstimateRecord,
   kind: ProblemKind,
-  times: '×' | '·',
+  say: Speaker,
 ): string {
-  const sign = kind === 'product' ? times : problemSign(kind);
+  const sign = kind === 'product' ? say.times : problemSign(kind);
   const shown = operands.length > 6 ? [...operands.slice(0, 4), '…', operands.at(-1)!] : operands;
-  return shown.join(` ${sign} `);
+  return say.pointed(shown.join(` ${sign} `));
 }
 
 function EstimateText(props: { readonly estimate: EstimateRecord; readonly problem: Problem }) {
   const { estimate, problem } = props;
-  const times = useSettings((settings) => settings.words.times);
+  const say = useSpeaker();
   return (
     <span className="figures">
-      {estimateLine(estimate, problem.kind, times)} ≈{' '}
-      {wholeText(Exact.parse(estimate.value), problem.base)}
+      {estimateLine(estimate, problem.kind, say)} ≈ {say.worth(Exact.parse(estimate.value))}
     </span>
   );
 }
@@ -134,7 +131,8 @@ export function EstimateDialog() {
 /** `First factor`, `Minuend`, `Addend 3`. */
 function operandLabel({ kind, operands }: Problem, k: number): string {
   const name = operandName(kind, k);
-  if (kind === 'difference') return `${name[0]!.toUpperCase()}${name.slice(1)}`;
+  if (kind === 'difference' || kind === 'quotient')
+    return `${name[0]!.toUpperCase()}${name.slice(1)}`;
   if (operands.length === 2) return `${k === 0 ? 'First' : 'Second'} ${name}`;
   return `${name[0]!.toUpperCase()}${name.slice(1)} ${k + 1}`;
 }
@@ -147,10 +145,13 @@ function EstimateForm({ close }: { readonly close: () => void }) {
     kept?.operands ?? proposedOperands(problem),
   );
   const [judgement, setJudgement] = useState<Judgement>(kept?.judgement ?? '');
+  const say = useSpeaker();
   const value = worthOf(problem.kind, operands, problem.base);
   const done = steps.every((step, k) => step === comparison.lanes[k]!.trace.steps.length);
   const set = (k: number, text: string) =>
-    setOperands(operands.map((own, i) => (i === k ? text.trim().toUpperCase() : own)));
+    setOperands(
+      operands.map((own, i) => (i === k ? text.trim().toUpperCase().replace(',', '.') : own)),
+    );
   const save = () => {
     if (!value) return;
     const beforeWorking = kept?.beforeWorking ?? steps.every((step) => step === 0);
@@ -171,9 +172,10 @@ function EstimateForm({ close }: { readonly close: () => void }) {
             key={k}
             label={operandLabel(problem, k)}
             text={operands[k] ?? ''}
+            say={say}
             choices={roundings(operand).map(({ rule, worth }) => ({
               rule,
-              text: wholeText(worth, problem.base),
+              text: numberText(worth, problem.base),
             }))}
             fault={worthOf('sum', [operands[k] ?? ''], problem.base) === null}
             base={problem.base}
@@ -181,7 +183,7 @@ function EstimateForm({ close }: { readonly close: () => void }) {
           />
         ))}
         <p className="estimate-result" role="status">
-          {value ? `≈ ${wholeText(value, problem.base)}` : 'Each factor needs a whole number.'}
+          {value ? `≈ ${say.worth(value)}` : faultText(problem, operands)}
           {value && done && <Distance value={value} />}
         </p>
         <p className="caption" id="near-enough">
@@ -211,24 +213,32 @@ function EstimateForm({ close }: { readonly close: () => void }) {
   );
 }
 
+function faultText(problem: Problem, operands: readonly string[]): string {
+  const odd = operands.findIndex((text) => worthOf('sum', [text], problem.base) === null);
+  return odd < 0
+    ? 'Nothing can be shared by 0; round the divisor to something.'
+    : `The ${operandLabel(problem, odd).toLowerCase()} needs a number.`;
+}
+
 interface OperandChoiceProps {
   readonly label: string;
   readonly text: string;
   readonly choices: readonly { readonly rule: string; readonly text: string }[];
   readonly fault: boolean;
   readonly base: number;
+  readonly say: Speaker;
   readonly set: (text: string) => void;
 }
 
-function OperandChoice({ label, text, choices, fault, base, set }: OperandChoiceProps) {
+function OperandChoice({ label, text, choices, fault, base, say, set }: OperandChoiceProps) {
   return (
     <div className="operand-choice">
       <TextField
         label={label}
-        value={text}
+        value={say.pointed(text)}
         size="small"
         error={fault}
-        helperText={fault ? `a whole number in base ${base}` : ' '}
+        helperText={fault ? (base === 10 ? 'a number' : `a number in base ${base}`) : ' '}
         onChange={(event) => set(event.target.value)}
       />
       {choices.map((choice) => (
@@ -238,7 +248,7 @@ function OperandChoice({ label, text, choices, fault, base, set }: OperandChoice
           variant={choice.text === text ? 'contained' : 'outlined'}
           onClick={() => set(choice.text)}
         >
-          {choice.text} · {choice.rule}
+          {say.pointed(choice.text)} · {choice.rule}
         </Button>
       ))}
     </div>
@@ -247,10 +257,11 @@ function OperandChoice({ label, text, choices, fault, base, set }: OperandChoice
 
 /** How far an estimate is from the answer, once all papers are finished. */
 function Distance({ value }: { readonly value: Exact }) {
-  const { comparison, problem } = useWorked();
+  const { comparison } = useWorked();
+  const say = useSpeaker();
   const difference = value.minus(comparison.lanes[0]!.trace.total);
   if (difference.isZero) return <> — exactly the answer</>;
   const above = difference.compare(Exact.ZERO) > 0;
-  const amount = wholeText(above ? difference : difference.negate(), problem.base);
+  const amount = say.worth(above ? difference : difference.negate());
   return <>{` — ${amount} ${above ? 'above' : 'below'} the answer`}</>;
 }

@@ -23,5 +23,9 @@ function pieceText({ kind, places, times }: Foresight, say: Speaker): string {
       return `a shortfall in the ${where}`;
     case 'adjustment':
       return 'an adjustment at the end';
+    case 'remainder':
+      return `what is left goes on into the ${where}`;
+    case 'scaling':
+      return 'both numbers are scaled until the divisor is whole';
   }
 }

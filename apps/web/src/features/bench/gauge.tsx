@@ -1,8 +1,8 @@
-import { Exact, wholeText, type Subject } from '@levee/core';
+import { Exact, owedEntries, type Subject } from '@levee/core';
 import { useMemo } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { useSession } from '../../store/session-store.ts';
-import { useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
+import { useSpeaker, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import type { Paper } from '../../worked/work.ts';
 import { gaugeRange, levelParts, type GaugeRange } from './gauge-range.ts';
 
@@ -12,7 +12,8 @@ import { gaugeRange, levelParts, type GaugeRange } from './gauge-range.ts';
  * marked may lie under zero or over the total; what is owed then leads from there to the line.
  */
 export function Gauge() {
-  const { papers, problem } = useWorked();
+  const { papers } = useWorked();
+  const say = useSpeaker();
   const steps = useSteps();
   const subject = useSubject();
   const unit = useComparison((state) => state.content.unit);
@@ -21,7 +22,7 @@ export function Gauge() {
   const { total } = papers[0]!.lane.trace;
   const level = papers[active]!.levels[steps[active]!]!;
   const marked = level.balance.minus(level.owed);
-  const text = (amount: Exact) => wholeText(amount, problem.base);
+  const text = (amount: Exact) => say.worth(amount);
   const balanced = papers.every((paper, k) => paper.levels[steps[k]!]!.balance.equals(total));
   return (
     <aside className="gauge" aria-label="Account">
@@ -90,7 +91,7 @@ function Column({ paper, step, range, active, subject }: ColumnProps) {
 function footOf(paper: Paper, step: number, subject: Subject | null): Exact {
   if (!subject) return Exact.ZERO;
   const { owed, balance } = paper.levels[step]!;
-  const waiting = paper.lane.trace.start.some(
+  const waiting = owedEntries(paper.lane.trace).some(
     (entry) =>
       (paper.line.takenAt.get(entry.id) ?? Infinity) > step &&
       paper.lane.termsOf(entry.id).intersects(subject.lookFor),

@@ -1,16 +1,18 @@
-import { type Exact, wholeText } from '@levee/core';
+import { type Exact, type Speaker } from '@levee/core';
 import CloseIcon from '@mui/icons-material/Close';
 import { useState } from 'react';
 import { useSession } from '../../store/session-store.ts';
 import type { Paper } from '../../worked/work.ts';
+import { useSpeaker, useWorked } from '../../worked/use-worked.ts';
 import { judgeNext, ownHops, readHop, setHops, takeHop } from './hops.ts';
 
 /** Opens the choosing of her own hops; shows those that are chosen. */
 export function HopsButton({ paper }: { readonly paper: Paper }) {
+  const say = useSpeaker();
   const choosing = useSession((session) => session.choosing === paper.index);
   const taker = paper.method.ownHops;
   if (!taker || choosing) return null;
-  const chosen = ownHops(paper).map(({ by }) => signedText(paper, by));
+  const chosen = ownHops(paper).map(({ by }) => signedText(by, say));
   const plural = `${taker.name}s`;
   return (
     <button
@@ -26,6 +28,7 @@ export function HopsButton({ paper }: { readonly paper: Paper }) {
 
 /** Hops, pieces or changes of her own: typed here or clicked on the line, each one checked. */
 export function HopsStrip({ paper }: { readonly paper: Paper }) {
+  const say = useSpeaker();
   const choosing = useSession((session) => session.choosing === paper.index);
   const own = ownHops(paper);
   const taker = paper.method.ownHops;
@@ -37,7 +40,7 @@ export function HopsStrip({ paper }: { readonly paper: Paper }) {
           key={k}
           type="button"
           className="chip"
-          aria-label={`Take ${signedText(paper, by)} and what follows away`}
+          aria-label={`Take ${signedText(by, say)} and what follows away`}
           onClick={() =>
             setHops(
               paper.index,
@@ -45,7 +48,7 @@ export function HopsStrip({ paper }: { readonly paper: Paper }) {
             )
           }
         >
-          {signedText(paper, by)} <CloseIcon fontSize="inherit" />
+          {signedText(by, say)} <CloseIcon fontSize="inherit" />
         </button>
       ))}
       <HopField key={own.length} paper={paper} />
@@ -60,8 +63,8 @@ export function HopsStrip({ paper }: { readonly paper: Paper }) {
   );
 }
 
-function signedText(paper: Paper, by: Exact): string {
-  const text = wholeText(by, paper.lane.trace.problem.base);
+function signedText(by: Exact, say: Speaker): string {
+  const text = say.worth(by);
   return by.numerator > 0n ? `+${text}` : text;
 }
 
@@ -69,23 +72,24 @@ function signedText(paper: Paper, by: Exact): string {
 function HopField({ paper }: { readonly paper: Paper }) {
   const [typed, setTyped] = useState('');
   const taker = paper.method.ownHops!;
-  const by = readHop(typed);
+  const say = useSpeaker();
+  const { ground } = useWorked();
+  const by = readHop(typed, say.base);
   const verdict = by ? judgeNext(paper, by) : null;
-  const { base } = paper.lane.trace.problem;
   const said = verdict
     ? verdict.ok
-      ? `lands on ${wholeText(verdict.lands, base)}${verdict.left.isZero ? '' : `, ${wholeText(verdict.left, base)} to go`}`
+      ? `lands on ${say.worth(verdict.lands)}${verdict.left.isZero ? '' : `, ${say.worth(verdict.left)} to go`}`
       : verdict.fault
     : typed.trim() === ''
-      ? `${taker.hint} Or click its row on the line.`
-      : `“${typed}” is not a whole ${taker.name}; type figures, such as 13 or −5.`;
+      ? `${taker.hint}${ground?.kind === 'line' ? ' Or click its row on the line.' : ''}`
+      : `“${typed}” is not a ${taker.name}; type figures, such as 13 or −5.`;
   return (
     <span className="hop-field">
       <input
         aria-label={`Next ${taker.name}`}
         aria-describedby={`hop-said-${paper.index}`}
         autoFocus
-        inputMode="numeric"
+        inputMode="decimal"
         maxLength={20}
         value={typed}
         placeholder="+"

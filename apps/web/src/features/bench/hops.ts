@@ -1,4 +1,4 @@
-import { Exact, type HopVerdict } from '@levee/core';
+import { Exact, numeral, numeralValue, scaleOf, type HopVerdict } from '@levee/core';
 import { useComparison } from '../../store/comparison-store.ts';
 import { withHops } from '../../store/content.ts';
 import { notify } from '../../ui/notices.tsx';
@@ -47,10 +47,15 @@ export function setHops(index: number, hops: readonly Exact[]): void {
   setSteps(progress.steps.map((step, k) => (k === index ? hops.length : step)));
 }
 
-/** Reads a typed hop: `13`, `+13`, `-5` or `−5`; null for anything else. */
-export function readHop(text: string): Exact | null {
-  const plain = text.trim().replace('−', '-').replace(/^\+/, '');
-  return /^-?\d{1,18}$/.test(plain) ? Exact.parse(String(BigInt(plain))) : null;
+/** Reads a hop typed in some base: `13`, `+13`, `-5`, `−5`, `0.5` or `0,5`; null for anything else. */
+export function readHop(text: string, base: number): Exact | null {
+  const [, minus, plain] =
+    /^\+?([-−]?)([0-9A-F]{1,18}([.,][0-9A-F]{1,12})?)$/i.exec(text.trim()) ?? [];
+  const figures = '0123456789ABCDEF'.slice(0, base) + '.';
+  const number = plain?.toUpperCase().replace(',', '.');
+  if (!number || [...number].some((figure) => !figures.includes(figure))) return null;
+  const worth = numeralValue(numeral(number, base));
+  return minus ? worth.negate() : worth;
 }
 
 /**
@@ -65,17 +70,16 @@ export function landingOf(
   const { problem, choice } = paper.lane.trace;
   const taker = paper.method.ownHops;
   if (!taker) return null;
-  const base = BigInt(problem.base);
-  let unit = 1n;
-  while (Exact.of(unit * base).compare(near.times(Exact.of(2))) <= 0) unit *= base;
-  const to = Exact.of(nearestMultiple(at, unit));
+  const base = Exact.of(problem.base);
+  let unit = scaleOf(problem)?.unit ?? Exact.ONE;
+  while (unit.times(base).compare(near.times(Exact.of(2))) <= 0) unit = unit.times(base);
+  const to = nearestMultiple(at, unit);
   const by = to.minus(taker.from(problem, choice.hops));
   return by.isZero ? null : { to, by };
 }
 
-function nearestMultiple(at: Exact, unit: bigint): bigint {
-  const twice = at.times(Exact.of(2)).plus(Exact.of(unit));
-  const count = twice.dividedBy(Exact.of(2n * unit));
+function nearestMultiple(at: Exact, unit: Exact): Exact {
+  const count = at.dividedBy(unit).plus(Exact.of(1, 2));
   const whole = count.numerator / count.denominator;
-  return (whole > 0n ? whole : 0n) * unit;
+  return Exact.of(whole > 0n ? whole : 0n).times(unit);
 }

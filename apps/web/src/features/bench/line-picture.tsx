@@ -1,16 +1,19 @@
 import {
   Exact,
   lineAt,
+  numberText,
+  scaleOf,
   shareOf,
-  wholeText,
   type EntryId,
   type LineHop,
   type LineSegment,
+  type Problem,
+  type Speaker,
   type Subject,
 } from '@levee/core';
 import { memo, useMemo, useState, type PointerEvent } from 'react';
 import { hover, pin, useSession } from '../../store/session-store.ts';
-import { useSubject } from '../../worked/use-worked.ts';
+import { useSpeaker, useSubject } from '../../worked/use-worked.ts';
 import type { Ground, Paper, Worked } from '../../worked/work.ts';
 import { landingOf, takeHop } from './hops.ts';
 import { partLabel } from './part-label.ts';
@@ -38,11 +41,10 @@ interface Scale {
 /** A row a paper: what counts for it, what counts against it, the stretch between, and its hops. */
 export function LinePicture({ worked, steps, ground, width, height }: LinePictureProps) {
   const subject = useSubject();
-  const scale = useMemo(() => scaleOf(ground, width), [ground, width]);
+  const scale = useMemo(() => lengthScale(ground, width), [ground, width]);
   const choosing = useSession((session) => session.choosing);
   const row = Math.min(64, (height - AXIS) / worked.papers.length);
   const signed = worked.problem.kind === 'difference';
-  const { base } = worked.problem;
   return (
     <svg
       width={width}
@@ -65,12 +67,12 @@ export function LinePicture({ worked, steps, ground, width, height }: LinePictur
           choosing={choosing === k}
         />
       ))}
-      <Axis ground={ground} scale={scale} y={worked.papers.length * row} base={base} />
+      <Axis ground={ground} scale={scale} y={worked.papers.length * row} problem={worked.problem} />
     </svg>
   );
 }
 
-function scaleOf({ low, high }: LinePictureProps['ground'], width: number): Scale {
+function lengthScale({ low, high }: LinePictureProps['ground'], width: number): Scale {
   const whole = high.minus(low);
   const room = Math.max(40, width - LEFT - RIGHT);
   return {
@@ -256,22 +258,23 @@ interface AxisProps {
   readonly ground: LinePictureProps['ground'];
   readonly scale: Scale;
   readonly y: number;
-  readonly base: number;
+  readonly problem: Problem;
 }
 
 /** The line with round numbers on it. */
-function Axis({ ground: { low, high }, scale, y, base }: AxisProps) {
+function Axis({ ground: { low, high }, scale, y, problem }: AxisProps) {
+  const say = useSpeaker();
   const room = scale.x(high) - scale.x(low);
   return (
     <g className="axis">
       <path d={`M${scale.x(low)} ${y}H${scale.x(high)}`} />
-      {roundMarks(low, high, base, room).map((at) => {
+      {roundMarks(low, high, problem.base, room, scaleOf(problem)?.unit).map((at) => {
         const x = scale.x(at);
         return (
           <g key={at.toString()}>
             <path d={`M${x} ${y - 2}V${y + 3}`} />
             <text x={x} y={y + 13} textAnchor="middle">
-              {partLabel(wholeText(at, base))}
+              {partLabel(say.worth(at))}
             </text>
           </g>
         );
@@ -280,10 +283,26 @@ function Axis({ ground: { low, high }, scale, y, base }: AxisProps) {
   );
 }
 
-/** Multiples of a round step, as many of them as have room for their figures. */
-export function roundMarks(low: Exact, high: Exact, base: number, room: number): readonly Exact[] {
-  const span = high.minus(low).numerator;
-  const widest = [low, high].map((at) => wholeText(at, base).replace(/0{6,}$/, '·10¹¹').length);
+/**
+ * Multiples of a round step, as many of them as have room for their figures; the step is a multiple of
+ * the unit in which the numbers of the problem are whole.
+ */
+export function roundMarks(
+  lowest: Exact,
+  highest: Exact,
+  base: number,
+  room: number,
+  unit = Exact.ONE,
+): readonly Exact[] {
+  const counted = (amount: Exact) => {
+    const { numerator, denominator } = amount.dividedBy(unit);
+    return numerator / denominator;
+  };
+  const [low, high] = [counted(lowest), counted(highest)];
+  const span = high - low;
+  const widest = [lowest, highest].map(
+    (at) => numberText(at, base).replace(/0{6,}$/, '·10¹¹').length + (unit.isWhole ? 0 : 1),
+  );
   const most = BigInt(
     Math.max(2, Math.floor(room / (Math.min(12, Math.max(...widest)) * LETTER + 8))),
   );
@@ -292,10 +311,10 @@ export function roundMarks(low: Exact, high: Exact, base: number, room: number):
   for (let k = 0; span / step > most; k++) {
     step = BigInt(base) ** BigInt(Math.floor(k / steps.length)) * steps[k % steps.length]!;
   }
-  const first = (low.numerator / step) * step;
+  const first = (low / step) * step;
   const marks: Exact[] = [];
-  for (let at = first; at <= high.numerator; at += step) {
-    if (at >= low.numerator) marks.push(Exact.of(at));
+  for (let at = first; at <= high; at += step) {
+    if (at >= low) marks.push(Exact.of(at).times(unit));
   }
   return marks;
 }
@@ -315,13 +334,14 @@ interface ChooserProps {
   readonly height: number;
 }
 
-function landingText({ to, by }: { to: Exact; by: Exact }, base: number): string {
-  const hop = wholeText(by, base);
-  return `${hop.startsWith('−') ? hop : `+${hop}`} → ${wholeText(to, base)}`;
+function landingText({ to, by }: { to: Exact; by: Exact }, say: Speaker): string {
+  const hop = say.worth(by);
+  return `${hop.startsWith('−') ? hop : `+${hop}`} → ${say.worth(to)}`;
 }
 
 /** While hops are chosen, a click on the row makes the next one land there. */
 function Chooser({ paper, scale, x, y, width, height }: ChooserProps) {
+  const say = useSpeaker();
   const [landing, setLanding] = useState<{ to: Exact; by: Exact } | null>(null);
   const found = (event: PointerEvent<SVGRectElement>) => {
     const left = event.currentTarget.ownerSVGElement!.getBoundingClientRect().left;
@@ -334,7 +354,7 @@ function Chooser({ paper, scale, x, y, width, height }: ChooserProps) {
         <>
           <path d={`M${scale.x(landing.to)} ${y}V${y + height}`} />
           <text x={scale.x(landing.to)} y={y + 9} textAnchor="middle">
-            {landingText(landing, paper.lane.trace.problem.base)}
+            {landingText(landing, say)}
           </text>
         </>
       )}

@@ -1,4 +1,4 @@
-import { foresee, sayMarked, wholeText } from '@levee/core';
+import { answerText, foresee, sayMarked } from '@levee/core';
 import CloseIcon from '@mui/icons-material/Close';
 import OpenInFullIcon from '@mui/icons-material/OpenInFull';
 import CloseFullscreenIcon from '@mui/icons-material/CloseFullscreen';
@@ -102,12 +102,12 @@ function BeforeWorking({ paper }: { readonly paper: Paper }) {
 /** The answer with its unit, once the paper is done. */
 function Answer({ paper }: { readonly paper: Paper }) {
   const unit = useComparison((state) => state.content.unit);
-  const { answer, problem } = paper.lane.trace;
+  const say = useSpeaker();
   if (unit === '') return null;
   return (
     <span className="answer-label">
       {' '}
-      Answer: <strong>{`${wholeText(answer, problem.base)} ${unit}`}</strong>
+      Answer: <strong>{`${say.pointed(answerText(paper.lane.trace))} ${unit}`}</strong>
     </span>
   );
 }

@@ -52,7 +52,7 @@ export function PointableStage({ paper, step, lit, most }: PointableStageProps) 
         paper={paper}
         step={step}
         lit={lit}
-        times={words.times}
+        notation={words}
         notes={notes}
         notches={notches}
         least={9}

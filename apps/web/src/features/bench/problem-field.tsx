@@ -1,20 +1,22 @@
 import {
   expressionTex,
   failureText,
+  inNotation,
   readExpression,
   readProblem,
   refusalText,
   registry,
   type Acceptance,
+  type Notation,
   type Refusal,
   type Problem,
 } from '@levee/core';
 import { useRef, useState, type CSSProperties, type KeyboardEvent } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { withProblem } from '../../store/content.ts';
-import { useSettings } from '../../store/settings-store.ts';
 import { notify } from '../../ui/notices.tsx';
 import { Tex } from '../../ui/tex.tsx';
+import { useNotation } from '../../worked/use-worked.ts';
 import { tooLong } from '../../worked/work.ts';
 
 /** What a typed text comes to: a problem for the bench, or one sentence why not. */
@@ -22,8 +24,8 @@ export type Typed =
   | { readonly ok: true; readonly problem: Problem }
   | { readonly ok: false; readonly sentence: string; readonly at: number | null };
 
-export function readTyped(text: string): Typed {
-  const read = readProblem(text);
+export function readTyped(text: string, decimalComma = false): Typed {
+  const read = readProblem(text, { decimalComma });
   if (!read.ok) {
     const at = 'at' in read.reason ? read.reason.at : null;
     return { ok: false, sentence: failureText(read.reason), at };
@@ -47,11 +49,12 @@ function telling(answers: readonly Acceptance[]): Refusal {
 /** The one field for the computation: read back as mathematics while typing, worked on Enter. */
 export function ProblemField() {
   const kept = useComparison((state) => state.content.problem);
-  const times = useSettings((settings) => settings.words.times);
+  const notation = useNotation();
+  const decimalComma = notation.point === ',';
   const [typed, setTyped] = useState<string | null>(null);
   const field = useRef<HTMLInputElement>(null);
-  const shown = typed ?? kept.replaceAll('×', times);
-  const reading = typed === null ? null : readTyped(typed);
+  const shown = typed ?? inNotation(kept, notation);
+  const reading = typed === null ? null : readTyped(typed, decimalComma);
 
   const commit = () => {
     if (typed === null || !reading?.ok) return;
@@ -86,7 +89,7 @@ export function ProblemField() {
         onKeyDown={press}
         onBlur={commit}
       />
-      {typed !== null && reading && <Reading text={typed} reading={reading} times={times} />}
+      {typed !== null && reading && <Reading text={typed} reading={reading} notation={notation} />}
     </div>
   );
 }
@@ -116,15 +119,15 @@ function applyProblem(problem: Problem): void {
 function Reading(props: {
   readonly text: string;
   readonly reading: Typed;
-  readonly times: '×' | '·';
+  readonly notation: Notation;
 }) {
-  const { text, reading, times } = props;
-  const expression = readExpression(text);
+  const { text, reading, notation } = props;
+  const expression = readExpression(text, { decimalComma: notation.point === ',' });
   return (
     <div id="problem-reading" className="problem-reading" role="status">
       {expression.ok && (
         <div className="problem-math">
-          <Tex source={expressionTex(expression.expression, times)} />
+          <Tex source={expressionTex(expression.expression, notation)} />
         </div>
       )}
       {reading.ok ? (

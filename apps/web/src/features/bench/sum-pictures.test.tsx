@@ -130,7 +130,7 @@ describe('the choosing of hops', () => {
     type('-900');
     expect(said()).toMatch(/back past zero/);
     type('ten');
-    expect(said()).toMatch(/“ten” is not a whole hop/);
+    expect(said()).toMatch(/“ten” is not a hop/);
     type('13');
     act(() => field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true })));
     expect(currentDocument().papers[2]!.hops).toEqual(['13']);

@@ -1,11 +1,4 @@
-import {
-  sayPlain,
-  wholeText,
-  type Counterpart,
-  type Speaker,
-  type Subject,
-  type TermSet,
-} from '@levee/core';
+import { sayPlain, type Counterpart, type Speaker, type Subject, type TermSet } from '@levee/core';
 import { useSession } from '../../store/session-store.ts';
 import { lightOf, type Light } from '../../worked/lit.ts';
 import { useSpeaker, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
@@ -102,12 +95,12 @@ function termsLine(
   if (terms.size > MOST_TERMS)
     return `of ${terms.size} terms, together ${say.worth(terms.worth())}`;
   const indices = [...terms.indices()].reverse();
-  const products = indices.map((index) => space.text(index).replaceAll('×', ` ${say.times} `));
-  const worths = indices.map((index) => wholeText(space.worth(index), problem.base));
+  const products = indices.map((index) =>
+    say.pointed(space.text(index)).replaceAll('×', ` ${say.times} `),
+  );
+  const worths = indices.map((index) => say.worth(space.worth(index)));
   if (problem.kind === 'product') return `${products.join(' + ')} = ${worths.join(' + ')}`;
-  return indices.length === 1
-    ? worths[0]!
-    : `${signedSum(worths)} = ${wholeText(terms.worth(), problem.base)}`;
+  return indices.length === 1 ? worths[0]! : `${signedSum(worths)} = ${say.worth(terms.worth())}`;
 }
 
 /** `40 − 80`: amounts with their signs between them. */

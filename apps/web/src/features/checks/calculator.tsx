@@ -1,4 +1,4 @@
-import type { Exact } from '@levee/core';
+import { inNotation, numberText, type Exact, type Notation } from '@levee/core';
 import BackspaceIcon from '@mui/icons-material/BackspaceOutlined';
 import { Button, IconButton, TextField } from '@mui/material';
 import { useRef, useState } from 'react';
@@ -14,6 +14,7 @@ interface CalculatorProps {
   readonly keyed: Keyed | null;
   /** The computation of the comparison, one press away. */
   readonly offer: string;
+  readonly notation: Notation;
   readonly done: (keyed: Keyed) => void;
   readonly record: () => void;
 }
@@ -38,13 +39,13 @@ const KEYS = [
 ] as const;
 
 /** An exact calculator: whole numbers of any length, decimals and fractions without rounding. */
-export function Calculator({ keyed, offer, done, record }: CalculatorProps) {
+export function Calculator({ keyed, offer, notation, done, record }: CalculatorProps) {
   const [text, setText] = useState('');
   const [shown, setShown] = useState<Calculated | null>(null);
   const field = useRef<HTMLInputElement>(null);
   const work = () => {
     if (text.trim() === '') return;
-    const result = calculate(text);
+    const result = calculate(text, notation);
     setShown(result);
     if (result.ok) done({ text, value: result.value });
   };
@@ -73,7 +74,7 @@ export function Calculator({ keyed, offer, done, record }: CalculatorProps) {
         {shown === null ? (
           ' '
         ) : shown.ok ? (
-          `= ${shown.value}`
+          `= ${inNotation(numberText(shown.value, 10), notation)}`
         ) : (
           <span className="fault">{shown.fault}</span>
         )}
@@ -101,11 +102,11 @@ export function Calculator({ keyed, offer, done, record }: CalculatorProps) {
           type="button"
           className="chip wide"
           onClick={() => {
-            setText(offer);
+            setText(inNotation(offer, notation));
             setShown(null);
           }}
         >
-          {offer.length > 14 ? 'this computation' : offer}
+          {offer.length > 14 ? 'this computation' : inNotation(offer, notation)}
         </button>
       </div>
       <p className="chips">

@@ -1,4 +1,4 @@
-import { certainText, certainties, stepLabels, wholeText, Exact } from '@levee/core';
+import { certainText, certainties, stepLabels } from '@levee/core';
 import { PaperTable } from '../../ui/paper-table.tsx';
 import { useSpeaker, useWorked } from '../../worked/use-worked.ts';
 
@@ -9,14 +9,14 @@ const MOST_ROWS = 24;
  * largest places come first, and which leading figures cannot change any more.
  */
 export function Certainties() {
-  const { papers, problem } = useWorked();
+  const { papers } = useWorked();
   const say = useSpeaker();
   const columns = papers.map(({ lane }) => {
     const labels = stepLabels(lane.trace, say);
     return certainties(lane.trace).map((certain, step) => {
       const label = step === 0 ? '' : `${labels[step - 1]!}: `;
-      const marked = wholeText(Exact.of(certain.marked), problem.base);
-      const sure = certainText(certain);
+      const marked = say.worth(certain.marked);
+      const sure = say.pointed(certainText(certain));
       return `${label}${marked}${sure === '' ? '' : ` · sure ${sure}`}`;
     });
   });

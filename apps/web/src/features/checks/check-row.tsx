@@ -1,12 +1,13 @@
 import {
+  inNotation,
   reachOf,
-  wholeText,
   type CheckFinding,
   type CheckSpec,
   type CheckSubject,
 } from '@levee/core';
 import { Button } from '@mui/material';
 import { useMemo } from 'react';
+import { useNotation, useSpeaker } from '../../worked/use-worked.ts';
 import { OUTCOME_TEXTS } from './outcome-texts.ts';
 
 interface CheckRowProps {
@@ -17,6 +18,7 @@ interface CheckRowProps {
 
 /** One check: what it finds on the chosen paper, and which slips it would and would not catch here. */
 export function CheckRow({ check, subject, make }: CheckRowProps) {
+  const notation = useNotation();
   const lack = check.lacks(subject);
   const { answer } = subject.lane.trace;
   const finding = lack === null ? check.make(subject, answer) : null;
@@ -33,7 +35,7 @@ export function CheckRow({ check, subject, make }: CheckRowProps) {
       {finding ? (
         finding.lines.map((line) => (
           <p key={line} className="figures">
-            {line}
+            {inNotation(line, notation)}
           </p>
         ))
       ) : (
@@ -61,7 +63,7 @@ function Reach({ check, subject }: { readonly check: CheckSpec; readonly subject
   const reach = useMemo(() => reachOf(check, subject), [check, subject]);
   if (reach.length === 0) return null;
   const caught = reach.filter((slip) => slip.caught).length;
-  const { base } = subject.comparison.problem;
+  const say = useSpeaker();
   return (
     <details className="reach">
       <summary className="caption">
@@ -82,7 +84,7 @@ function Reach({ check, subject }: { readonly check: CheckSpec; readonly subject
             <tr key={`${opportunity.slip}@${opportunity.occurrence}`}>
               <td>{label}</td>
               <td className="figures">{opportunity.step}</td>
-              <td className="figures">{wholeText(answer, base)}</td>
+              <td className="figures">{say.worth(answer)}</td>
               <td>{found ? '✓ caught' : '— let through'}</td>
             </tr>
           ))}

@@ -12,7 +12,7 @@ import { useComparison } from '../../store/comparison-store.ts';
 import { withCheck } from '../../store/content.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import { Notices } from '../../ui/notices.tsx';
-import { useWorked } from '../../worked/use-worked.ts';
+import { useNotation, useWorked } from '../../worked/use-worked.ts';
 import { Calculator, type Keyed } from './calculator.tsx';
 import { CheckRow } from './check-row.tsx';
 import { CheckLog } from './check-log.tsx';
@@ -23,6 +23,7 @@ import './checks.css';
 export function ChecksPage() {
   const { papers, problem, comparison } = useWorked();
   const { estimate, problem: text } = useComparison((state) => state.content);
+  const notation = useNotation();
   const [chosen, setChosen] = useState(0);
   const [second, setSecond] = useState(1);
   const [keyed, setKeyed] = useState<Keyed | null>(null);
@@ -34,7 +35,10 @@ export function ChecksPage() {
     lane,
     estimate,
     other: other === null ? null : papers[other]!.lane,
-    calculated: keyed && { value: keyed.value, same: isSame(keyed, problemText(problem)) },
+    calculated: keyed && {
+      value: keyed.value,
+      same: isSame(keyed, problemText(problem), notation.point === ','),
+    },
   };
   const against = (id: CheckId) =>
     id === 'second-method' && other !== null
@@ -87,6 +91,7 @@ export function ChecksPage() {
           <Calculator
             keyed={keyed}
             offer={text}
+            notation={notation}
             done={(value) => setKeyed(value)}
             record={() => make('calculator')}
           />
@@ -107,13 +112,10 @@ function otherOf(count: number, index: number, chosen: number): number | null {
 }
 
 /** Whether what was keyed in is the very computation of the comparison. */
-function isSame(keyed: Keyed, problem: string): boolean {
-  const [own, asked] = [keyed.text, problem].map((text) => readExpression(text));
-  return (
-    own?.ok === true &&
-    asked?.ok === true &&
-    JSON.stringify(own.expression) === JSON.stringify(asked.expression)
-  );
+function isSame(keyed: Keyed, problem: string, decimalComma: boolean): boolean {
+  const own = readExpression(keyed.text, { decimalComma });
+  const asked = readExpression(problem);
+  return own.ok && asked.ok && JSON.stringify(own.expression) === JSON.stringify(asked.expression);
 }
 
 interface PaperChoiceProps {

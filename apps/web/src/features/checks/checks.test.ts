@@ -1,3 +1,4 @@
+import { PLAIN_NOTATION } from '@levee/core';
 import { calculate } from './calculate.ts';
 
 describe('the calculator', () => {
@@ -7,7 +8,7 @@ describe('the calculator', () => {
     [`${'9'.repeat(40)} + 1`, `1${'0'.repeat(40)}`],
     ['0.1 + 0.2', '3/10'],
   ])('works %s out exactly', (text, value) => {
-    const result = calculate(text);
+    const result = calculate(text, PLAIN_NOTATION);
     expect(result.ok && result.value.toString()).toBe(value);
   });
 
@@ -16,7 +17,7 @@ describe('the calculator', () => {
     ['7 ÷ 0', /divides by zero/],
     ['x + 1', /letter x/],
   ])('says what is wrong with %s', (text, fault) => {
-    const result = calculate(text);
+    const result = calculate(text, PLAIN_NOTATION);
     expect(!result.ok && result.fault).toMatch(fault);
   });
 });

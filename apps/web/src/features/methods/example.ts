@@ -4,7 +4,9 @@ import {
   LAW_NAMES,
   readProblem,
   refusalText,
-  Speaker,
+  speakerFor,
+  answerText,
+  type Speaker,
   type Law,
   type Method,
   type School,
@@ -19,6 +21,7 @@ const EXAMPLES: Readonly<Record<string, string>> = {
   addition: '386 + 478',
   subtraction: '642 − 387',
   multiplication: '46 × 58',
+  division: '952 ÷ 7',
 };
 
 export interface Example {
@@ -35,11 +38,10 @@ export function exampleOf(method: Method, school: School): Example {
   if (!read.ok) throw new RangeError(`exampleOf: "${text}" is not a problem`);
   const [lane] = compare(read.problem, [{ method, school }]).lanes;
   const paper = paperOfLane(lane!, 0);
-  const { base } = read.problem;
   return {
-    title: `${text} = ${lane!.trace.total}`,
+    title: `${text} = ${answerText(lane!.trace)}`,
     paper,
-    say: (words) => new Speaker(words, base),
+    say: (words) => speakerFor(read.problem, words),
   };
 }
 
@@ -49,7 +51,12 @@ const SCOPE: readonly (readonly [what: string, text: string])[] = [
   ['differences', '642 − 387'],
   ['negative differences', '387 − 642'],
   ['products of two factors', '46 × 58'],
-  ['products of three factors', '2 × 3 × 4'],
+  ['products of three and more factors, stage by stage', '2 × 3 × 4'],
+  ['whole quotients and remainders', '955 ÷ 7'],
+  ['sums of decimals', '3.06 + 1.8'],
+  ['differences of decimals', '5.2 − 1.84'],
+  ['products of decimals', '3.6 × 20.5'],
+  ['decimal dividends and divisors', '31.5 ÷ 0.7'],
   ['other bases', ''],
 ];
 

@@ -1,4 +1,4 @@
-import { LAW_LABELS, registry, sayMarked, type Method } from '@levee/core';
+import { inNotation, LAW_LABELS, registry, sayMarked, type Method } from '@levee/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { SheetView } from '../../sheet/sheet-view.tsx';
@@ -11,6 +11,7 @@ const FAMILIES: Record<string, string> = {
   addition: 'Addition',
   subtraction: 'Subtraction',
   multiplication: 'Multiplication',
+  division: 'Division',
 };
 
 /** Every method with a worked example: names, scope, schools, laws, what is written and what is held. */
@@ -75,7 +76,7 @@ function MethodSheet({ method }: { readonly method: Method }) {
       <div className="method-body">
         <div>
           <h2>
-            Worked: <span className="figures">{title.replaceAll('×', words.times)}</span>
+            Worked: <span className="figures">{inNotation(title, words)}</span>
           </h2>
           <div
             className="method-example"
@@ -88,7 +89,7 @@ function MethodSheet({ method }: { readonly method: Method }) {
               paper={paper}
               step={paper.last}
               lit={NOTHING}
-              times={words.times}
+              notation={words}
               notes={notes}
               notches={notches}
               square={square}

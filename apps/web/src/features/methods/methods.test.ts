@@ -23,11 +23,13 @@ describe('every method', () => {
     expect(told('decomposition')).toEqual([
       '+ differences',
       '- negative differences',
+      '+ differences of decimals',
       '+ other bases',
     ]);
     expect(told('compensation-addition')).toEqual([
       '+ two addends',
       '- a string of addends',
+      '+ sums of decimals',
       '+ other bases',
     ]);
     expect(

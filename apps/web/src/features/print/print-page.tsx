@@ -2,9 +2,9 @@ import {
   cost,
   expressionLine,
   LAW_LABELS,
-  notationOf,
+  termTextsOf,
   sayMarked,
-  wholeText,
+  answerText,
   Exact,
 } from '@levee/core';
 import { Button, FormControlLabel, Switch } from '@mui/material';
@@ -14,7 +14,7 @@ import { useComparison } from '../../store/comparison-store.ts';
 import { useSettings } from '../../store/settings-store.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import { Spoken } from '../../ui/spoken.tsx';
-import { useSpeaker, useSteps, useVoice, useWorked } from '../../worked/use-worked.ts';
+import { useNotation, useSpeaker, useSteps, useVoice, useWorked } from '../../worked/use-worked.ts';
 import type { Paper } from '../../worked/work.ts';
 import { useAgreement } from '../bench/agree-panel.tsx';
 import { costItems } from '../bench/cost-strip.tsx';
@@ -31,8 +31,8 @@ const WIDEST = 660;
 export function PrintPage() {
   const { papers } = useWorked();
   const { title, story, unit, problem, estimate } = useComparison((state) => state.content);
-  const times = useSettings((settings) => settings.words.times);
-  const { base, kind } = useWorked().problem;
+  const say = useSpeaker();
+  const { kind } = useWorked().problem;
   const bench = useCommand('bench');
   const [finished, setFinished] = useState(true);
   const [sentences, setSentences] = useState(true);
@@ -61,8 +61,7 @@ export function PrintPage() {
         {story && <p>{story}</p>}
         {estimate && (
           <p>
-            Estimate: {estimateLine(estimate, kind, times)} ≈{' '}
-            {wholeText(Exact.parse(estimate.value), base)}
+            Estimate: {estimateLine(estimate, kind, say)} ≈ {say.worth(Exact.parse(estimate.value))}
             {estimate.judgement && ` (${estimate.judgement})`}
           </p>
         )}
@@ -77,6 +76,7 @@ export function PrintPage() {
 
 /** The answer with its unit, or room to write it. */
 function Blank({ unit, answer }: { readonly unit: string; readonly answer: Paper | null }) {
+  const say = useSpeaker();
   if (!answer) {
     return (
       <>
@@ -87,7 +87,7 @@ function Blank({ unit, answer }: { readonly unit: string; readonly answer: Paper
   const { trace } = answer.lane;
   return (
     <>
-      {wholeText(trace.answer, trace.problem.base)} {unit}
+      {say.pointed(answerText(trace))} {unit}
     </>
   );
 }
@@ -125,7 +125,7 @@ function PrintedPaper({ paper, finished, sentences }: PrintedPaperProps) {
           paper={paper}
           step={step}
           lit={NOTHING}
-          times={words.times}
+          notation={words}
           notes={notes}
           notches={notches}
           square={square}
@@ -144,7 +144,7 @@ function PrintedPaper({ paper, finished, sentences }: PrintedPaperProps) {
       )}
       {finished && (
         <p className="caption">
-          {costItems(cost(trace), trace.problem.base)
+          {costItems(cost(trace), say)
             .map(({ short }) => short)
             .join(' · ')}
         </p>
@@ -156,8 +156,8 @@ function PrintedPaper({ paper, finished, sentences }: PrintedPaperProps) {
 function PrintedAgreement() {
   const { certificate } = useAgreement();
   const { papers } = useWorked();
-  const times = useSettings((settings) => settings.words.times);
-  const notation = notationOf(certificate);
+  const notation = useNotation();
+  const texts = termTextsOf(certificate);
   return (
     <section className="printed-paper">
       <h2>Why they agree</h2>
@@ -167,7 +167,7 @@ function PrintedAgreement() {
           <ol className="printed-moves figures">
             {moves.map(({ expression, law }, i) => (
               <li key={i}>
-                = {expressionLine(expression, notation, times)}{' '}
+                = {expressionLine(expression, texts, notation)}{' '}
                 <span className="caption">{LAW_LABELS[law]}</span>
               </li>
             ))}

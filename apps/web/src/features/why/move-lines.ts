@@ -1,10 +1,11 @@
 import {
-  notationOf,
+  termTextsOf,
   sumTex,
   texText,
   type Agreement,
   type Law,
   type MethodAgreement,
+  type Notation,
 } from '@levee/core';
 
 export interface MoveLine {
@@ -16,12 +17,12 @@ export interface MoveLine {
 export function moveLines(
   { moves }: MethodAgreement,
   certificate: Agreement,
-  times: '×' | '·',
+  notation: Notation,
 ): readonly MoveLine[] {
-  const notation = notationOf(certificate);
-  const problem = texText(certificate.problem, times);
+  const texts = termTextsOf(certificate);
+  const problem = texText(certificate.problem, notation);
   return moves.map(({ expression, law }, i) => ({
-    tex: `${i === 0 ? problem : ''} = ${sumTex(expression, notation, times)}`,
+    tex: `${i === 0 ? problem : ''} = ${sumTex(expression, texts, notation)}`,
     law,
   }));
 }

@@ -4,27 +4,27 @@ import {
   amountText,
   areaTotals,
   cost,
+  inNotation,
   LAW_NAMES,
   movesLatex,
   numeralText,
-  notationOf,
+  termTextsOf,
   registry,
   sameAmounts,
   sayPlain,
-  wholeText,
   type AreaTotals,
   type Exact,
   type Agreement,
   type MethodAgreement,
+  type Notation,
 } from '@levee/core';
 import { Button } from '@mui/material';
 import { useComparison } from '../../store/comparison-store.ts';
-import { useSettings } from '../../store/settings-store.ts';
 import { download, fileName } from '../../ui/download.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import { Tex } from '../../ui/tex.tsx';
 import { Notices } from '../../ui/notices.tsx';
-import { useSpeaker, useWorked } from '../../worked/use-worked.ts';
+import { useNotation, useSpeaker, useWorked } from '../../worked/use-worked.ts';
 import { copy, useAgreement } from '../bench/agree-panel.tsx';
 import { costItems } from '../bench/cost-strip.tsx';
 import { moveLines } from './move-lines.ts';
@@ -35,15 +35,15 @@ import './why.css';
 export function WhyPage() {
   const { certificate, confirmed } = useAgreement();
   const { title, problem } = useComparison((state) => state.content);
-  const times = useSettings((settings) => settings.words.times);
-  const names = { method: (id: string) => registry.get(id).name, times };
+  const notation = useNotation();
+  const names = { method: (id: string) => registry.get(id).name, notation };
   const name = (ending: string) => fileName(title || problem, ending);
   return (
     <main className="why">
       <header className="why-head">
         <h1>
-          Why <ProblemText problem={problem} /> = {amountText(certificate.value, certificate.base)}{' '}
-          by every method
+          Why <ProblemText problem={problem} /> ={' '}
+          {inNotation(amountText(certificate.value, certificate.base), notation)} by every method
         </h1>
         <p className="caption" role="status">
           {confirmed
@@ -92,7 +92,7 @@ export function WhyPage() {
       <Terms certificate={certificate} />
       <div className="why-methods">
         {certificate.methods.map((method, k) => (
-          <Method key={k} method={method} certificate={certificate} times={times} />
+          <Method key={k} method={method} certificate={certificate} notation={notation} />
         ))}
       </div>
       <div className="why-more">
@@ -112,14 +112,14 @@ const MOST_TERMS = 36;
 /** The terms that all methods share. */
 function Terms({ certificate }: { readonly certificate: Agreement }) {
   const { terms, base } = certificate;
-  const times = useSettings((settings) => settings.words.times);
+  const notation = useNotation();
   return (
     <section className="why-terms">
       <h2>{terms.length === 1 ? 'The one common term' : `The ${terms.length} common terms`}</h2>
       <p className="figures">
         {terms.slice(0, MOST_TERMS).map(({ id, text, worth }) => (
           <span key={id} className="term">
-            {termText(text.replaceAll('×', times), amountText(worth, base))}
+            {inNotation(termText(text, amountText(worth, base)), notation)}
           </span>
         ))}
         {terms.length > MOST_TERMS && (
@@ -138,12 +138,12 @@ function termText(text: string, worth: string): string {
 interface MethodProps {
   readonly method: MethodAgreement;
   readonly certificate: Agreement;
-  readonly times: '×' | '·';
+  readonly notation: Notation;
 }
 
-function Method({ method, certificate, times }: MethodProps) {
+function Method({ method, certificate, notation }: MethodProps) {
   const name = registry.get(method.method).name;
-  const latex = movesLatex(certificate.problem, method.moves, notationOf(certificate), times);
+  const latex = movesLatex(certificate.problem, method.moves, termTextsOf(certificate), notation);
   return (
     <section className="why-method" aria-label={name}>
       <h2>
@@ -153,7 +153,7 @@ function Method({ method, certificate, times }: MethodProps) {
         </button>
       </h2>
       <ol>
-        {moveLines(method, certificate, times).map(({ tex, law }, i) => (
+        {moveLines(method, certificate, notation).map(({ tex, law }, i) => (
           <li key={i}>
             <span className="why-line">
               <Tex source={tex} />
@@ -169,16 +169,17 @@ function Method({ method, certificate, times }: MethodProps) {
 /** Row totals against column totals: the rectangle added both ways. */
 function BothWays() {
   const { comparison, problem } = useWorked();
-  const times = useSettings((settings) => settings.words.times);
+  const say = useSpeaker();
+  const { times } = say;
   const totals = areaTotals(comparison.space);
-  const [first, second] = problem.operands.map(numeralText);
+  const [first, second] = problem.operands.map((operand) => say.pointed(numeralText(operand)));
   if (!totals || totals.rows.length === 0) return null;
-  const text = (amount: Exact) => wholeText(amount, problem.base);
+  const text = (amount: Exact) => say.worth(amount);
   const sum = (strips: AreaTotals['rows'], name: (part: string) => string, total: Exact) => (
     <p className="figures">
       {[...strips]
         .reverse()
-        .map(({ text: part, worth }) => `${name(part)} = ${text(worth)}`)
+        .map(({ text: part, worth }) => `${name(say.pointed(part))} = ${text(worth)}`)
         .join(', ')}
       :{' '}
       {[...strips]
@@ -204,8 +205,9 @@ function BothWays() {
 
 /** What each method costs on this problem, side by side. */
 function Costs() {
-  const { papers, problem } = useWorked();
-  const columns = papers.map((paper) => costItems(cost(paper.lane.trace), problem.base));
+  const { papers } = useWorked();
+  const say = useSpeaker();
+  const columns = papers.map((paper) => costItems(cost(paper.lane.trace), say));
   const rows = columns[0]!.map(({ name }, row) => ({
     name,
     cells: columns.map((items) => items[row]!.amount),

@@ -132,12 +132,24 @@ export const partialQuotients = defineMethod({
   sheet,
 });
 
-function judgeChunks({ operands, base }: Problem, chunks: readonly Exact[]): readonly HopVerdict[] {
+function judgeChunks(
+  problem: Problem,
+  chunks: readonly Exact[],
+  school: School,
+): readonly HopVerdict[] {
+  const { operands, base } = problem;
+  const finest = placeValue(base, planDivision(problem, school).last);
   const [dividend, divisor] = operands.map(numeralValue) as [Exact, Exact];
   let left = dividend;
   let so = Exact.ZERO;
   return chunks.map((by): HopVerdict => {
     if (by.numerator <= 0n) return { ok: false, fault: 'A chunk is more than nothing.' };
+    if (!numeralFor(by, base)) {
+      return {
+        ok: false,
+        fault: `${numberText(by, base)} has figures without end in base ${base}.`,
+      };
+    }
     const product = by.times(divisor);
     if (product.compare(left) > 0) {
       return {

@@ -1,5 +1,6 @@
 import { agreement } from '../../compare/agreement.ts';
-import { expressionLine, notationOf } from '../../compare/agreement-export.ts';
+import { PLAIN_NOTATION } from '../../exact/notation.ts';
+import { expressionLine, termTextsOf } from '../../compare/agreement-export.ts';
 import { compare } from '../../compare/compare.ts';
 import { verifyAgreement } from '../../compare/verify-agreement.ts';
 import { groupWorths, marksOf, problemFrom, said, worked } from '../../testing/work.ts';
@@ -54,7 +55,7 @@ describe('crosswise', () => {
     const certificate = agreement(compare(problem, methods));
     expect(verifyAgreement(certificate)).toEqual({ ok: true });
     const lines = certificate.methods.map(({ bracketing }) =>
-      expressionLine(bracketing!, notationOf(certificate)),
+      expressionLine(bracketing!, termTextsOf(certificate), PLAIN_NOTATION),
     );
     expect(lines).toEqual(['48 + (300 + 320) + 2000', '8 + (40 + 20) + (300 + 300) + 2000']);
   });
