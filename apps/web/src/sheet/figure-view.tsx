@@ -22,13 +22,22 @@ export const FigureView = memo(function FigureView({ figure, notches, notation }
         </text>
       ))}
       {notches && figure.notches.length > 0 && (
-        <g className={`notch place-${(figure.place ?? 0) % 6}`}>
+        <g className={`notch place-${(((figure.place ?? 0) % 6) + 6) % 6}`}>
           {figure.notches.map(({ x, y, length }, i) => (
             <line key={i} x1={x} y1={y} x2={x + length} y2={y} />
           ))}
         </g>
       )}
       {figure.ringed && <Ring figure={figure} />}
+      {figure.underlined && (
+        <line
+          className="under"
+          x1={box.x}
+          y1={box.y + box.height}
+          x2={box.x + box.width}
+          y2={box.y + box.height}
+        />
+      )}
       <Strike figure={figure} />
     </g>
   );

@@ -75,7 +75,7 @@ const Printed = memo(function Printed({
       {signs.map((sign, i) => (
         <text
           key={i}
-          className={sign.sign}
+          className={`sign-${sign.sign}`}
           x={sign.x + sign.width / 2}
           y={sign.y + sign.height / 2 + 0.36 * signSize(sign)}
           fontSize={signSize(sign)}

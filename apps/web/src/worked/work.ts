@@ -76,7 +76,8 @@ export function work(content: Content): Worked {
 
 /** The rectangle of a product of two factors, the line of a sum or difference. */
 function groundOf({ space, problem, lanes }: Comparison): Ground | null {
-  if (problem.kind === 'product' || problem.kind === 'quotient') return areaGround(space);
+  if (problem.kind === 'product' || problem.kind === 'quotient')
+    return areaGround(space, problem.base);
   return { kind: 'line', ...lineExtent(lanes.map(({ trace }) => trace)) };
 }
 

@@ -16,6 +16,9 @@ export function isRewriting({ law, gives }: Step): boolean {
 /** Figures that stand for what they come from, still to be dealt with. */
 const REWRITTEN: ReadonlySet<Role> = new Set(['regrouped digit', 'brought down']);
 
+/** Marks that are parts of a quotient found so far; all else of a division is still to be shared. */
+export const IN_QUOTIENT: ReadonlySet<Role> = new Set(['answer', 'chunk']);
+
 /** What stands for everything that a step has not dealt with. */
 const LEFT: ReadonlySet<Role> = new Set(['doubled', 'remainder']);
 

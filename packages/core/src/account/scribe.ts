@@ -24,7 +24,7 @@ import { placeCut } from './cut.ts';
 import {
   choices,
   ProductSpace,
-  QuotientSpace,
+  type QuotientSpace,
   SumSpace,
   TermSet,
   type Cuts,

@@ -1,4 +1,4 @@
-import { Exact } from '../exact/exact.ts';
+import { type Exact } from '../exact/exact.ts';
 import { numberText } from '../exact/numeral.ts';
 import { areaTotals, type StripTotal } from '../ground/area-totals.ts';
 import type { CheckFinding, CheckSpec, CheckSubject } from './check.ts';

@@ -1,7 +1,9 @@
-import type { EntryId, Role, Trace } from '../account/account.ts';
+import type { EntryId, Trace } from '../account/account.ts';
+import { IN_QUOTIENT } from '../account/rewriting.ts';
 import type { Bounds, TermSet } from '../account/terms.ts';
 import { Exact } from '../exact/exact.ts';
 import { decimalsNeeded, placeValue } from '../exact/numeral.ts';
+import { foundShares } from './found.ts';
 import type { Scale } from '../problem/scale.ts';
 
 /** What is sure of the answer after some step, when owed amounts are known by their places alone. */
@@ -87,33 +89,24 @@ function placeCertainties(trace: Trace): readonly Certainty[] {
   return all;
 }
 
-const IN_QUOTIENT: ReadonlySet<Role> = new Set(['answer', 'chunk']);
-
 /**
  * The quotient so far and, for what is left, the power of the base it stays below: 252 is less than 100
  * sevens, so that it cannot change the hundreds.
  */
-function quotientCertainties({ problem: { base }, steps, total }: Trace): readonly Certainty[] {
+function quotientCertainties(trace: Trace): readonly Certainty[] {
+  const { problem, steps, total } = trace;
+  const { base } = problem;
   const figures = steps.flatMap(({ gives }) => gives).filter(({ role }) => IN_QUOTIENT.has(role));
   const decimals = Math.max(0, ...figures.map((mark) => decimalsNeeded(mark.worth, base) ?? 0));
   const unit = placeValue(base, decimals);
-  const live = new Map<EntryId, Exact>();
-  const at = (): Certainty => {
-    const marked = Exact.sum(live.values());
+  return foundShares(trace).map((marked): Certainty => {
     const least = floor(marked.times(unit));
     const rest = total.minus(marked).times(unit);
     const [low, high] = powersAround(rest, base);
     const one = certainty(least, least + low, least + high, base);
     const down = (amount: Exact) => amount.dividedBy(unit);
     return { ...one, marked, low: down(one.low), high: down(one.high), decimals };
-  };
-  const all = [at()];
-  for (const { takes, gives } of steps) {
-    for (const id of takes) live.delete(id);
-    for (const mark of gives) if (IN_QUOTIENT.has(mark.role)) live.set(mark.id, mark.worth);
-    all.push(at());
-  }
-  return all;
+  });
 }
 
 /** The greatest power of the base that an amount reaches, and the last count before the next power. */

@@ -1,6 +1,7 @@
 import type { Trace } from '../account/account.ts';
 import { owedEntries } from '../account/owed.ts';
 import { Exact } from '../exact/exact.ts';
+import { foundShares } from './found.ts';
 
 /** How an account stands after some step: what is owed, on paper and in the head, and all together. */
 export interface Level {
@@ -10,8 +11,12 @@ export interface Level {
   readonly balance: Exact;
 }
 
-/** The level before the first step and after every step; index is the count of steps done. */
+/**
+ * The level before the first step and after every step; index is the count of steps done. Of a quotient
+ * all that is not found yet is owed, also where it is written as a remainder.
+ */
 export function levels(trace: Trace): readonly Level[] {
+  if (trace.problem.kind === 'quotient') return quotientLevels(trace);
   const owedWorth = new Map(owedEntries(trace).map((entry) => [entry.id, entry.worth]));
   const held = new Map<string, Exact>();
   let level: Level = {
@@ -34,6 +39,14 @@ export function levels(trace: Trace): readonly Level[] {
     all.push(level);
   }
   return all;
+}
+
+function quotientLevels(trace: Trace): readonly Level[] {
+  const balances = [trace.total, ...trace.steps.map(({ balance }) => balance)];
+  return foundShares(trace).map((written, step) => {
+    const balance = balances[step]!;
+    return { owed: balance.minus(written), written, held: Exact.ZERO, balance };
+  });
 }
 
 /** A share of a whole as a number from 0 upward, to four figures: for drawing only. */

@@ -1,4 +1,4 @@
-import { Exact } from '../exact/exact.ts';
+import { type Exact } from '../exact/exact.ts';
 import { decimalsNeeded, numberText, numeralValue, placeValue } from '../exact/numeral.ts';
 import type { Problem } from '../problem/problem.ts';
 import type { Expression, MethodAgreement, Move } from './agreement.ts';

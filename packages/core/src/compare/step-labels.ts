@@ -1,6 +1,7 @@
-import type { Step, Trace } from '../account/account.ts';
+import type { Role, Step, Trace } from '../account/account.ts';
 import { owedEntries } from '../account/owed.ts';
 import { Exact } from '../exact/exact.ts';
+import { numeralValue } from '../exact/numeral.ts';
 import type { Speaker } from '../phrases/speaker.ts';
 
 /** A word or two for every step of a trace, in order: `40×8`, `tens`, `= 368`, `00`. */
@@ -10,7 +11,29 @@ export function stepLabels(trace: Trace, say: Speaker): readonly string[] {
   );
   const marks = trace.steps.flatMap((step) => step.gives).filter(({ worth }) => !worth.isZero);
   const marked = new Map<string, string>(marks.map(({ id, worth }) => [id, say.worth(worth)]));
+  const { kind, operands } = trace.problem;
+  if (kind === 'quotient') {
+    const divisor = numeralValue(operands[1]!);
+    return trace.steps.map((step) => shareLabel(step, divisor, say));
+  }
   return trace.steps.map((step) => dealtLabel(step, owed, marked, say) ?? writtenLabel(step, say));
+}
+
+/** `100 each`, `252 left`, `↓ 5`: what a step of a division finds, leaves or brings down. */
+function shareLabel({ law, gives }: Step, divisor: Exact, say: Speaker): string {
+  if (law === 'scale-both') return 'scale both';
+  const mark = (...roles: readonly Role[]) => gives.find(({ role }) => roles.includes(role));
+  if (mark('repeats')) return 'repeats';
+  if (mark('rest')) return 'remainder';
+  const found = mark('answer', 'chunk');
+  if (found) {
+    if (!found.worth.isZero) return say.worth(found.worth);
+    return found.place === undefined ? '0' : `0 ${say.places(found.place)}`;
+  }
+  const down = mark('brought down');
+  if (down) return `↓ ${down.glyph}`;
+  const left = mark('remainder');
+  return left ? `${say.worth(left.worth.times(divisor))} left` : writtenLabel({ law, gives }, say);
 }
 
 /** What a step deals with, when it deals with something owed. */
@@ -20,6 +43,7 @@ function dealtLabel(
   marked: ReadonlyMap<string, string>,
   say: Speaker,
 ): string | undefined {
+  if (step.opens.length > 0) return 'next factor';
   if (step.gives.some((mark) => mark.role === 'regrouped digit')) return say.ungroup;
   if (step.law === 'same-change') return 'same change';
   if (step.law === 'inverse' || step.law === 'reorder') return undefined;
@@ -54,7 +78,7 @@ function addedLabel(texts: readonly string[]): string {
     .replace(/^\+/, '');
 }
 
-function writtenLabel(step: Step, say: Speaker): string {
+function writtenLabel(step: Pick<Step, 'law' | 'gives'>, say: Speaker): string {
   const placed = step.gives.find((mark) => mark.role === 'answer' && mark.place !== undefined);
   if (placed?.place !== undefined) return say.places(placed.place);
   const [first] = step.gives;

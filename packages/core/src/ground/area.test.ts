@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { numeral } from '../exact/numeral.ts';
 import { compare } from '../compare/compare.ts';
 import { registry } from '../methods/index.ts';
-import { productProblem } from '../problem/problem.ts';
+import { makeProblem, productProblem } from '../problem/problem.ts';
 import { products } from '../testing/arbitraries.ts';
 import { areaGround } from './area.ts';
 import { areaTotals } from './area-totals.ts';
@@ -17,7 +17,7 @@ describe('areaGround', () => {
     fc.assert(
       fc.property(products(5), (problem) => {
         const { space } = compare(problem, choices);
-        const ground = areaGround(space)!;
+        const ground = areaGround(space, problem.base)!;
         const area = ground.regions.reduce((sum, { width, height }) => sum + width * height, 0);
         const zero = problem.operands.some((operand) => operand.digits.every((d) => d === 0));
         expect(area).toBeCloseTo(zero ? 0 : 1, 9);
@@ -34,15 +34,36 @@ describe('areaGround', () => {
     );
   });
 
-  it('says when strips are not to scale, and refuses more than two factors', () => {
+  it('puts a string of factors on two sides, and a quotient on its divisor', () => {
+    const three = makeProblem(
+      'product',
+      ['12', '0.5', '34'].map((text) => numeral(text)),
+    );
+    const { space } = compare(three, [{ method: registry.get('lattice') }]);
+    const strung = areaGround(space, 10)!;
+    expect(strung.sides).toBe('last factor and the product of the others');
+    expect(strung.down.map(({ text }) => text)).toEqual(['30', '4']);
+    expect(strung.across.map(({ text }) => text)).toEqual(['10×0.5', '2×0.5']);
+    expect(strung.regions.map(({ worth }) => worth)).toEqual(['150', '30', '20', '4']);
+
+    const shared = makeProblem('quotient', [numeral('955'), numeral('7')]);
+    const divided = compare(shared, [{ method: registry.get('partial-quotients') }]);
+    const known = areaGround(divided.space, 10)!;
+    expect(known.sides).toBe('divisor and quotient');
+    expect(known.down.map(({ text }) => text)).toEqual(['7']);
+    expect(known.across.map(({ text }) => text)).toEqual(['100', '20', '10', '5', '1', '']);
+    expect(known.regions.map(({ area }) => area)).toEqual(['700', '140', '70', '35', '7', '3']);
+  });
+
+  it('says when strips are not to scale', () => {
     const ground = (a: string, b: string) =>
-      areaGround(compare(productProblem([numeral(a), numeral(b)]), choices).space)!;
+      areaGround(compare(productProblem([numeral(a), numeral(b)]), choices).space, 10)!;
     expect(ground('55', '55').toScale).toBe(false);
     expect(ground('5', '5').toScale).toBe(true);
     expect(ground('46', '58').down.map((strip) => strip.text)).toEqual(['40', '6']);
     const doubling = { method: registry.get('halving-doubling') };
     const problem = productProblem([numeral('26'), numeral('34')]);
-    const both = areaGround(compare(problem, [...choices, doubling]).space)!;
+    const both = areaGround(compare(problem, [...choices, doubling]).space, 10)!;
     expect(both.down.map((strip) => strip.text)).toEqual(['16', '4', '4', '2']);
     expect(both.across.map((strip) => strip.text)).toEqual(['30', '4']);
   });

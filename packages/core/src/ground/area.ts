@@ -1,9 +1,11 @@
-import type { Part } from '../account/cut.ts';
-import { ProductSpace, type TermSpace } from '../account/terms.ts';
+import { choices, ProductSpace, QuotientSpace, type TermSpace } from '../account/terms.ts';
+import { Exact } from '../exact/exact.ts';
+import { decimalsNeeded, numberText } from '../exact/numeral.ts';
 
 /** One strip of a side of the rectangle. Sizes are shares of the whole side, from 0 to 1. */
 export interface Strip {
   readonly part: number;
+  /** What the strip measures along its side; empty for a share whose figures have no end. */
   readonly text: string;
   readonly from: number;
   readonly to: number;
@@ -14,16 +16,26 @@ export interface Region {
   readonly term: number;
   readonly text: string;
   readonly worth: string;
+  /** What the region holds: the product of a cell, the piece of a dividend. */
+  readonly area: string;
   readonly x: number;
   readonly y: number;
   readonly width: number;
   readonly height: number;
 }
 
-/** The picture that all methods of a product share: a rectangle cut along both sides. */
+/** What the two sides of the rectangle are. */
+export type AreaSides =
+  'two factors' | 'last factor and the product of the others' | 'divisor and quotient';
+
+/**
+ * The picture that all methods of a product or quotient share: a rectangle cut along both sides. Of a
+ * quotient the area and the side down are known; the side across is found, piece by piece.
+ */
 export interface AreaGround {
   readonly kind: 'area';
-  /** Strips of the first operand from the top, of the second from the left, largest first. */
+  readonly sides: AreaSides;
+  /** Strips from the top and from the left, largest first. */
   readonly down: readonly Strip[];
   readonly across: readonly Strip[];
   readonly regions: readonly Region[];
@@ -34,20 +46,39 @@ export interface AreaGround {
 /** Smallest share a strip is drawn with. */
 const LEAST = 0.14;
 
-/** The rectangle of a product of two factors, or null for other numbers of factors. */
-export function areaGround(space: TermSpace): AreaGround | null {
-  const [first, second] = space.cuts;
-  if (!(space instanceof ProductSpace)) return null;
-  if (!first || !second || space.cuts.length !== 2) return null;
-  const down = strips(first);
-  const across = strips(second);
+/** The most regions that can still be told apart. */
+const MOST_REGIONS = 600;
+
+/** A piece of a side, smallest first, and what it adds to the coordinates of a term. */
+interface Piece {
+  readonly text: string;
+  readonly worth: Exact;
+  readonly at: readonly number[];
+}
+
+interface Cut {
+  readonly sides: AreaSides;
+  readonly down: readonly Piece[];
+  readonly across: readonly Piece[];
+  readonly term: (down: Piece, across: Piece) => number;
+}
+
+/** The rectangle of a product or quotient; null for sums and where it has too many regions to be seen. */
+export function areaGround(space: TermSpace, base: number): AreaGround | null {
+  const cut = cutOf(space, base);
+  if (!cut) return null;
+  const down = strips(cut.down);
+  const across = strips(cut.across);
+  if (down.strips.length * across.strips.length > MOST_REGIONS) return null;
   const regions = down.strips.flatMap((row) =>
     across.strips.map((column): Region => {
-      const term = space.index([row.part, column.part]);
+      const [upright, flat] = [cut.down[row.part]!, cut.across[column.part]!];
+      const term = cut.term(upright, flat);
       return {
         term,
         text: space.text(term),
         worth: space.worth(term).toString(),
+        area: upright.worth.times(flat.worth).toString(),
         x: column.from,
         y: row.from,
         width: column.to - column.from,
@@ -56,28 +87,73 @@ export function areaGround(space: TermSpace): AreaGround | null {
     }),
   );
   const toScale = down.toScale && across.toScale;
-  return { kind: 'area', down: down.strips, across: across.strips, regions, toScale };
+  const { sides } = cut;
+  return { kind: 'area', sides, down: down.strips, across: across.strips, regions, toScale };
 }
 
-function strips(parts: readonly Part[]): { strips: readonly Strip[]; toScale: boolean } {
-  const shown = parts
-    .map((part, index) => ({ part, index }))
-    .filter(({ part }) => !part.worth.isZero)
+function cutOf(space: TermSpace, base: number): Cut | null {
+  const { cuts } = space;
+  const pieces = cuts.map((parts) =>
+    parts.map(({ text, worth }, k): Piece => ({ text, worth, at: [k] })),
+  );
+  if (space instanceof QuotientSpace) {
+    const across = cuts[0]!.map((_, k): Piece => {
+      const worth = space.worth(k);
+      const ends = decimalsNeeded(worth, base) !== null;
+      return { text: ends ? numberText(worth, base) : '', worth, at: [k] };
+    });
+    return {
+      sides: 'divisor and quotient',
+      down: pieces[1]!,
+      across,
+      term: (_, { at }) => space.index(at),
+    };
+  }
+  if (!(space instanceof ProductSpace)) return null;
+  if (cuts.length === 2) {
+    const [down, across] = pieces as [Piece[], Piece[]];
+    return { sides: 'two factors', down, across, term: (a, b) => space.index([...a.at, ...b.at]) };
+  }
+  const others = pieces.slice(0, -1);
+  const across = choices(others.map((parts) => parts.map((_, k) => k))).map((at) =>
+    productOf(others, at),
+  );
+  return {
+    sides: 'last factor and the product of the others',
+    down: pieces.at(-1)!,
+    across: across.sort((a, b) => a.worth.compare(b.worth)),
+    term: (a, b) => space.index([...b.at, ...a.at]),
+  };
+}
+
+/** A part of each of several factors, as one piece of a side. */
+function productOf(factors: readonly (readonly Piece[])[], at: readonly number[]): Piece {
+  const parts = at.map((part, k) => factors[k]![part]!);
+  const worth = parts.reduce((product, part) => product.times(part.worth), Exact.ONE);
+  return { text: parts.map(({ text }) => text).join('×'), worth, at };
+}
+
+function strips(pieces: readonly Piece[]): { strips: readonly Strip[]; toScale: boolean } {
+  const shown = pieces
+    .map((piece, index) => ({ piece, index }))
+    .filter(({ piece }) => !piece.worth.isZero)
     .reverse();
+  const side = Exact.sum(pieces.map(({ worth }) => worth));
   const least = Math.min(LEAST, 0.9 / shown.length);
-  const sizes = shown.map(({ part }) => Math.max(least, trueShare(part, parts)));
+  const sizes = shown.map(({ piece }) => Math.max(least, trueShare(piece.worth, side)));
   const whole = sizes.reduce((sum, size) => sum + size, 0);
   let at = 0;
-  const made = shown.map(({ part, index }, k): Strip => {
+  const made = shown.map(({ piece, index }, k): Strip => {
     const from = at;
     at += sizes[k]! / whole;
-    return { part: index, text: part.text, from, to: k === shown.length - 1 ? 1 : at };
+    return { part: index, text: piece.text, from, to: k === shown.length - 1 ? 1 : at };
   });
-  return { strips: made, toScale: Math.abs(whole - 1) < 1e-9 };
+  return { strips: made, toScale: Math.abs(whole - 1) < 1e-5 };
 }
 
-/** A part's share of its operand, to six figures: for drawing only, never for amounts. */
-function trueShare(part: Part, parts: readonly Part[]): number {
-  const whole = parts.reduce((sum, { worth }) => sum + worth.numerator, 0n);
-  return whole === 0n ? 0 : Number((part.worth.numerator * 1_000_000n) / whole) / 1_000_000;
+/** A part's share of its side, to six figures: for drawing only, never for amounts. */
+function trueShare(part: Exact, side: Exact): number {
+  if (side.isZero) return 0;
+  const { numerator, denominator } = part.dividedBy(side);
+  return Number((numerator * 1_000_000n) / denominator) / 1_000_000;
 }

@@ -100,7 +100,19 @@ function withPoints(sheet: Sheet, trace: Trace, { decimals }: Scale): Sheet {
     const middle = (ones.x + ones.width + tenths.x) / 2;
     return [{ sign: 'point', x: middle - 0.5, y: ones.y, width: 1, height: ones.height }];
   });
-  return { ...sheet, signs: [...sheet.signs, ...points] };
+  const [first] = points;
+  const inNumbers = first ? pointsInNumbers(sheet, first.x + 0.5) : [];
+  return { ...sheet, signs: [...sheet.signs, ...points, ...inNumbers] };
+}
+
+/** Points in numbers whose figures stand one a square, where they reach over the point’s column. */
+function pointsInNumbers({ cells }: Sheet, middle: number): readonly SheetSign[] {
+  return cells
+    .filter(({ spread, held, x, width }) => {
+      const inside = x + 0.5 < middle && middle < x + width - 0.5;
+      return spread && !held && inside;
+    })
+    .map(({ y, height }) => ({ sign: 'point', x: middle - 0.5, y, width: 1, height }));
 }
 
 /** A single figure in its place: neither a number that shows its own point nor a signed difference. */

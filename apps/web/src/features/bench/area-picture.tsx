@@ -3,12 +3,13 @@ import {
   inNotation,
   numberText,
   TermSet,
+  type EntryId,
   type Notation,
   type AreaGround,
   type Pointed,
 } from '@levee/core';
 import { memo, useCallback, useMemo } from 'react';
-import { hover, pin } from '../../store/session-store.ts';
+import { hover, pin, useSession } from '../../store/session-store.ts';
 import { useNotation, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import type { Worked } from '../../worked/work.ts';
 import { useSize } from '../../ui/use-size.ts';
@@ -24,7 +25,7 @@ export function AreaPicture() {
   const ground = worked.ground?.kind === 'area' ? worked.ground : null;
   return (
     <section className="panel area" aria-label="Shared picture">
-      <h2>One rectangle, every method’s cuts</h2>
+      <h2>{headingOf(ground)}</h2>
       {ground ? (
         <div className="area-body">
           <div className="area-room" ref={ref}>
@@ -39,10 +40,23 @@ export function AreaPicture() {
           </ul>
         </div>
       ) : (
-        <p className="caption">A product of more than two factors has no one rectangle.</p>
+        <p className="caption">
+          This rectangle has too many cells to be told apart; point at the papers instead.
+        </p>
       )}
     </section>
   );
+}
+
+function headingOf(ground: AreaGround | null): string {
+  switch (ground?.sides) {
+    case 'divisor and quotient':
+      return 'One known side, one found piece by piece';
+    case 'last factor and the product of the others':
+      return 'What the other factors make, by the last';
+    default:
+      return 'One rectangle, every method’s cuts';
+  }
 }
 
 interface RectangleProps {
@@ -53,6 +67,8 @@ interface RectangleProps {
 }
 
 const TOP = 20;
+/** Room for the strips’ own lengths under the found ones. */
+const BAND = 16;
 const LETTER = 7.8;
 
 function Rectangle({ worked, ground, width, height }: RectangleProps) {
@@ -60,8 +76,11 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
   const subject = useSubject();
   const notation = useNotation();
   const standings = useMemo(() => standingsOf(worked, steps), [worked, steps]);
-  const side = Math.max(...ground.down.map((strip) => partLabel(strip.text).length)) * LETTER + 8;
-  const [w, h] = [Math.max(40, width - side - 4), Math.max(40, height - TOP - 4)];
+  const labelOf = (text: string) => partLabel(inNotation(text, notation));
+  const shares = useShares(worked, ground);
+  const top = TOP + (shares.length > 0 ? BAND : 0);
+  const side = Math.max(...ground.down.map((strip) => labelOf(strip.text).length)) * LETTER + 8;
+  const [w, h] = [Math.max(40, width - side - 4), Math.max(40, height - top - 4)];
   const { space } = worked.comparison;
   const point = useCallback(
     (term: number) => ({ kind: 'terms', terms: TermSet.of(space, term) }) as const,
@@ -77,19 +96,31 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
     >
       <g className="strips">
         {ground.across.map(({ part, text, from, to }) =>
-          fits(partLabel(text), (to - from) * w + 6) ? (
-            <text key={part} x={side + ((from + to) / 2) * w} y={TOP - 6} textAnchor="middle">
-              {partLabel(text)}
+          fits(labelOf(text), (to - from) * w + 6) ? (
+            <text key={part} x={side + ((from + to) / 2) * w} y={top - 6} textAnchor="middle">
+              {labelOf(text)}
             </text>
           ) : null,
         )}
         {ground.down.map(({ part, text, from, to }) =>
           (to - from) * h >= 11 ? (
-            <text key={part} x={side - 6} y={TOP + ((from + to) / 2) * h + 4.5} textAnchor="end">
-              {partLabel(text)}
+            <text key={part} x={side - 6} y={top + ((from + to) / 2) * h + 4.5} textAnchor="end">
+              {labelOf(text)}
             </text>
           ) : null,
         )}
+      </g>
+      <g className="shares">
+        {shares.map(({ from, to, text }, k) => (
+          <g key={k}>
+            <path d={`M${side + from * w + 1} ${TOP}v-4H${side + to * w - 1}v4`} />
+            {fits(labelOf(text), (to - from) * w + 10) && (
+              <text x={side + ((from + to) / 2) * w} y={TOP - 8} textAnchor="middle">
+                {labelOf(text)}
+              </text>
+            )}
+          </g>
+        ))}
       </g>
       {ground.regions.map((region) => (
         <RegionView
@@ -107,6 +138,7 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
           base={worked.problem.base}
           point={point}
           left={side}
+          top={top}
           width={w}
           height={h}
         />
@@ -123,22 +155,26 @@ interface RegionViewProps {
   readonly base: number;
   readonly point: (term: number) => Pointed;
   readonly left: number;
+  readonly top: number;
   readonly width: number;
   readonly height: number;
 }
 
 const RegionView = memo(function RegionView(props: RegionViewProps) {
-  const { region, standing, lit, notation, base, point, left, width, height } = props;
+  const { region, standing, lit, notation, base, point, left, top, width, height } = props;
   const { term, text } = region;
-  const worth = inNotation(numberText(Exact.parse(region.worth), base), notation);
+  const [worth, area] = [region.worth, region.area].map((amount) =>
+    inNotation(numberText(Exact.parse(amount), base), notation),
+  ) as [string, string];
   const box = {
     x: left + region.x * width,
-    y: TOP + region.y * height,
+    y: top + region.y * height,
     width: region.width * width,
     height: region.height * height,
   };
   const product = inNotation(text, notation);
-  const label = fits(`${product} = ${worth}`, box.width) ? `${product} = ${worth}` : worth;
+  const whole = `${product} = ${worth}`;
+  const label = area === worth && fits(whole, box.width) ? whole : area;
   return (
     <g
       className={`region ${standing} ${lit}`}
@@ -155,6 +191,32 @@ const RegionView = memo(function RegionView(props: RegionViewProps) {
     </g>
   );
 });
+
+interface Share {
+  readonly from: number;
+  readonly to: number;
+  readonly text: string;
+}
+
+/** Of a quotient, the lengths that the active paper has found so far. */
+function useShares(worked: Worked, ground: AreaGround): readonly Share[] {
+  const steps = useSteps();
+  const active = useSession((session) => Math.min(session.active, worked.papers.length - 1));
+  if (ground.sides !== 'divisor and quotient') return [];
+  const { lane, line } = worked.papers[active]!;
+  const written = (id: EntryId) => (line.writtenAt.get(id) ?? Infinity) <= steps[active]!;
+  const found = lane.trace.groups.filter(
+    ({ role, marks }) => role === 'share' && marks.every(written),
+  );
+  return found.flatMap(({ marks, worth }): Share[] => {
+    const terms = TermSet.union(worked.comparison.space, marks.map(lane.termsOf));
+    const strips = ground.regions.filter(({ term }) => terms.has(term));
+    if (strips.length === 0) return [];
+    const from = Math.min(...strips.map(({ x }) => x));
+    const to = Math.max(...strips.map(({ x, width }) => x + width));
+    return [{ from, to, text: numberText(worth, worked.problem.base) }];
+  });
+}
 
 function fits(text: string, room: number): boolean {
   return text.length * LETTER < room;

@@ -13,7 +13,7 @@ import { BaseChip } from './base-chip.tsx';
 import { BenchMenu } from './bench-menu.tsx';
 import { EstimateStrip } from './estimate.tsx';
 import { KeepingMark } from './keeping-mark.tsx';
-import { ContextNotes, StructureChip } from './problem-notes.tsx';
+import { ContextNotes, DirectionChip, StructureChip } from './problem-notes.tsx';
 import { ProblemField } from './problem-field.tsx';
 import { useCommand } from './scene.tsx';
 
@@ -44,6 +44,7 @@ export function BenchHead() {
             </button>
           )}
           <StructureChip problem={problem} />
+          <DirectionChip problem={problem} />
           <BaseChip problem={problem} />
           <button type="button" className="chip" onClick={() => setAbout(true)}>
             {unit ? `unit: ${unit}` : 'unit?'}

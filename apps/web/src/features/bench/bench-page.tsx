@@ -1,3 +1,4 @@
+import { scaleOf, type Problem } from '@levee/core';
 import { useEffect } from 'react';
 import { useSession } from '../../store/session-store.ts';
 import { useWorked } from '../../worked/use-worked.ts';
@@ -11,12 +12,21 @@ import { SharedPicture } from './shared-picture.tsx';
 import { WorthPanel } from './worth-panel.tsx';
 import './bench.css';
 
+/** Whether the papers end with the placing of a point, which takes a line more to say. */
+function isPointedProduct(problem: Problem): boolean {
+  return problem.kind === 'product' && scaleOf(problem) !== null;
+}
+
 /** The bench: papers, account, lanes, and what the pointed-at amount is worth. */
 export function BenchPage() {
   const worked = useWorked();
   useEffect(() => useSession.setState({ pointed: null, pinned: false }), [worked]);
   return (
-    <div className="bench" data-papers={worked.papers.length}>
+    <div
+      className="bench"
+      data-papers={worked.papers.length}
+      data-pointed={isPointedProduct(worked.problem) || undefined}
+    >
       <BenchHead />
       <div className="bench-work">
         <Papers />

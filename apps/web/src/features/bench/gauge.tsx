@@ -1,4 +1,12 @@
-import { Exact, owedEntries, type Subject } from '@levee/core';
+import {
+  answerText,
+  Exact,
+  numeralValue,
+  owedEntries,
+  type Level,
+  type Problem,
+  type Subject,
+} from '@levee/core';
 import { useMemo } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { useSession } from '../../store/session-store.ts';
@@ -12,7 +20,7 @@ import { gaugeRange, levelParts, type GaugeRange } from './gauge-range.ts';
  * marked may lie under zero or over the total; what is owed then leads from there to the line.
  */
 export function Gauge() {
-  const { papers } = useWorked();
+  const { papers, problem } = useWorked();
   const say = useSpeaker();
   const steps = useSteps();
   const subject = useSubject();
@@ -28,7 +36,7 @@ export function Gauge() {
     <aside className="gauge" aria-label="Account">
       <h2>Account {unit && <span className="caption">in {unit}</span>}</h2>
       <div className="gauge-total">
-        <span className="figures">{text(total)}</span>
+        <span className="figures">{say.pointed(answerText(papers[0]!.lane.trace))}</span>
       </div>
       <div className="gauge-columns">
         {papers.map((paper, k) => (
@@ -46,22 +54,50 @@ export function Gauge() {
           <i className="zero-line" style={{ bottom: `${range.at(Exact.ZERO) * 100}%` }} />
         )}
       </div>
-      <dl className="gauge-words">
-        <dt>owed</dt>
-        <dd className="figures">{text(level.owed)}</dd>
-        <dt>marked</dt>
-        <dd className="figures">{text(marked)}</dd>
-        {!level.held.isZero && (
-          <>
-            <dt>of it held</dt>
-            <dd className="figures">{text(level.held)}</dd>
-          </>
-        )}
-      </dl>
+      {problem.kind === 'quotient' ? (
+        <Shares problem={problem} level={level} />
+      ) : (
+        <dl className="gauge-words">
+          <dt>owed</dt>
+          <dd className="figures">{text(level.owed)}</dd>
+          <dt>marked</dt>
+          <dd className="figures">{text(marked)}</dd>
+          {!level.held.isZero && (
+            <>
+              <dt>of it held</dt>
+              <dd className="figures">{text(level.held)}</dd>
+            </>
+          )}
+        </dl>
+      )}
       <p className="caption balance" role="status">
         {balanced ? `balanced ✓ · ${papers[active]!.method.shortName}` : 'out of balance'}
       </p>
     </aside>
+  );
+}
+
+/** The account of a quotient: what is found, what is left to share, and that both make the dividend. */
+function Shares({ problem, level }: { readonly problem: Problem; readonly level: Level }) {
+  const say = useSpeaker();
+  const [dividend, divisor] = problem.operands.map(numeralValue) as [Exact, Exact];
+  const left = level.owed.times(divisor);
+  const made = level.written.times(divisor).plus(left);
+  const [found, by, rest, whole] = [level.written, divisor, left, dividend].map((amount) =>
+    say.worth(amount),
+  );
+  return (
+    <>
+      <dl className="gauge-words">
+        <dt>found</dt>
+        <dd className="figures">{found}</dd>
+        <dt>to share</dt>
+        <dd className="figures">{rest}</dd>
+      </dl>
+      <p className="caption figures" aria-label="Quotient times divisor and what is left">
+        {found} {say.times} {by} + {rest} {made.equals(dividend) ? '=' : '≠'} {whole}
+      </p>
+    </>
   );
 }
 

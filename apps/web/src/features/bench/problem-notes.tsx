@@ -1,4 +1,7 @@
 import {
+  directions,
+  directionText,
+  Exact,
   contextWarnings,
   contextWarningText,
   structureOf,
@@ -32,6 +35,22 @@ export function StructureChip({ problem }: { readonly problem: Problem }) {
           ))}
         </span>
         {finding}
+      </span>
+    </Tooltip>
+  );
+}
+
+/** Where the answer must lie when a factor or the divisor is below one, foreseen before any step. */
+export function DirectionChip({ problem }: { readonly problem: Problem }) {
+  const say = useSpeaker();
+  const found = directions(problem).filter(({ by, way }) => way !== 0 && by.compare(Exact.ONE) < 0);
+  if (found.length === 0) return null;
+  const sentences = found.map((one) => say.pointed(directionText(one, problem)));
+  const short = found.map(({ of, way }) => `${way < 0 ? 'below' : 'above'} ${say.worth(of)}`);
+  return (
+    <Tooltip title={sentences.join(' ')}>
+      <span className="chip plain" tabIndex={0} aria-label={sentences.join(' ')}>
+        answer {say.list(short)}
       </span>
     </Tooltip>
   );

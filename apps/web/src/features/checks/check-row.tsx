@@ -60,10 +60,10 @@ function Outcome({ finding: { outcome } }: { readonly finding: CheckFinding }) {
 
 /** The slips of this very work, each tried on this check. */
 function Reach({ check, subject }: { readonly check: CheckSpec; readonly subject: CheckSubject }) {
+  const say = useSpeaker();
   const reach = useMemo(() => reachOf(check, subject), [check, subject]);
   if (reach.length === 0) return null;
   const caught = reach.filter((slip) => slip.caught).length;
-  const say = useSpeaker();
   return (
     <details className="reach">
       <summary className="caption">

@@ -35,7 +35,7 @@ export class DividendLength {
     this.space = new QuotientSpace([whole, [partOf(divisor, base)]]);
   }
 
-  /** The terms of the stretch between two points, counted from the largest figure on. */
+  /** The terms of the stretch between two points, measured from where the largest figure begins. */
   between(from: Exact, to: Exact): TermSet {
     const inside = this.edges.slice(1).flatMap((edge, k) => {
       const start = this.edges[k]!;

@@ -1,5 +1,5 @@
 import type { School } from '../../account/account.ts';
-import { Exact } from '../../exact/exact.ts';
+import { type Exact } from '../../exact/exact.ts';
 import { numeralValue, placeValue, withoutPoint, type Numeral } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
 

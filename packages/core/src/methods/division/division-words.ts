@@ -111,7 +111,8 @@ const subtract: Wording<SubtractValues> = {
   },
   value: ({ part, product, rest, place, slip }, say) => {
     const lost = slip === FORGET_REMAINDER.id ? ', and forgotten' : '';
-    return `Of ${say.count(part.numerator, place)} ${say.count(product.numerator, place)} ${product.numerator === 1n ? 'is' : 'are'} used: **${rest.isZero ? 'none' : say.count(rest.numerator, place)}** left${lost}.`;
+    const used = `${say.count(product.numerator, place)} ${product.numerator === 1n ? 'is' : 'are'} used`;
+    return `Of ${say.count(part.numerator, place)}, ${used}: **${rest.isZero ? 'none' : say.count(rest.numerator, place)}** left${lost}.`;
   },
 };
 

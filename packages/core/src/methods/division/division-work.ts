@@ -208,8 +208,8 @@ export class FigureDivision {
 
   /** A zero in front, which is no part of the answer. */
   frontZero(k: number): Writing {
-    const { terms: _none, ...rest } = this.figure(k);
-    return { ...rest, role: 'placeholder', terms: this.length.between(Exact.ZERO, Exact.ZERO) };
+    const nothing = this.length.between(Exact.ZERO, Exact.ZERO);
+    return { ...this.figure(k), role: 'placeholder', terms: nothing };
   }
 
   /** What is taken off the dividend for a figure: a product that counts against it. */

@@ -144,10 +144,10 @@ function judgeChunks(
   let so = Exact.ZERO;
   return chunks.map((by): HopVerdict => {
     if (by.numerator <= 0n) return { ok: false, fault: 'A chunk is more than nothing.' };
-    if (!numeralFor(by, base)) {
+    if (!by.dividedBy(finest).isWhole) {
       return {
         ok: false,
-        fault: `${numberText(by, base)} has figures without end in base ${base}.`,
+        fault: `The quotient goes down to ${numberText(finest, base)} here; ${numberText(by, base)} is finer.`,
       };
     }
     const product = by.times(divisor);

@@ -16,7 +16,8 @@ type PointValues = {
   readonly counts: readonly string[];
   readonly factors: readonly Exact[];
   readonly decimals: number;
-  readonly figures: string;
+  /** What the whole numbers make. */
+  readonly product: Exact;
   readonly placed: string;
   readonly estimate: Exact;
   readonly byEstimate: string;
@@ -32,16 +33,13 @@ const counted: Wording<PointValues> = {
       return `${after}, but only ${many(decimals - 1)} are left there: **${say.pointed(placed)}**.`;
     return `${after}: **${say.pointed(placed)}**. ${estimated(placed, estimate, byEstimate, say)}`;
   },
-  value: ({ factors, decimals, figures, placed, slip, estimate, byEstimate }, say) => {
-    const each = factors.flatMap((factor, k) =>
-      say.places(0, k) === say.words.ones
-        ? []
-        : [`${say.factor(factor, k)} is ${say.count(factor.numerator, 0, k)}`],
+  value: ({ factors, product, placed, slip, estimate, byEstimate }, say) => {
+    const each = factors.map((factor, k) =>
+      say.places(0, k) === say.words.ones ? say.figures(factor) : say.count(factor.numerator, 0, k),
     );
-    const units = decimals > 0 ? `so the product counts ${say.places(0)}` : '';
-    const answer = `${figures} of them are **${say.pointed(placed)}**`;
+    const made = say.count(product.numerator, 0);
     const wrong = slip === '' ? '' : ', with the point one place off';
-    return `${say.opening(say.list(each))}, ${units}: ${answer}${wrong}. ${estimated(placed, estimate, byEstimate, say)}`;
+    return `${each.join(` ${say.times} `)} make ${made}: **${say.pointed(placed)}**${wrong}. ${estimated(placed, estimate, byEstimate, say)}`;
   },
 };
 
@@ -109,7 +107,7 @@ export function withPoint(trace: Trace, problem: Problem, slips: readonly SlipRe
       counts: scale.operands.map(String),
       factors: scale.whole.operands.map(numeralValue),
       decimals: scale.decimals,
-      figures: pointedText(read, 0, base),
+      product: Exact.of(read),
       placed,
       estimate: point.estimate,
       byEstimate: pointedText(read, nearestPoint(read, point.estimate, base), base),
