@@ -1,6 +1,7 @@
 export { Exact } from './exact/exact.ts';
 export { inNotation, PLAIN_NOTATION, type Notation } from './exact/notation.ts';
 export {
+  mixedText,
   numberText,
   numeral,
   numeralText,

@@ -138,7 +138,8 @@ describe('the list', () => {
   });
 
   it.each([
-    ['sandbags', 3],
+    ['sandbags', 4],
+    ['31.5 ÷ 0.7', 1],
     ['PALLETS', 1],
     ['46x58', 1],
     ['46 * 58', 1],

@@ -1,4 +1,4 @@
-import { numberText } from '../exact/numeral.ts';
+import { mixedText } from '../exact/numeral.ts';
 import type { CheckSpec } from './check.ts';
 
 export const calculatorCheck: CheckSpec = {
@@ -10,7 +10,7 @@ export const calculatorCheck: CheckSpec = {
   make: ({ calculated, comparison }, answer) => {
     const { value, same } = calculated!;
     const { base } = comparison.problem;
-    const shown = numberText(value, base);
+    const shown = mixedText(value, base);
     if (!same) {
       return {
         outcome: 'cannot-tell',
@@ -20,7 +20,7 @@ export const calculatorCheck: CheckSpec = {
     const agrees = value.equals(answer);
     return {
       outcome: agrees ? 'agrees' : 'disagrees',
-      lines: [`The calculator shows ${shown}; the paper says ${numberText(answer, base)}.`],
+      lines: [`The calculator shows ${shown}; the paper says ${mixedText(answer, base)}.`],
     };
   },
 };

@@ -1,5 +1,5 @@
 import { Exact } from '../exact/exact.ts';
-import { numberText, numeralValue } from '../exact/numeral.ts';
+import { mixedText, numeralValue } from '../exact/numeral.ts';
 import type { Problem } from '../problem/problem.ts';
 import type { CheckFinding, CheckSpec } from './check.ts';
 
@@ -35,7 +35,7 @@ const WAYS = { '-1': 'less than', '0': 'the same as', '1': 'more than' } as cons
 
 /** One sentence for a direction: `0.7 is less than 1, so 0.7 × 31.5 is less than 31.5.` */
 export function directionText({ of, by, way }: Direction, { kind, base }: Problem): string {
-  const text = (amount: Exact) => numberText(amount, base);
+  const text = (amount: Exact) => mixedText(amount, base);
   if (of.isZero) return `There is nothing to begin with, so the answer is 0.`;
   const side = WAYS[`${by.compare(Exact.ONE)}`].replace('the same as', 'just');
   const rule = `${text(by)} is ${side} 1`;
@@ -47,7 +47,7 @@ function make(problem: Problem, answer: Exact): CheckFinding {
   const found = directions(problem);
   const fits = found.every(({ of, way }) => answer.compare(of) === way);
   const lines = found.map((direction) => directionText(direction, problem));
-  const verdict = `The paper says ${numberText(answer, problem.base)}: ${fits ? 'that fits' : 'that cannot be'}.`;
+  const verdict = `The paper says ${mixedText(answer, problem.base)}: ${fits ? 'that fits' : 'that cannot be'}.`;
   return { outcome: fits ? 'agrees' : 'disagrees', lines: [...lines, verdict] };
 }
 

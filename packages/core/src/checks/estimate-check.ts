@@ -1,5 +1,5 @@
 import { Exact } from '../exact/exact.ts';
-import { numberText } from '../exact/numeral.ts';
+import { mixedText } from '../exact/numeral.ts';
 import type { Judgement } from '../formats/comparison-document.ts';
 import { problemSign } from '../problem/problem.ts';
 import type { CheckSpec } from './check.ts';
@@ -28,13 +28,13 @@ export const estimateCheck: CheckSpec = {
     const about = Exact.parse(estimate!.value);
     const near = isNearEnough(answer, about, estimate!.judgement);
     const off = answer.minus(about);
-    const away = numberText(off.numerator < 0n ? off.negate() : off, base);
+    const away = mixedText(off.numerator < 0n ? off.negate() : off, base);
     const asked =
       estimate!.judgement === 'close' ? 'within a tenth of it' : 'from half of it to twice it';
     return {
       outcome: near ? 'agrees' : 'disagrees',
       lines: [
-        `${estimate!.operands.join(` ${problemSign(kind)} `)} is ${numberText(about, base)}; the answer ${numberText(answer, base)} is ${away} away.`,
+        `${estimate!.operands.join(` ${problemSign(kind)} `)} is ${mixedText(about, base)}; the answer ${mixedText(answer, base)} is ${away} away.`,
         `Near enough here is ${asked}${estimate!.judgement === '' ? ', as nothing else was judged' : ''}: it ${near ? 'is' : 'is not'}.`,
       ],
     };

@@ -1,7 +1,7 @@
 import { certainties, type Certainty } from '../compare/certainty.ts';
 import type { Lane } from '../compare/compare.ts';
 import type { Exact } from '../exact/exact.ts';
-import { numberText, placeValue } from '../exact/numeral.ts';
+import { mixedText, placeValue } from '../exact/numeral.ts';
 import type { CheckSpec } from './check.ts';
 
 /** The first moment at which a leading figure is certain while something is still owed, with its step. */
@@ -39,7 +39,7 @@ export const leadingFiguresCheck: CheckSpec = {
     const { step, certain } = firstCertain(lane)!;
     const { base } = lane.trace.problem;
     const fits = begins(answer, certain, base);
-    const text = (amount: Exact) => numberText(amount, base);
+    const text = (amount: Exact) => mixedText(amount, base);
     return {
       outcome: fits ? 'agrees' : 'disagrees',
       lines: [

@@ -1,4 +1,4 @@
-import { numberText } from '../exact/numeral.ts';
+import { mixedText } from '../exact/numeral.ts';
 import type { CheckSpec } from './check.ts';
 
 export const secondMethodCheck: CheckSpec = {
@@ -15,7 +15,7 @@ export const secondMethodCheck: CheckSpec = {
     return {
       outcome: same ? 'agrees' : 'disagrees',
       lines: [
-        `${method.name} makes ${numberText(trace.answer, base)}, this paper ${numberText(answer, base)}: ${same ? 'the same' : 'not the same'}.`,
+        `${method.name} makes ${mixedText(trace.answer, base)}, this paper ${mixedText(answer, base)}: ${same ? 'the same' : 'not the same'}.`,
       ],
     };
   },

@@ -130,6 +130,19 @@ export function numberText(amount: Exact, base: number): string {
   return pointedText(amount.times(placeValue(base, decimals)).numerator, decimals, base);
 }
 
+/** The same with what does not end told as a whole and a part: `76 11/24`. */
+export function mixedText(amount: Exact, base: number): string {
+  const { numerator, denominator } = amount;
+  if (!amount.isConstant || decimalsNeeded(amount, base) !== null) return numberText(amount, base);
+  const whole = numerator / denominator;
+  if (whole === 0n) return numberText(amount, base);
+  const part =
+    numerator < 0n
+      ? Exact.of(-numerator % denominator, denominator)
+      : amount.minus(Exact.of(whole));
+  return `${plainFigures(whole, base)} ${numberText(part, base)}`;
+}
+
 /** How many figures after the point an amount needs in a base; null when it never ends. */
 export function decimalsNeeded({ denominator }: Exact, base: number): number | null {
   let rest = denominator;

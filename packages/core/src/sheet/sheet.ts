@@ -63,7 +63,8 @@ export function signGlyph({ sign, text = '' }: SheetSign, notation: Notation): s
 
 /** Height of a printed sign's letters, in squares. */
 export function signSize({ sign }: SheetSign): number {
-  return sign === 'caption' ? 0.5 : 0.72;
+  if (sign === 'caption') return 0.5;
+  return sign === 'divide' ? 0.9 : 0.72;
 }
 
 /** A line between figures that a step brings together; drawn while that step is the last one done. */

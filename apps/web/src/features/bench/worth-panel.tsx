@@ -1,4 +1,14 @@
-import { sayPlain, type Counterpart, type Speaker, type Subject, type TermSet } from '@levee/core';
+import {
+  numberText,
+  numeralValue,
+  sayPlain,
+  type Counterpart,
+  type Exact,
+  type Problem,
+  type Speaker,
+  type Subject,
+  type TermSet,
+} from '@levee/core';
 import { useSession } from '../../store/session-store.ts';
 import { lightOf, type Light } from '../../worked/lit.ts';
 import { useSpeaker, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
@@ -40,7 +50,9 @@ function Found({ subject }: { readonly subject: Subject }) {
   return (
     <div className="worth-body">
       <p className="worth-line">
-        <span className="worth-figure figures">{say.worth(subject.worth)}</span>
+        <span className="worth-figure figures">
+          {shareText(subject.worth, worked.problem, say)}
+        </span>
         {say.base !== 10 && <span className="caption">{subject.worth.toString()} in base ten</span>}
         <span className="caption">
           {paper ? (story?.name ?? groupName(paper, subject, say)) : 'on the shared picture'}
@@ -83,6 +95,14 @@ function PartOf(props: {
   );
 }
 
+/** An amount in figures; a share whose figures do not end is told as what is shared: `200 ÷ 7`. */
+function shareText(amount: Exact, { kind, operands, base }: Problem, say: Speaker): string {
+  const ends = !numberText(amount, base).includes('/');
+  if (kind !== 'quotient' || ends) return say.worth(amount);
+  const divisor = numeralValue(operands[1]!);
+  return `${say.worth(amount.times(divisor))} ÷ ${say.worth(divisor)}`;
+}
+
 const MOST_TERMS = 5;
 
 /** `40 × 8 + 6 × 8 = 320 + 48`, or how many terms there are. */
@@ -99,6 +119,9 @@ function termsLine(
     say.pointed(space.text(index)).replaceAll('×', ` ${say.times} `),
   );
   const worths = indices.map((index) => say.worth(space.worth(index)));
+  if (problem.kind === 'quotient') {
+    return `${products.join(' + ')} = ${shareText(terms.worth(), problem, say)}`;
+  }
   if (problem.kind === 'product') return `${products.join(' + ')} = ${worths.join(' + ')}`;
   return indices.length === 1 ? worths[0]! : `${signedSum(worths)} = ${say.worth(terms.worth())}`;
 }

@@ -6,14 +6,16 @@ import {
   cost,
   inNotation,
   LAW_NAMES,
+  mixedText,
   movesLatex,
   numeralText,
+  numeralValue,
   termTextsOf,
   registry,
   sameAmounts,
   sayPlain,
   type AreaTotals,
-  type Exact,
+  Exact,
   type Agreement,
   type MethodAgreement,
   type Notation,
@@ -43,7 +45,8 @@ export function WhyPage() {
       <header className="why-head">
         <h1>
           Why <ProblemText problem={problem} /> ={' '}
-          {inNotation(amountText(certificate.value, certificate.base), notation)} by every method
+          {inNotation(mixedText(Exact.parse(certificate.value), certificate.base), notation)} by
+          every method
         </h1>
         <p className="caption" role="status">
           {confirmed
@@ -99,6 +102,7 @@ export function WhyPage() {
         <div>
           <SameAmounts />
           <BothWays />
+          <BackToDividend />
         </div>
         <Costs />
       </div>
@@ -199,6 +203,32 @@ function BothWays() {
           ? 'Row totals and column totals agree ✓ This finds a slip in adding; a wrong product it cannot find, since both ways add it.'
           : 'Row totals and column totals differ.'}
       </p>
+    </section>
+  );
+}
+
+/** Of a quotient: what each paper found, times the divisor, and what it left, back to the dividend. */
+function BackToDividend() {
+  const { papers, problem } = useWorked();
+  const say = useSpeaker();
+  if (problem.kind !== 'quotient') return null;
+  const [dividend, divisor] = problem.operands.map(numeralValue) as [Exact, Exact];
+  const text = (amount: Exact) => say.worth(amount);
+  return (
+    <section className="why-same" aria-label="Back to the dividend">
+      <h2>Quotient × divisor + what is left</h2>
+      {papers.map(({ index, method, levels }) => {
+        const { written, owed } = levels.at(-1)!;
+        const left = owed.times(divisor);
+        const whole = written.times(divisor).plus(left);
+        return (
+          <p key={index} className="figures">
+            {text(written)} {say.times} {text(divisor)} + {text(left)} ={' '}
+            <strong>{text(whole)}</strong> {whole.equals(dividend) ? '✓' : '✗'}{' '}
+            <span className="caption">{method.shortName}</span>
+          </p>
+        );
+      })}
     </section>
   );
 }
