@@ -49,7 +49,11 @@ export class PaperDto {
   @IsString({ each: true })
   order: string[];
 
-  @ApiProperty({ type: [String], required: false, description: 'Own hops: whole amounts.' })
+  @ApiProperty({
+    type: [String],
+    required: false,
+    description: 'Own hops: exact amounts, `13` or `1/20`.',
+  })
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MAX_HOPS)

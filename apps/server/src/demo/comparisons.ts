@@ -314,6 +314,19 @@ export const DEMO_COMPARISONS: readonly ComparisonDocument[] = [
     steps: [1, 1, 1],
   }),
   comparison({
+    title: 'Change at the boathouse',
+    story: 'rope for 13.45 paid with 20; how much comes back?',
+    unit: 'crowns',
+    problem: '20 − 13.45',
+    estimate: { operands: ['20', '13'], value: '7', judgement: 'close', beforeWorking: true },
+    papers: [
+      ['counting-up', {}, ['1/20', '1/2', '6']],
+      ['compensation-subtraction'],
+      ['decomposition'],
+    ],
+    steps: [2, 1, 1],
+  }),
+  comparison({
     title: 'Stage by stage: soil for the beds',
     story: 'seed beds: 12 beds, 3.5 metres by 0.4 metres',
     unit: 'square metres',

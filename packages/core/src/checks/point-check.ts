@@ -1,6 +1,6 @@
 import { Exact } from '../exact/exact.ts';
-import { numberText, pointedText } from '../exact/numeral.ts';
-import { nearestPoint, placedPoint } from '../problem/point.ts';
+import { numberText, numeral, numeralValue, pointedText } from '../exact/numeral.ts';
+import { nearestPoint, placedPoint, type PlacedPoint } from '../problem/point.ts';
 import type { CheckFinding, CheckSpec, CheckSubject } from './check.ts';
 
 /** The answer's figures without their point, as those of the whole product were. */
@@ -22,7 +22,7 @@ function make({ comparison: { problem }, estimate }: CheckSubject, answer: Exact
   const counts = point.counts.join(' + ');
   const lines = [
     `By counting: ${counts} = ${point.counted} figures after the point make ${point.byCounting}.`,
-    `By the estimate, about ${text(point.estimate)}: ${point.byEstimate}.`,
+    `By the estimate, about ${text(point.estimate)}: of ${candidates(point, base)} it picks ${point.byEstimate}.`,
   ];
   if (!point.agree) {
     lines.push('The two do not agree: make a nearer estimate, then look again.');
@@ -34,6 +34,14 @@ function make({ comparison: { problem }, estimate }: CheckSubject, answer: Exact
       : `The paper says ${text(answer)}; its figures should be ${pointedText(figures, decimals, base)}.`,
   );
   return { outcome: fits ? 'agrees' : 'disagrees', lines };
+}
+
+/** The same figures with the point a place further left, where the estimate has it, and further right. */
+function candidates({ figures, estimated }: PlacedPoint, base: number): string {
+  const whole = numeralValue(numeral(figures, base)).numerator;
+  const places = [estimated + 1, estimated, estimated - 1].filter((decimals) => decimals >= 0);
+  const texts = places.map((decimals) => pointedText(whole, decimals, base));
+  return `${texts.slice(0, -1).join(', ')} and ${texts.at(-1)}`;
 }
 
 export const pointCheck: CheckSpec = {

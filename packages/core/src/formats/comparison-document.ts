@@ -31,7 +31,7 @@ export interface PaperChoice {
   readonly school: School;
   /** Term ids to deal with first, for methods of free order. */
   readonly order: readonly string[];
-  /** Her own hops, pieces or changes: whole amounts in base ten, for methods that take them. */
+  /** Her own hops, pieces or changes: exact amounts in base ten (`13`, `-5`, `1/20`), for methods that take them. */
   readonly hops: readonly string[];
 }
 
@@ -181,7 +181,7 @@ function decodePaper(
     text(term, `${where}.order[${k}]`, 40),
   );
   const hops = list(fields['hops'], `${where}.hops`).map((hop, k) =>
-    wholeAmount(hop, `${where}.hops[${k}]`),
+    exactAmount(hop, `${where}.hops[${k}]`),
   );
   if (hops.length > MAX_HOPS) {
     throw new Fault(`${where}.hops`, `a paper has up to ${MAX_HOPS} hops, not ${hops.length}`);
@@ -189,11 +189,11 @@ function decodePaper(
   return { method: id, school: resolved.school, order, hops };
 }
 
-function wholeAmount(input: unknown, where: string): string {
+/** `13`, `-5` or `1/20` in lowest terms, the one way in which an amount is kept. */
+function exactAmount(input: unknown, where: string): string {
   const amount = text(input, where, 60);
-  if (!/^-?(0|[1-9]\d*)$/.test(amount) || amount === '-0') {
-    throw new Fault(where, `"${amount}" is not a whole amount`);
-  }
+  const fits = /^-?\d+(\/\d*[1-9]\d*)?$/.test(amount) && Exact.parse(amount).toString() === amount;
+  if (!fits) throw new Fault(where, `"${amount}" is not an amount such as 13, -5 or 1/20`);
   return amount;
 }
 

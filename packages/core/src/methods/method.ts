@@ -79,6 +79,8 @@ export interface MethodSpec {
   readonly shortName: string;
   /** Other names people use for it. */
   readonly alsoCalled: readonly string[];
+  /** Words that name another act elsewhere, told apart in one sentence; absent where none does. */
+  readonly mind?: string;
   /** What it does, in one sentence. */
   readonly summary: string;
   /** Why it comes out right, in one sentence. */

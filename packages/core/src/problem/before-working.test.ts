@@ -58,7 +58,7 @@ describe('foresee', () => {
 
 describe('contextWarnings', () => {
   const told = (text: string, unit: string, counted: boolean) =>
-    contextWarnings(problem(text), { unit, counted }).map((w) => contextWarningText(w, unit));
+    contextWarnings(problem(text), { unit, counted }).map((w) => contextWarningText(w, unit, 10));
 
   it('speak up where counted things would be fewer than none', () => {
     expect(told('38 − 52', 'bags', true)).toEqual([
@@ -67,6 +67,14 @@ describe('contextWarnings', () => {
     expect(told('38 − 52', 'metres', false)).toEqual([]);
     expect(told('38 − 52', '', true)).toEqual([]);
     expect(told('52 − 38', 'bags', true)).toEqual([]);
+    expect(told('2.5 + 3', 'bags', true)).toEqual([
+      '2.5 bags would have to be split, and they cannot be.',
+    ]);
+    expect(told('2.5 × 4', 'bags', true)).toEqual([]);
+    expect(told('31.5 ÷ 0.7', 'staffs', true)).toEqual([]);
+    expect(told('1835 ÷ 24', 'bundles', true)).toEqual([
+      'They cannot be split: 76 bundles can be made, and 11 of the dividend is left over.',
+    ]);
   });
 });
 

@@ -1,5 +1,5 @@
 import { Exact } from '../exact/exact.ts';
-import { numeralValue } from '../exact/numeral.ts';
+import { mixedText, numeralValue } from '../exact/numeral.ts';
 import { problemValue, type Problem } from './problem.ts';
 
 /** What the numbers stand for. */
@@ -13,31 +13,45 @@ export interface Context {
 /** Where a computation and what its numbers stand for do not go together. */
 export type ContextWarning =
   | { readonly code: 'more-taken-than-there'; readonly there: Exact; readonly taken: Exact }
-  | { readonly code: 'not-whole'; readonly amount: Exact };
+  | { readonly code: 'not-whole'; readonly amount: Exact }
+  | { readonly code: 'left-over'; readonly made: Exact; readonly left: Exact };
 
-/** Everything that makes no sense for these things; nothing for a bare computation. */
+/**
+ * Everything that makes no sense for these things; nothing for a bare computation. The numbers of a sum
+ * or difference have the unit of its answer, factors and the numbers of a quotient have their own.
+ */
 export function contextWarnings(
   problem: Problem,
   { unit, counted }: Context,
 ): readonly ContextWarning[] {
   if (unit === '' || !counted) return [];
-  const amounts = [...problem.operands.map(numeralValue), problemValue(problem)];
+  const { kind } = problem;
+  const value = problemValue(problem);
+  const operands = problem.operands.map(numeralValue);
+  const [first, second] = operands as [Exact, Exact];
+  if (kind === 'quotient') {
+    const made = Exact.of(value.numerator / value.denominator);
+    const left = first.minus(made.times(second));
+    return left.isZero ? [] : [{ code: 'left-over', made, left }];
+  }
+  const amounts = kind === 'product' ? [value] : [...operands, value];
   const split = amounts.find((amount) => !amount.isWhole);
   const warnings: ContextWarning[] = split ? [{ code: 'not-whole', amount: split }] : [];
-  const value = problemValue(problem);
-  if (value.isConstant && value.compare(Exact.ZERO) < 0) {
-    const [there, taken] = amounts;
-    warnings.push({ code: 'more-taken-than-there', there: there!, taken: taken! });
+  if (value.compare(Exact.ZERO) < 0) {
+    warnings.push({ code: 'more-taken-than-there', there: first, taken: second });
   }
   return warnings;
 }
 
-/** One sentence for a warning. */
-export function contextWarningText(warning: ContextWarning, unit: string): string {
+/** One sentence for a warning, with amounts in figures of a base. */
+export function contextWarningText(warning: ContextWarning, unit: string, base: number): string {
+  const text = (amount: Exact) => mixedText(amount, base);
   switch (warning.code) {
     case 'more-taken-than-there':
-      return `Only ${warning.there} ${unit} are there, so ${warning.taken} cannot be taken away: counted things have no negative number.`;
+      return `Only ${text(warning.there)} ${unit} are there, so ${text(warning.taken)} cannot be taken away: counted things have no negative number.`;
     case 'not-whole':
-      return `${warning.amount} ${unit} would have to be split, and they cannot be.`;
+      return `${text(warning.amount)} ${unit} would have to be split, and they cannot be.`;
+    case 'left-over':
+      return `They cannot be split: ${text(warning.made)} ${unit} can be made, and ${text(warning.left)} of the dividend is left over.`;
   }
 }

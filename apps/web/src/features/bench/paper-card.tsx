@@ -1,4 +1,4 @@
-import { answerText, foresee, sayMarked } from '@levee/core';
+import { foresee, sayMarked } from '@levee/core';
 import CloseIcon from '@mui/icons-material/Close';
 import OpenInFullIcon from '@mui/icons-material/OpenInFull';
 import CloseFullscreenIcon from '@mui/icons-material/CloseFullscreen';
@@ -9,6 +9,7 @@ import { useSession } from '../../store/session-store.ts';
 import { Spoken } from '../../ui/spoken.tsx';
 import { useSpeaker, useVoice } from '../../worked/use-worked.ts';
 import type { Lit } from '../../worked/lit.ts';
+import { answerWithUnit } from '../../worked/answer.ts';
 import type { Paper } from '../../worked/work.ts';
 import { CostStrip } from './cost-strip.tsx';
 import { foresightText } from './foresight-text.ts';
@@ -107,7 +108,7 @@ function Answer({ paper }: { readonly paper: Paper }) {
   return (
     <span className="answer-label">
       {' '}
-      Answer: <strong>{`${say.pointed(answerText(paper.lane.trace))} ${unit}`}</strong>
+      Answer: <strong>{answerWithUnit(paper.lane.trace, unit, say)}</strong>
     </span>
   );
 }

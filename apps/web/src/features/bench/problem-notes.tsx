@@ -65,13 +65,14 @@ function inWords(finding: string, base: number): string {
 /** Where the computation makes no sense for the things it counts. */
 export function ContextNotes({ problem }: { readonly problem: Problem }) {
   const { unit, counted } = useComparison((state) => state.content);
+  const say = useSpeaker();
   const warnings = contextWarnings(problem, { unit, counted });
   return warnings.map((warning) => {
-    const text = contextWarningText(warning, unit);
+    const text = say.pointed(contextWarningText(warning, unit, problem.base));
     return (
       <Tooltip key={warning.code} title={text}>
         <span className="chip plain warning" role="note" tabIndex={0} aria-label={text}>
-          makes no sense in {unit}
+          {warning.code === 'left-over' ? 'something is left over' : `makes no sense in ${unit}`}
         </span>
       </Tooltip>
     );

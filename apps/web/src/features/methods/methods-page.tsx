@@ -108,6 +108,12 @@ function MethodSheet({ method }: { readonly method: Method }) {
         <dl>
           <dt>Also called</dt>
           <dd>{method.alsoCalled.join('; ')}</dd>
+          {method.mind && (
+            <>
+              <dt>Mind the words</dt>
+              <dd>{method.mind}</dd>
+            </>
+          )}
           <dt>Why it works</dt>
           <dd>{method.why}</dd>
           <dt>Worked</dt>

@@ -1,12 +1,4 @@
-import {
-  cost,
-  expressionLine,
-  LAW_LABELS,
-  termTextsOf,
-  sayMarked,
-  answerText,
-  Exact,
-} from '@levee/core';
+import { cost, expressionLine, LAW_LABELS, termTextsOf, sayMarked, Exact } from '@levee/core';
 import { Button, FormControlLabel, Switch } from '@mui/material';
 import { useState } from 'react';
 import { SheetView } from '../../sheet/sheet-view.tsx';
@@ -15,6 +7,7 @@ import { useSettings } from '../../store/settings-store.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import { Spoken } from '../../ui/spoken.tsx';
 import { useNotation, useSpeaker, useSteps, useVoice, useWorked } from '../../worked/use-worked.ts';
+import { answerWithUnit } from '../../worked/answer.ts';
 import type { Paper } from '../../worked/work.ts';
 import { useAgreement } from '../bench/agree-panel.tsx';
 import { costItems } from '../bench/cost-strip.tsx';
@@ -85,11 +78,7 @@ function Blank({ unit, answer }: { readonly unit: string; readonly answer: Paper
     );
   }
   const { trace } = answer.lane;
-  return (
-    <>
-      {say.pointed(answerText(trace))} {unit}
-    </>
-  );
+  return <>{answerWithUnit(trace, unit, say)}</>;
 }
 
 interface PrintedPaperProps {

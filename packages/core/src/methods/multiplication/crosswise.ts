@@ -108,6 +108,7 @@ export const crosswise = defineMethod({
     'cross multiplication of digits',
     'one-line multiplication',
   ],
+  mind: 'Crossing here joins digits whose places add up to one place; opening brackets crosswise and the cross products of fractions are other acts.',
   summary: 'In one line: each place gathers every digit pair whose places add up to it.',
   why: 'Two digits make a product of the place that their places add up to, so pairs of one place may be gathered.',
   medium: 'either',

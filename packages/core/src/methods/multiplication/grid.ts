@@ -103,6 +103,7 @@ export const gridMultiplication = defineMethod({
   name: 'Grid multiplication',
   shortName: 'Grid',
   alsoCalled: ['box method', 'area model with expanded factors'],
+  mind: 'Some people call this partial products; that name is kept for the list of them.',
   summary:
     'Both factors in expanded form around a grid; a product in each cell; totals at the side.',
   why: 'A rectangle is made of the rectangles into which its sides cut it: the distributive law.',

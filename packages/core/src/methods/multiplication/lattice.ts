@@ -98,6 +98,7 @@ export const lattice = defineMethod({
   name: 'Lattice',
   shortName: 'Lattice',
   alsoCalled: ['diagonal box', 'sieve multiplication'],
+  mind: 'A diagonal here gathers the figures of one place; elsewhere the crossing steps of one-line multiplication are called diagonals too.',
   summary:
     'A box for each pair of digits, split by a diagonal; totals are taken along the diagonals.',
   why: 'Every cell is a product of two digits, and a diagonal gathers what stands for the same place.',

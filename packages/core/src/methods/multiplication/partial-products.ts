@@ -66,6 +66,7 @@ export const partialProducts = defineMethod({
   name: 'Partial products',
   shortName: 'Partial products',
   alsoCalled: ['products listed whole', 'expanded column multiplication'],
+  mind: 'Some people call the grid partial products as well; here the products are a list.',
   summary: 'Every product of two parts is written whole on a line of its own; the lines are added.',
   why: 'Every part of one factor times every part of the other, all of them added: the distributive law.',
   medium: 'on paper',
