@@ -1,6 +1,7 @@
 import type { Trace } from '../account/account.ts';
 import type { Method } from '../methods/method.ts';
 import { inNotation } from '../exact/notation.ts';
+import { mixedText } from '../exact/numeral.ts';
 import { sheetText } from '../sheet/text-sink.ts';
 import { LAW_LABELS } from '../compare/agreement-export.ts';
 import { DEFAULT_VOCABULARY, type Vocabulary } from '../phrases/vocabulary.ts';
@@ -18,8 +19,8 @@ export function traceMarkdown(
     return `${label.toLowerCase()}: ${chosen?.label ?? ''}`;
   });
   const rows = document.steps.map(
-    (step) =>
-      `| ${step.number} | ${step.digitVoice} | ${step.valueVoice} | ${LAW_LABELS[step.law]} | ${step.balance} |`,
+    (step, k) =>
+      `| ${step.number} | ${step.digitVoice} | ${step.valueVoice} | ${LAW_LABELS[step.law]} | ${inNotation(mixedText(trace.steps[k]!.balance, trace.problem.base), words)} |`,
   );
   const problem = inNotation(document.problem.text, words);
   return [

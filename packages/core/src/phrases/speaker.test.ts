@@ -136,6 +136,8 @@ describe('subtraction', () => {
     expect(speaker().number(-7)).toBe('−7');
     expect(speaker().amount(Exact.of(-255))).toBe('−255');
     expect(speaker({}, 2).count(-3, 2)).toBe('−3×4');
+    expect(speaker({}, 2).count(3, -3)).toBe('3/8');
+    expect(speaker({}, 2).count(0, -3)).toBe('0');
     expect([speaker().is(1), speaker().is(2), speaker().is(-1)]).toEqual(['is', 'are', 'is']);
   });
 });

@@ -72,13 +72,15 @@ export class Speaker {
   }
 
   /**
-   * What a count of some place is worth: `3 tens`, `1 ten`, `0 ones`; outside base ten `3×64`. Count
+   * What a count of some place is worth: `3 tens`, `1 ten`, `0 ones`; outside base ten `3×64` and `3/8`. Count
    * and place are both said in base ten, whatever the base of the figures on the paper.
    */
   count(count: number | bigint, place: number, operand?: number): string {
     const text = String(count).replace('-', '−');
     const at = this.truePlace(place, operand);
-    if (at !== 0 && this.base !== 10) return `${text}${this.times}${powerText(this.base, at)}`;
+    if (this.base !== 10 && at > 0) return `${text}${this.times}${powerText(this.base, at)}`;
+    if (this.base !== 10 && at < 0)
+      return text === '0' ? text : `${text}/${powerText(this.base, -at)}`;
     const places = this.places(place, operand);
     return `${text} ${/^−?1$/.test(text) ? places.replace(/s$/, '') : places}`;
   }

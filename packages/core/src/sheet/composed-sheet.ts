@@ -14,7 +14,7 @@ type Layout = (trace: Trace) => Sheet;
 export function sheetOf(layout: Layout, trace: Trace): Sheet {
   const { scale, problem } = trace;
   if (!scale) return stackedSheet(layout, trace);
-  const whole = { ...trace, problem: scale.whole, scale: null };
+  const whole = { ...trace, problem: scale.whole };
   if (problem.kind !== 'product') return withPoints(stackedSheet(layout, whole), trace, scale);
   const point = trace.steps.at(-1)!.gives.find(({ spot }) => spot.area === 'point');
   return withScale(stackedSheet(layout, trace.whole!), trace, scale, point);

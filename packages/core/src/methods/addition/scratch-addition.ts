@@ -28,10 +28,10 @@ const figureStep: Wording<FigureValues> = {
   value: ({ kept, digit, total, place, missed }, say) => {
     const sum = `${say.count(kept, place)} and ${say.count(digit, place)} make **${say.count(total, place)}**`;
     if (total < say.base) return `${sum}; go on with them.`;
-    const rest = say.count(total - say.base, place);
-    if (missed)
-      return `${sum}, and ${rest} go on, but no scratch keeps the ${say.count(1, place + 1)}.`;
-    return `${sum}: the scratch keeps ${say.count(1, place + 1)}, and ${rest} go on.`;
+    const goes = total - say.base === 1 ? 'goes on' : 'go on';
+    const rest = `${say.count(total - say.base, place)} ${goes}`;
+    if (missed) return `${sum}, and ${rest}, but no scratch keeps the ${say.count(1, place + 1)}.`;
+    return `${sum}: the scratch keeps ${say.count(1, place + 1)}, and ${rest}.`;
   },
 };
 

@@ -1,4 +1,4 @@
-import type { Entry, Hop, Role, Spot } from '../../account/account.ts';
+import type { Entry, Hop, Role, Spot, Trace } from '../../account/account.ts';
 import type { Writing } from '../../account/scribe.ts';
 import type { Exact } from '../../exact/exact.ts';
 import { numberText, wholeText } from '../../exact/numeral.ts';
@@ -25,6 +25,11 @@ export function wholeWriting(
 /** `+3` or `−45`: a change with its sign. */
 export function signed(worth: Exact, base: number): string {
   return worth.numerator < 0n ? numberText(worth, base) : `+${numberText(worth, base)}`;
+}
+
+/** A change of the paper's whole numbers beside them, as what it truly is: `+0.05`. */
+export function changeNote(change: Exact, { problem, scale }: Trace): string {
+  return signed(scale ? change.times(scale.unit) : change, problem.base);
 }
 
 /** The figures of a count in their places, and one mark for all the zeros that hold them there. */

@@ -15,7 +15,7 @@ import {
   toNearest,
   wholeCut,
 } from '../shared/sums.ts';
-import { signed, wholeWriting } from '../shared/whole.ts';
+import { changeNote, wholeWriting } from '../shared/whole.ts';
 import { twoNumbers, type TwoNumbers } from './two-rows.ts';
 
 type ChangeValues = {
@@ -218,7 +218,6 @@ function sheet(trace: Trace): Sheet {
     height: 1,
     align: 'right' as const,
   });
-  const { base } = trace.problem;
   return draftSheet(trace, {
     areas: {
       given: ({ row }) => at(0, row),
@@ -245,7 +244,7 @@ function sheet(trace: Trace): Sheet {
     notes: changes.map(({ gives, phrase: { values } }, k) => ({
       x: (k + 1) * step - 0.6,
       y: -1,
-      text: `${signed(values['change'] as Exact, base)} both`,
+      text: `${changeNote(values['change'] as Exact, trace)} both`,
       marks: gives.map(({ id }) => id),
     })),
   });
