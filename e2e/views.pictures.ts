@@ -59,6 +59,19 @@ describe('pictures', () => {
     await save('bench-sum');
   });
 
+  it('of a division', async () => {
+    await open('952 ÷ 7');
+    await page.click('.paper[data-paper="0"] [data-entry="m3"]');
+    await save('bench-quotient');
+  });
+
+  it('of decimals', async () => {
+    await open('3.6 × 20.5');
+    await page.keys(Key.END);
+    await page.click('.paper[data-paper="0"] [data-entry="m2"]');
+    await save('bench-decimals');
+  });
+
   it('of hops being chosen', async () => {
     await open('913-568');
     await page.press('own hops +32 +300 +13');

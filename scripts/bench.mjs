@@ -38,6 +38,15 @@ async function benchCore() {
     );
     say(`  ${method.id.padEnd(24)} ${times.toFixed(2)}`);
   }
+  say('Time to trace the same figures with a point in them over without (goal at most 2.00)');
+  for (const method of methods) {
+    const [pointed, whole] = [problemFor(core, method, 12, 2), problemFor(core, method, 12)];
+    const times = ratio(
+      () => method.trace(pointed),
+      () => method.trace(whole),
+    );
+    say(`  ${method.id.padEnd(24)} ${times.toFixed(2)}`);
+  }
   say(
     'Time to trace two numbers of n figures over time to write that trace as JSON (goal at most 1.50)',
   );
@@ -55,12 +64,19 @@ async function benchCore() {
   }
 }
 
-/** Two numbers of n figures, all figures in use, as the method's kind of problem. */
-function problemFor(core, method, n) {
-  const figures = (shift) =>
-    Array.from({ length: n }, (_, i) => ((i * 7 + shift) % 9) + 1).join('');
-  const numbers = [core.numeral(figures(5)), core.numeral(figures(3))];
-  const problems = ['product', 'sum', 'difference'].map((kind) => core.makeProblem(kind, numbers));
+/**
+ * Two numbers of n figures, all figures in use, as the method's kind of problem; `decimals` of them stand
+ * after the point. A divisor has half as many figures as its dividend.
+ */
+function problemFor(core, method, n, decimals = 0) {
+  const number = (shift, length) => {
+    const figures = Array.from({ length }, (_, i) => ((i * 7 + shift) % 9) + 1).join('');
+    const split = length - decimals;
+    return core.numeral(decimals ? `${figures.slice(0, split)}.${figures.slice(split)}` : figures);
+  };
+  const problems = core.PROBLEM_KINDS.map((kind) =>
+    core.makeProblem(kind, [number(5, n), number(3, kind === 'quotient' ? n / 2 : n)]),
+  );
   return problems.find((problem) => method.accepts(problem).ok);
 }
 

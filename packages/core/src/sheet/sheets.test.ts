@@ -48,6 +48,36 @@ describe('plain-text sheets', () => {
     },
   );
 
+  const stopsBy = (...stops: readonly string[]) =>
+    works('quotient').filter(([, { school }]) => stops.includes(school['stop']!));
+
+  it.each(stopsBy('by-the-numbers'))('%s on 2835 ÷ 7 and on 1835 ÷ 24', (_, choice) => {
+    expect(page(choice, '2835 ÷ 7') + page(choice, '1835 ÷ 24')).toMatchSnapshot();
+  });
+
+  it.each(stopsBy('decimals', 'tenths'))('%s on 0.16 ÷ 2.2', (_, choice) => {
+    expect(page(choice, '0.16 ÷ 2.2')).toMatchSnapshot();
+  });
+
+  const byDefault = registry.methods.map((method): [string, MethodChoice] => [
+    method.id,
+    { method, school: method.defaultSchool },
+  ]);
+  const POINTED = { product: '3.06 × 1.8', sum: '3.06 + 1.8', difference: '5.2 − 1.84' } as const;
+
+  it.each(byDefault.filter(([, { method }]) => kindOf(method) !== 'quotient'))(
+    '%s on numbers with a point',
+    (_, choice) => {
+      const kind = kindOf(choice.method) as keyof typeof POINTED;
+      expect(page(choice, POINTED[kind])).toMatchSnapshot();
+    },
+  );
+
+  it.each(byDefault.filter(([, { method }]) => kindOf(method) === 'product'))(
+    '%s on three factors',
+    (_, choice) => expect(page(choice, '12 × 3.5 × 0.4')).toMatchSnapshot(),
+  );
+
   it('show a moment of the work, with struck marks and what is held', () => {
     const column = registry.get('column-multiplication');
     const school = { ...column.defaultSchool, carries: 'in-the-head' };

@@ -110,18 +110,20 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
           ) : null,
         )}
       </g>
-      <g className="shares">
-        {shares.map(({ from, to, text }, k) => (
-          <g key={k}>
-            <path d={`M${side + from * w + 1} ${TOP}v-4H${side + to * w - 1}v4`} />
-            {fits(labelOf(text), (to - from) * w + 10) && (
-              <text x={side + ((from + to) / 2) * w} y={TOP - 8} textAnchor="middle">
-                {labelOf(text)}
-              </text>
-            )}
-          </g>
-        ))}
-      </g>
+      {shares.length > 0 && (
+        <g className="shares">
+          {shares.map(({ from, to, text }, k) => (
+            <g key={k}>
+              <path d={`M${side + from * w + 1} ${TOP}v-4H${side + to * w - 1}v4`} />
+              {fits(labelOf(text), (to - from) * w + 10) && (
+                <text x={side + ((from + to) / 2) * w} y={TOP - 8} textAnchor="middle">
+                  {labelOf(text)}
+                </text>
+              )}
+            </g>
+          ))}
+        </g>
+      )}
       {ground.regions.map((region) => (
         <RegionView
           key={region.term}

@@ -79,15 +79,21 @@ class Staircase {
     this.from = k + 1;
   }
 
+  /** The next figure joins what is left; before anything is taken away it stands beside it already. */
   private bringDown(k: number): void {
     const { division } = this;
     const { before, part, place, digit, given } = division.plan.figures[k]!;
+    const untouched = this.row === 0;
+    if (untouched && given) {
+      this.left = [...this.left, ...division.given(k, k)];
+      return;
+    }
     const spot = { area: 'work', row: this.row - 1, column: place };
     const [mark] = division.scribe.step({
       law: 'place-value',
       phase: `figure-${place}`,
       takes: division.given(k, k),
-      writes: [division.brought(k, spot)],
+      writes: [untouched ? division.addedZero(k) : division.brought(k, spot)],
       phrase: phrase('division.bring-down', {
         digit,
         before: Exact.of(before),
@@ -119,7 +125,6 @@ class Staircase {
     });
     if (pushed) division.setQuotient(marks);
     else division.addQuotient(marks[0]!);
-    if (this.row === 0) this.row = 1;
   }
 
   private multiplyAndSubtract(k: number): void {
