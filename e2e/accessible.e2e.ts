@@ -2,24 +2,14 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { Key } from 'selenium-webdriver';
 import { findComparison } from './harness/open.ts';
-import { Page } from './harness/page.ts';
-import { TestServer } from './harness/server.ts';
+import { page, server } from './harness/scene.ts';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
-const server = new TestServer();
-let page: Page;
 let id = '';
 
 beforeAll(async () => {
-  await server.start();
-  page = await Page.open();
   id = (await findComparison(server, 'north')).id;
-});
-
-afterAll(async () => {
-  await page?.close();
-  await server.remove();
 });
 
 /** What the rules of WCAG 2.2 A and AA that a machine can check find wrong on the page. */

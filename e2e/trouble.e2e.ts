@@ -3,21 +3,8 @@ import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
 import { openComparison, type Stored } from './harness/open.ts';
-import { Page } from './harness/page.ts';
+import { page, server } from './harness/scene.ts';
 import { freePort, runServer, TestServer } from './harness/server.ts';
-
-const server = new TestServer();
-let page: Page;
-
-beforeAll(async () => {
-  await server.start();
-  page = await Page.open();
-});
-
-afterAll(async () => {
-  await page?.close();
-  await server.remove();
-});
 
 async function openFirst(): Promise<Stored> {
   return openComparison(server, page, 'north bank');

@@ -1,20 +1,6 @@
 import { Key } from 'selenium-webdriver';
 import { findComparison, openComparison } from './harness/open.ts';
-import { Page } from './harness/page.ts';
-import { TestServer } from './harness/server.ts';
-
-const server = new TestServer();
-let page: Page;
-
-beforeAll(async () => {
-  await server.start();
-  page = await Page.open();
-});
-
-afterAll(async () => {
-  await page?.close();
-  await server.remove();
-});
+import { page, server } from './harness/scene.ts';
 
 async function open(search: string, view = ''): Promise<void> {
   await openComparison(server, page, search, view);

@@ -2,24 +2,11 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { Key } from 'selenium-webdriver';
 import { openComparison } from './harness/open.ts';
-import { Page } from './harness/page.ts';
-import { TestServer } from './harness/server.ts';
+import { page, server } from './harness/scene.ts';
 
 const FOLDER = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
 
-const server = new TestServer();
-let page: Page;
-
-beforeAll(async () => {
-  mkdirSync(FOLDER, { recursive: true });
-  await server.start();
-  page = await Page.open();
-});
-
-afterAll(async () => {
-  await page?.close();
-  await server.remove();
-});
+beforeAll(() => mkdirSync(FOLDER, { recursive: true }));
 
 async function open(search: string, view = ''): Promise<void> {
   await openComparison(server, page, search, view);

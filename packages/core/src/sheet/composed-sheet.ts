@@ -2,6 +2,7 @@ import type { EntryId, Given, Mark, Trace } from '../account/account.ts';
 import { numberText, numeralText, placeValue } from '../exact/numeral.ts';
 import { problemSign } from '../problem/problem.ts';
 import type { Scale } from '../problem/scale.ts';
+import { movedParts } from './moved-sheet.ts';
 import type { Sheet, SheetCell, SheetSign } from './sheet.ts';
 
 /** How a method lays out a work of whole numbers in one stage. */
@@ -56,28 +57,7 @@ function stackedSheet(layout: Layout, trace: Trace): Sheet {
 
 /** The sheet with everything on it moved to the right and down. */
 function movedSheet(sheet: Sheet, dx: number, dy: number): Sheet {
-  const box = <T extends { x: number; y: number }>(of: T): T => ({
-    ...of,
-    x: of.x + dx,
-    y: of.y + dy,
-  });
-  const line = <T extends { x1: number; y1: number; x2: number; y2: number }>(of: T): T => ({
-    ...of,
-    x1: of.x1 + dx,
-    x2: of.x2 + dx,
-    y1: of.y1 + dy,
-    y2: of.y2 + dy,
-  });
-  return {
-    width: sheet.width + dx,
-    height: sheet.height + dy,
-    cells: sheet.cells.map((cell) => (cell.held && !cell.beside ? cell : box(cell))),
-    slots: sheet.slots.map(box),
-    rulings: sheet.rulings.map(line),
-    signs: sheet.signs.map(box),
-    notes: sheet.notes.map(box),
-    links: sheet.links.map(line),
-  };
+  return { ...movedParts(sheet, dx, dy), width: sheet.width + dx, height: sheet.height + dy };
 }
 
 /** A point in every row of figures that reaches over it, also where the figures are still to come. */

@@ -1,4 +1,5 @@
 import type { EntryId, Given, Mark, OwedEntry, Spot, Trace } from '../account/account.ts';
+import { isOff, movedParts, type SheetParts } from './moved-sheet.ts';
 import type {
   Box,
   Ruling,
@@ -114,37 +115,14 @@ function heldIds(trace: Trace): ReadonlySet<EntryId> {
 }
 
 /** Whether a cell is in the tray only. */
-function isOff({ held, beside }: SheetCell): boolean {
-  return held && !beside;
-}
-
-type Unsized = Omit<Sheet, 'width' | 'height'>;
-
-function shifted(sheet: Unsized): Sheet {
+function shifted(sheet: SheetParts): Sheet {
   const [xs, ys] = extents(sheet);
   const dx = MARGIN - xs.least;
   const dy = MARGIN - ys.least;
-  const move = <T extends { x: number; y: number }>(item: T): T => ({
-    ...item,
-    x: item.x + dx,
-    y: item.y + dy,
-  });
-  const moveLine = <T extends { x1: number; y1: number; x2: number; y2: number }>(line: T): T => ({
-    ...line,
-    x1: line.x1 + dx,
-    x2: line.x2 + dx,
-    y1: line.y1 + dy,
-    y2: line.y2 + dy,
-  });
   return {
+    ...movedParts(sheet, dx, dy),
     width: Math.ceil(xs.most + dx + MARGIN),
     height: Math.ceil(ys.most + dy + MARGIN),
-    cells: sheet.cells.map((cell) => (isOff(cell) ? cell : move(cell))),
-    slots: sheet.slots.map(move),
-    signs: sheet.signs.map(move),
-    notes: sheet.notes.map(move),
-    rulings: sheet.rulings.map(moveLine),
-    links: sheet.links.map(moveLine),
   };
 }
 
@@ -154,7 +132,7 @@ interface Extent {
 }
 
 /** The squares that cells, signs and rulings cover; whole squares so that figures sit in squares. */
-function extents(sheet: Unsized): readonly [Extent, Extent] {
+function extents(sheet: SheetParts): readonly [Extent, Extent] {
   const xs: Extent = { least: 0, most: 0 };
   const ys: Extent = { least: 0, most: 0 };
   const cover = (extent: Extent, from: number, to: number) => {
