@@ -1,114 +1,13 @@
 import type { Opportunity, School, SlipRequest, Trace } from '../account/account.ts';
-import type { Exact } from '../exact/exact.ts';
-import type { Scribe } from '../account/scribe.ts';
-import type { Phrasebook } from '../phrases/phrasebook.ts';
 import type { Problem } from '../problem/problem.ts';
 import { sheetOf } from '../sheet/composed-sheet.ts';
-import type { Sheet } from '../sheet/sheet.ts';
+import type { MethodSpec, TraceOptions } from './method-spec.ts';
 import { runMethod } from './run-method.ts';
 import { scaledHops } from './scaled-hops.ts';
 import { POINT_ONE_OFF, pointPhrases } from './shared/point-step.ts';
 import { stagePhrases } from './shared/stages.ts';
 
-export interface SchoolOption {
-  readonly id: string;
-  readonly label: string;
-  /** Why some people do it this way, and what it costs. */
-  readonly reason: string;
-}
-
-/** A question on which practitioners differ, with its answers; the first one is the default. */
-export interface SchoolSpec {
-  readonly id: string;
-  readonly label: string;
-  readonly options: readonly [SchoolOption, ...SchoolOption[]];
-}
-
-/** A way in which learners go wrong with a method. */
-export interface SlipSpec {
-  readonly id: string;
-  readonly label: string;
-  readonly mechanism: string;
-}
-
-/** Why a method cannot honestly work a problem. Codes are stable; sentences are in refusalText. */
-export type Refusal =
-  | { readonly code: 'two-operands-only'; readonly operands: number }
-  | { readonly code: 'smaller-minus-larger' }
-  | { readonly code: 'too-many-terms'; readonly terms: number; readonly limit: number }
-  | { readonly code: 'kind-not-worked'; readonly kind: string };
-
-export type Acceptance = { readonly ok: true } | { readonly ok: false; readonly reason: Refusal };
-
-/** Whether a chosen hop can be made, and where it leads; or why it cannot, in a sentence. */
-export type HopVerdict =
-  | {
-      readonly ok: true;
-      /** The number on which it lands, or that it makes. */
-      readonly lands: Exact;
-      /** What is still to be hopped after it; zero when all is done. */
-      readonly left: Exact;
-    }
-  | { readonly ok: false; readonly fault: string };
-
-/** How a method takes hops of the user's own. */
-export interface OwnHops {
-  /** What one is called: `hop`, `piece`, `change`. */
-  readonly name: string;
-  /** What to type, in a short sentence. */
-  readonly hint: string;
-  readonly most: number;
-  /** The number from which the next one goes, once these are made. */
-  readonly from: (problem: Problem, hops: readonly Exact[]) => Exact;
-  /** Judges the hops in order; those after a fault are not judged and not worked. */
-  readonly judge: (
-    problem: Problem,
-    hops: readonly Exact[],
-    school: School,
-  ) => readonly HopVerdict[];
-}
-
-/** Where a method is worked: written down, in the head, or as one likes. */
-export type Medium = 'on paper' | 'in the head' | 'either';
-
-export interface MethodSpec {
-  readonly id: string;
-  readonly family: string;
-  /** Full neutral name, and a short one for the head of a paper. */
-  readonly name: string;
-  readonly shortName: string;
-  /** Other names people use for it. */
-  readonly alsoCalled: readonly string[];
-  /** Words that name another act elsewhere, told apart in one sentence; absent where none does. */
-  readonly mind?: string;
-  /** What it does, in one sentence. */
-  readonly summary: string;
-  /** Why it comes out right, in one sentence. */
-  readonly why: string;
-  /** Where it is usually worked. */
-  readonly medium: Medium;
-  readonly direction: string;
-  readonly schools: readonly SchoolSpec[];
-  readonly slips: readonly SlipSpec[];
-  /** Whether the terms may be dealt with in any order. */
-  readonly freeOrder: boolean;
-  /** Hops or changes of the user's own choosing, where the method lets her choose them. */
-  readonly ownHops?: OwnHops;
-  readonly phrases: Phrasebook;
-  readonly accepts: (problem: Problem) => Acceptance;
-  readonly work: (scribe: Scribe, problem: Problem, school: School) => Trace;
-  readonly sheet: (trace: Trace) => Sheet;
-}
-
-export interface TraceOptions {
-  /** A full school, as {@link resolveSchool} gives it; the defaults when absent. */
-  readonly school?: School;
-  readonly slips?: readonly SlipRequest[];
-  /** Term ids to deal with first; only for methods of free order. */
-  readonly order?: readonly string[];
-  /** Her own hops, in order; only for methods that take them. Hops that cannot be made are left out. */
-  readonly hops?: readonly Exact[];
-}
+export * from './method-spec.ts';
 
 /** A method ready for use: its spec and its trace. */
 export interface Method extends MethodSpec {
@@ -148,20 +47,6 @@ function withSharedParts(spec: MethodSpec): MethodSpec {
   const slips = spec.family === 'multiplication' ? [...spec.slips, POINT_ONE_OFF] : spec.slips;
   const { ownHops } = spec;
   return { ...spec, phrases, slips, ...(ownHops ? { ownHops: scaledHops(ownHops) } : {}) };
-}
-
-/** One sentence for a refusal. */
-export function refusalText(reason: Refusal): string {
-  switch (reason.code) {
-    case 'two-operands-only':
-      return `This method works two numbers at a time; the problem has ${reason.operands}. Work the first two, then go on with what they make.`;
-    case 'kind-not-worked':
-      return `This method does not work a ${reason.kind}.`;
-    case 'too-many-terms':
-      return `These factors make ${reason.terms} products of single figures; at most ${reason.limit} are followed from stage to stage.`;
-    case 'smaller-minus-larger':
-      return 'This method takes a smaller number from a larger one; here the larger one is taken away, so the difference is negative.';
-  }
 }
 
 export type ResolvedSchool =

@@ -6,7 +6,7 @@ import type { Exact } from '../exact/exact.ts';
 import { numeralOf, type Numeral } from '../exact/numeral.ts';
 import { makeProblem, type Problem } from '../problem/problem.ts';
 import { scaleOf } from '../problem/scale.ts';
-import { refusalText, type MethodSpec, type TraceOptions } from './method.ts';
+import { refusalText, type MethodSpec, type TraceOptions } from './method-spec.ts';
 import { withPoint } from './shared/point-step.ts';
 import { sayStage } from './shared/stages.ts';
 

@@ -2,7 +2,7 @@ import { Exact } from '../exact/exact.ts';
 import { numberText } from '../exact/numeral.ts';
 import type { Problem } from '../problem/problem.ts';
 import { scaleOf } from '../problem/scale.ts';
-import type { HopVerdict, OwnHops } from './method.ts';
+import type { HopVerdict, OwnHops } from './method-spec.ts';
 
 /** Hops in whole numbers turned into hops of the numbers as they are, point and all. */
 export function scaledHops(own: OwnHops): OwnHops {

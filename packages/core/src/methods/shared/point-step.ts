@@ -4,7 +4,7 @@ import { numeralValue, pointedText } from '../../exact/numeral.ts';
 import { definePhrases, fixed, type Wording } from '../../phrases/phrasebook.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { nearestPoint, placedPoint } from '../../problem/point.ts';
-import type { SlipSpec } from '../method.ts';
+import type { SlipSpec } from '../method-spec.ts';
 
 export const POINT_ONE_OFF: SlipSpec = {
   id: 'point-one-off',
