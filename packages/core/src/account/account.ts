@@ -49,6 +49,11 @@ export const ROLES = [
   'chunk',
   'repeats',
   'rest',
+  'side number',
+  'renamed fraction',
+  'fraction product',
+  'opened whole',
+  'simplified',
   'answer',
 ] as const;
 export type Role = (typeof ROLES)[number];

@@ -1,5 +1,6 @@
 import { Exact } from '../exact/exact.ts';
 import { numberText, numeralValue, placeValue, pointedText } from '../exact/numeral.ts';
+import { hasFractions } from '../problem/problem.ts';
 import type { Trace } from './account.ts';
 
 /**
@@ -8,6 +9,7 @@ import type { Trace } from './account.ts';
  */
 export function answerText({ problem, answer, groups, steps }: Trace): string {
   const { base } = problem;
+  if (hasFractions(problem)) return writtenAnswer(groups, steps);
   if (problem.kind !== 'quotient') return numberText(answer, base);
   const ids = new Set(groups.at(-1)!.marks);
   const marks = steps.flatMap(({ gives }) => gives).filter(({ id }) => ids.has(id));
@@ -24,6 +26,13 @@ export function answerText({ problem, answer, groups, steps }: Trace): string {
   const divisor = numeralValue(problem.operands[1]!);
   const quotient = numberText(written, base);
   return rest ? `${quotient} r ${numberText(rest.worth.times(divisor), base)}` : quotient;
+}
+
+/** A sum of fractions is answered as its last line is written: `1 5/6`, `11/6`. */
+function writtenAnswer(groups: Trace['groups'], steps: Trace['steps']): string {
+  const ids = new Set(groups.at(-1)!.marks);
+  const marks = steps.flatMap(({ gives }) => gives).filter(({ id }) => ids.has(id));
+  return marks.map(({ glyph }) => glyph).join(' ');
 }
 
 /** `0.(142857)`: the last figures, which come again and again, in brackets. */

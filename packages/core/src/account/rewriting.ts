@@ -14,7 +14,13 @@ export function isRewriting({ law, gives }: Step): boolean {
 }
 
 /** Figures that stand for what they come from, still to be dealt with. */
-const REWRITTEN: ReadonlySet<Role> = new Set(['regrouped digit', 'brought down']);
+const REWRITTEN: ReadonlySet<Role> = new Set([
+  'regrouped digit',
+  'brought down',
+  'renamed fraction',
+  'fraction product',
+  'opened whole',
+]);
 
 /** Marks that are parts of a quotient found so far; all else of a division is still to be shared. */
 export const IN_QUOTIENT: ReadonlySet<Role> = new Set(['answer', 'chunk']);

@@ -1,9 +1,10 @@
 import type { EntryId, Trace } from '../account/account.ts';
-import { IN_QUOTIENT } from '../account/rewriting.ts';
+import { IN_QUOTIENT, isRewriting } from '../account/rewriting.ts';
 import type { Bounds, TermSet } from '../account/terms.ts';
 import { Exact } from '../exact/exact.ts';
 import { decimalsNeeded, placeValue } from '../exact/numeral.ts';
 import { foundShares } from './found.ts';
+import { hasFractions } from '../problem/problem.ts';
 import type { Scale } from '../problem/scale.ts';
 
 /** What is sure of the answer after some step, when owed amounts are known by their places alone. */
@@ -30,6 +31,7 @@ export interface Certainty {
  */
 export function certainties(trace: Trace): readonly Certainty[] {
   if (trace.problem.kind === 'quotient') return quotientCertainties(trace);
+  if (hasFractions(trace.problem)) return partCertainties(trace);
   if (trace.scale && trace.whole) return scaled(certainties(trace.whole), trace, trace.scale);
   const last = trace.stages.at(-1);
   return last ? afterStages(certainties(last.trace), last.before) : placeCertainties(trace);
@@ -85,6 +87,24 @@ function placeCertainties(trace: Trace): readonly Certainty[] {
       marked += mark.worth.numerator;
     }
     all.push(certainty(marked, marked + low, marked + high, problem.base));
+  }
+  return all;
+}
+
+/** Fractions have no figures in places: what is put together so far is known, and nothing of the rest. */
+function partCertainties({ steps, total }: Trace): readonly Certainty[] {
+  const live = new Map<EntryId, Exact>();
+  const at = (): Certainty => {
+    const marked = Exact.sum(live.values());
+    return { marked, low: total, high: total, figures: '', length: null, decimals: 0 };
+  };
+  const all = [at()];
+  for (const step of steps) {
+    for (const id of step.takes) live.delete(id);
+    if (!isRewriting(step) || step.phase === 'simplify') {
+      for (const mark of step.gives) live.set(mark.id, mark.worth);
+    }
+    all.push(at());
   }
   return all;
 }

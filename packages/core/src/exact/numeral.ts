@@ -1,8 +1,15 @@
 import { Exact } from './exact.ts';
 import { gcd } from './rational.ts';
 
+/** A part of a whole as it is written, not reduced; the denominator is more than zero. */
+export interface FractionPart {
+  readonly top: bigint;
+  readonly bottom: bigint;
+}
+
 /**
- * How a number is written: its digits, the base they are in, and where the point stands. Digits are
+ * How a number is written: its digits, the base they are in, and where the point stands, and a fraction
+ * after them where it has one. Digits are
  * kept by place, ones (or the last decimal place) first, so `digits[0]` is the rightmost figure.
  * There is always at least one digit and no unneeded leading zero before the point.
  */
@@ -13,6 +20,8 @@ export interface Numeral {
   readonly base: number;
   /** How many digits stand after the point; 0 for a whole number. */
   readonly decimals: number;
+  /** The fraction of a mixed number, or of a fraction alone, whose digits then are a zero. */
+  readonly fraction?: FractionPart;
 }
 
 export const MIN_BASE = 2;
@@ -51,8 +60,12 @@ export function numeralOf(value: bigint, base = 10): Numeral {
 }
 
 /** As people write it, without the base: `205`, `3.06`, `1AF`. */
-export function numeralText({ digits, decimals }: Numeral): string {
+export function numeralText({ digits, decimals, fraction }: Numeral): string {
   const figures = digits.map(figure).reverse().join('');
+  if (fraction) {
+    const part = `${fraction.top}/${fraction.bottom}`;
+    return figures === '0' ? part : `${figures} ${part}`;
+  }
   if (decimals === 0) return figures;
   const split = figures.length - decimals;
   return `${figures.slice(0, split)}.${figures.slice(split)}`;
@@ -103,7 +116,7 @@ export function numeralValue(number: Numeral): Exact {
 }
 
 /** Figures are gathered into numbers that still are exact before they become long ones. */
-function workedValue({ digits, base, decimals }: Numeral): Exact {
+function workedValue({ digits, base, decimals, fraction }: Numeral): Exact {
   const chunk = Math.floor(52 / Math.log2(base));
   const unit = BigInt(base) ** BigInt(chunk);
   let total = 0n;
@@ -113,6 +126,7 @@ function workedValue({ digits, base, decimals }: Numeral): Exact {
     total = total * unit + BigInt(part);
   }
   const value = Exact.of(total);
+  if (fraction) return value.plus(Exact.of(fraction.top, fraction.bottom));
   return decimals === 0 ? value : value.dividedBy(placeValue(base, decimals));
 }
 
@@ -141,6 +155,18 @@ export function mixedText(amount: Exact, base: number): string {
       ? Exact.of(-numerator % denominator, denominator)
       : amount.minus(Exact.of(whole));
   return `${plainFigures(whole, base)} ${numberText(part, base)}`;
+}
+
+/** An amount as a whole and a part, whether its figures end or not: `5 1/6`, `1/2`, `−1 1/3`. */
+export function fractionText(amount: Exact): string {
+  const { numerator, denominator } = amount;
+  const size = numerator < 0n ? -numerator : numerator;
+  const [whole, top] = [size / denominator, size % denominator];
+  const parts = [
+    whole > 0n || top === 0n ? `${whole}` : '',
+    top > 0n ? `${top}/${denominator}` : '',
+  ];
+  return (numerator < 0n ? '−' : '') + parts.filter(Boolean).join(' ');
 }
 
 /** How many figures after the point an amount needs in a base; null when it never ends. */

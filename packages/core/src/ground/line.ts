@@ -2,6 +2,8 @@ import type { Entry, EntryId, Trace } from '../account/account.ts';
 import type { TermSet } from '../account/terms.ts';
 import { Exact } from '../exact/exact.ts';
 import { numberText, placeValue } from '../exact/numeral.ts';
+import { amountWriter } from '../problem/amount-text.ts';
+import { hasFractions } from '../problem/problem.ts';
 
 /** A live entry as a length on the line. */
 export interface LineSegment {
@@ -93,7 +95,7 @@ function laid(trace: Trace, entries: readonly Entry[]): readonly LineSegment[] {
       at = at.plus(size(entry));
       return {
         entry: entry.id,
-        text: numberText(size(entry), trace.problem.base),
+        text: lengthText(entry, size(entry), trace),
         standing: entry.standing,
         held: entry.standing === 'marked' && entry.medium === 'head',
         from,
@@ -115,7 +117,31 @@ function positionOf(terms: TermSet): number {
   return first;
 }
 
-function unitOf(entry: Entry, { problem: { base }, scale }: Trace): Exact | null {
+/** A fraction as it is written on the paper at this moment, any other length in figures. */
+function lengthText(entry: Entry, size: Exact, { problem }: Trace): string {
+  const written = entry.text.replace('−', '');
+  const isPart = hasFractions(problem) && /^(\d+ )?\d+\/\d+$/.test(written);
+  return isPart ? written : amountWriter(problem)(size);
+}
+
+/** One of the parts that a fraction counts, so that its length is cut by its denominator. */
+function partOf({ text, worth }: Entry): Exact | null {
+  const bottom = /\/(\d+)$/.exec(text)?.[1];
+  const unit = bottom ? Exact.of(1n, BigInt(bottom)) : Exact.ONE;
+  const count = worth.dividedBy(unit);
+  const size = count.numerator < 0n ? -count.numerator : count.numerator;
+  return size > 1n && size <= MOST_CUTS && count.isWhole ? unit : null;
+}
+
+/** The most pieces that a length is cut into, so that the cuts can still be seen. */
+const MOST_CUTS = 60n;
+
+function unitOf(entry: Entry, trace: Trace): Exact | null {
+  if (hasFractions(trace.problem)) return partOf(entry);
+  const {
+    problem: { base },
+    scale,
+  } = trace;
   if (entry.standing !== 'marked' || entry.role !== 'regrouped digit') return null;
   const decimals = scale?.decimals ?? 0;
   const figures = entry.worth.times(placeValue(base, decimals)).numerator.toString(base);

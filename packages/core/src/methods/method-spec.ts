@@ -31,6 +31,11 @@ export type Refusal =
   | { readonly code: 'two-operands-only'; readonly operands: number }
   | { readonly code: 'smaller-minus-larger' }
   | { readonly code: 'too-many-terms'; readonly terms: number; readonly limit: number }
+  | { readonly code: 'has-fractions' }
+  | { readonly code: 'no-fractions' }
+  | { readonly code: 'no-wholes' }
+  | { readonly code: 'wholes-beside-parts' }
+  | { readonly code: 'denominator-too-large'; readonly limit: number }
   | { readonly code: 'kind-not-worked'; readonly kind: string };
 
 export type Acceptance = { readonly ok: true } | { readonly ok: false; readonly reason: Refusal };
@@ -112,6 +117,16 @@ export function refusalText(reason: Refusal): string {
       return `This method works two numbers at a time; the problem has ${reason.operands}. Work the first two, then go on with what they make.`;
     case 'kind-not-worked':
       return `This method does not work a ${reason.kind}.`;
+    case 'has-fractions':
+      return 'This method works figures in their places; fractions have methods of their own.';
+    case 'no-fractions':
+      return 'This method puts fractions together; here are none.';
+    case 'no-wholes':
+      return 'This method is for mixed numbers; here are only fractions.';
+    case 'wholes-beside-parts':
+      return 'This method takes fractions alone; mixed numbers are worked with wholes and parts apart, or as improper fractions.';
+    case 'denominator-too-large':
+      return `The common denominator would be larger than ${reason.limit}.`;
     case 'too-many-terms':
       return `These factors make ${reason.terms} products of single figures; at most ${reason.limit} are followed from stage to stage.`;
     case 'smaller-minus-larger':

@@ -1,6 +1,6 @@
 import type { Exact } from '../exact/exact.ts';
-import { numberText, placeValue } from '../exact/numeral.ts';
-import type { Problem } from '../problem/problem.ts';
+import { fractionText, numberText, placeValue } from '../exact/numeral.ts';
+import { hasFractions, type Problem } from '../problem/problem.ts';
 import { scaleOf } from '../problem/scale.ts';
 import type { Vocabulary } from './vocabulary.ts';
 
@@ -29,6 +29,7 @@ const WHOLE: SpokenScale = { decimals: 0, operands: [], stripped: false };
 
 /** The speaker for a problem's work: it knows where the points of its numbers stand. */
 export function speakerFor(problem: Problem, words: Vocabulary): Speaker {
+  if (hasFractions(problem)) return new Speaker(words, problem.base, WHOLE, fractionText);
   const scale = scaleOf(problem);
   if (!scale) return new Speaker(words, problem.base);
   const { decimals, operands } = scale;
@@ -51,6 +52,7 @@ export class Speaker {
     readonly words: Vocabulary,
     readonly base: number,
     private readonly scale: SpokenScale = WHOLE,
+    private readonly write: (amount: Exact, base: number) => string = numberText,
   ) {
     this.onPaper = scale.stripped ? new Speaker(words, base) : this;
   }
@@ -104,12 +106,12 @@ export class Speaker {
 
   /** A whole amount as it stands on the paper. */
   figures(amount: Exact): string {
-    return shortened(this.pointed(numberText(amount, this.base)));
+    return shortened(this.pointed(this.write(amount, this.base)));
   }
 
   /** A true amount in figures of the base; long ones keep their first and last figures. */
   worth(amount: Exact): string {
-    return shortened(this.pointed(numberText(amount, this.base)));
+    return shortened(this.pointed(this.write(amount, this.base)));
   }
 
   /** A text of numbers with the chosen sign before the tenths. */

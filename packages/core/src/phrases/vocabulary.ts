@@ -13,6 +13,10 @@ export const VOCABULARY = {
   times: { label: 'The times sign', options: ['×', '·'] },
   point: { label: 'The sign before the tenths', options: ['.', ','] },
   facts: { label: 'How a product is said', options: ['times', 'lots of', 'without a verb'] },
+  simplify: {
+    label: 'Making the numbers of a fraction as small as they can be',
+    options: ['simplify', 'reduce', 'bring to lowest terms'],
+  },
   placeholder: {
     label: 'The zero that opens a line of tens',
     options: ['place-value zero', 'placeholder'],
@@ -34,6 +38,7 @@ export const DEFAULT_VOCABULARY: Vocabulary = {
   times: '×',
   point: '.',
   facts: 'times',
+  simplify: 'simplify',
   placeholder: 'place-value zero',
 };
 

@@ -1,16 +1,17 @@
 import { Exact } from '../exact/exact.ts';
 import {
   digitWorth,
+  fractionText,
   numberText,
   numeralValue,
   placeValue,
   type Numeral,
 } from '../exact/numeral.ts';
-import { valueOfKind, type Problem, type ProblemKind } from './problem.ts';
+import { hasFractions, valueOfKind, type Problem, type ProblemKind } from './problem.ts';
 
 /** A rounded operand that can be offered, with where it comes from. */
 export interface RoundedOperand {
-  readonly rule: 'leading place' | 'nearest ten' | 'nearest whole' | 'as it is';
+  readonly rule: 'leading place' | 'nearest ten' | 'nearest half' | 'nearest whole' | 'as it is';
   readonly worth: Exact;
 }
 
@@ -22,16 +23,27 @@ export function leadingPlace(operand: Numeral): Exact {
 
 /** The choices for an operand, without repeats; the first is the one to propose. */
 export function roundings(operand: Numeral): readonly RoundedOperand[] {
-  const { decimals, digits } = operand;
-  const all: RoundedOperand[] = [{ rule: 'leading place', worth: leadingPlace(operand) }];
-  if (digits.length - decimals > 1) {
+  const { decimals, digits, fraction } = operand;
+  const all: RoundedOperand[] = fraction
+    ? [
+        { rule: 'nearest half', worth: nearest(operand, Exact.of(1, 2)) },
+        { rule: 'nearest whole', worth: nearest(operand, Exact.ONE) },
+      ]
+    : [{ rule: 'leading place', worth: leadingPlace(operand) }];
+  if (digits.length - decimals > 1 && !fraction) {
     all.push({ rule: 'nearest ten', worth: roundedTo(operand, decimals + 1) });
   }
   if (decimals > 0) all.push({ rule: 'nearest whole', worth: roundedTo(operand, decimals) });
   all.push({ rule: 'as it is', worth: numeralValue(operand) });
   return all
-    .filter(({ worth, rule }) => !worth.isZero || rule === 'as it is')
+    .filter(({ worth, rule }) => !worth.isZero || rule === 'as it is' || fraction)
     .filter(({ worth }, i, list) => list.findIndex((other) => other.worth.equals(worth)) === i);
+}
+
+/** The nearest multiple of a unit, halves up. */
+function nearest(operand: Numeral, unit: Exact): Exact {
+  const count = numeralValue(operand).dividedBy(unit).plus(Exact.of(1, 2));
+  return Exact.of(count.numerator / count.denominator).times(unit);
 }
 
 /** Rounded to the figure with this index, counted from the right. */
@@ -51,6 +63,9 @@ function roundedTo(operand: Numeral, index: number): Exact {
  */
 export function proposedOperands(problem: Problem): readonly string[] {
   const { operands, base, kind } = problem;
+  if (hasFractions(problem)) {
+    return operands.map((operand) => fractionText(nearest(operand, Exact.of(1, 2))));
+  }
   const rounded = operands.map(leadingPlace);
   if (kind === 'quotient') rounded[0] = easyDividend(operands[0]!, rounded[1]!);
   return rounded.map((worth) => numberText(worth, base));

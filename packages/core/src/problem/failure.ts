@@ -56,7 +56,7 @@ const SHAPES: Record<ProblemShape, string> = {
   'mixed sum': 'a sum with more than one subtraction in it',
   'signed sum': 'a sum with a negative number',
   'mixed operations': 'a computation with more than one kind of operation',
-  fraction: 'a fraction',
+  fraction: 'a computation with fractions that is neither a sum nor a difference',
   'signed product': 'a product with a negative number',
   power: 'a power',
   'square root': 'a square root',

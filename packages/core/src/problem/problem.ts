@@ -112,6 +112,7 @@ export function productProblem(operands: readonly Numeral[]): ProductProblem {
  * has figures without end there, as a tenth has in base two.
  */
 export function inBase({ kind, operands }: Problem, base: number): Problem | null {
+  if (operands.some(({ fraction }) => fraction)) return null;
   const written = operands.map((operand) => numeralFor(numeralValue(operand), base));
   return written.includes(null) ? null : makeProblem(kind, written as Numeral[]);
 }
@@ -143,12 +144,17 @@ export function operandName(kind: ProblemKind, operand: number): string {
 }
 
 function problemOf(expression: Expression): ReadProblem {
-  if (expression.kind === 'number') {
+  if (isNumber(expression)) {
     return refuse({ code: 'one-number', number: expressionText(expression) });
   }
   const shape = shapeOf(expression);
   if (typeof shape !== 'object') return refuse({ code: 'kind-not-offered', kind: shape });
   const { kind, operands } = shape;
+  const odd = operands.find(({ fraction }) => fraction?.bottom === 0n);
+  if (odd) return refuse({ code: 'divides-by-zero', dividend: `${odd.fraction!.top}` });
+  if (operands.some((operand) => operand.fraction) && !takesFractions(kind, operands)) {
+    return refuse({ code: 'kind-not-offered', kind: 'fraction' });
+  }
   const bases = [...new Set(operands.map((operand) => operand.base))];
   if (bases.length > 1) return refuse({ code: 'mixed-bases', bases });
   const limit = KINDS[kind].most;
@@ -180,9 +186,6 @@ function shapeOf(expression: Expression): Worked | ProblemShape {
       return flatShape('product', flatFactors(expression));
     case 'quotient':
       return flatShape('quotient', [expression.dividend, expression.divisor]);
-    case 'fraction':
-    case 'mixed':
-      return 'fraction';
     case 'power':
       return 'power';
     case 'root':
@@ -224,11 +227,40 @@ function flatFactors(expression: Expression): readonly Expression[] {
 
 function flatShape(kind: ProblemKind, operands: readonly Expression[]): Worked | ProblemShape {
   if (!operands.every(isNumber)) return firstShape(operands);
-  return { kind, operands: operands.map((operand) => operand.numeral) };
+  if (operands.some(isUneven)) return 'fraction';
+  return { kind, operands: operands.map(numeralOf) };
 }
 
-function isNumber(of: Expression): of is Extract<Expression, { kind: 'number' }> {
-  return of.kind === 'number';
+/** A fraction with a point in it. */
+function isUneven(of: NumberExpression): boolean {
+  return of.kind !== 'number' && (of.top.decimals > 0 || of.bottom.decimals > 0);
+}
+
+/** Fractions are added and taken away, in base ten and beside whole numbers. */
+function takesFractions(kind: ProblemKind, operands: readonly Numeral[]): boolean {
+  const plain = operands.every(({ base, decimals }) => base === 10 && decimals === 0);
+  return plain && (kind === 'sum' || kind === 'difference');
+}
+
+/** Whether an operand is a fraction or a mixed number. */
+export function hasFractions({ operands }: Problem): boolean {
+  return operands.some(({ fraction }) => fraction !== undefined);
+}
+
+type NumberExpression = Extract<Expression, { kind: 'number' | 'fraction' | 'mixed' }>;
+
+/** A number, fraction or mixed number as an operand. */
+function numeralOf(expression: NumberExpression): Numeral {
+  if (expression.kind === 'number') return expression.numeral;
+  const { top, bottom } = expression;
+  const fraction = { top: numeralValue(top).numerator, bottom: numeralValue(bottom).numerator };
+  const whole =
+    expression.kind === 'mixed' ? expression.whole : { digits: [0], base: top.base, decimals: 0 };
+  return { ...whole, fraction };
+}
+
+function isNumber(of: Expression): of is NumberExpression {
+  return of.kind === 'number' || of.kind === 'fraction' || of.kind === 'mixed';
 }
 
 /** What the first operand that is no plain number is. */

@@ -1,5 +1,7 @@
+import { Exact } from '../exact/exact.ts';
+import { gcd } from '../exact/rational.ts';
 import { digitAt, numeralValue, withoutPoint, type Numeral } from '../exact/numeral.ts';
-import type { Problem, QuotientProblem } from './problem.ts';
+import { hasFractions, type Problem, type QuotientProblem } from './problem.ts';
 import { scaleOf } from './scale.ts';
 
 /** How hard a problem is by its structure, from 0 to 3. Size alone is no measure. */
@@ -24,7 +26,12 @@ export type Finding =
   | 'one remainder is carried on'
   | 'several remainders are carried on'
   | 'a zero in the quotient'
-  | 'a divisor of several figures';
+  | 'a divisor of several figures'
+  | 'all parts are alike'
+  | 'one denominator holds the others'
+  | 'denominators with a common factor'
+  | 'denominators without a common factor'
+  | 'a whole must be opened';
 
 /**
  * Judges a problem before it is worked. A sum by its place totals and their carries, a product by its
@@ -32,6 +39,7 @@ export type Finding =
  * what is left of its places. Points do not matter: 3.6 × 20.5 is as hard as 36 × 205.
  */
 export function structureOf(asked: Problem): Structure {
+  if (hasFractions(asked)) return byParts(asked);
   const problem = scaleOf(asked)?.whole ?? asked;
   switch (problem.kind) {
     case 'sum':
@@ -43,6 +51,27 @@ export function structureOf(asked: Problem): Structure {
     case 'quotient':
       return byRemainders(problem);
   }
+}
+
+/** Fractions by how their denominators lie to each other, and whether a whole is needed. */
+function byParts({ kind, operands }: Problem): Structure {
+  const [first, second] = operands;
+  const part = ({ fraction }: Numeral) =>
+    fraction ? Exact.of(fraction.top, fraction.bottom) : Exact.ZERO;
+  const wholes = operands.some(({ digits }) => digits.some((digit) => digit > 0));
+  if (kind === 'difference' && wholes && part(first!).compare(part(second!)) < 0) {
+    return { level: 3, places: [], finding: 'a whole must be opened' };
+  }
+  const bottoms = [...new Set(operands.flatMap(({ fraction }) => fraction?.bottom ?? []))];
+  const largest = bottoms.reduce((most, bottom) => (bottom > most ? bottom : most), 1n);
+  if (bottoms.length <= 1) return { level: 0, places: [], finding: 'all parts are alike' };
+  if (bottoms.every((bottom) => largest % bottom === 0n)) {
+    return { level: 1, places: [], finding: 'one denominator holds the others' };
+  }
+  const shared = bottoms.some((a, k) => bottoms.slice(k + 1).some((b) => gcd(a, b) > 1n));
+  return shared
+    ? { level: 2, places: [], finding: 'denominators with a common factor' }
+    : { level: 3, places: [], finding: 'denominators without a common factor' };
 }
 
 function sumTotals(operands: readonly Numeral[]): readonly number[] {

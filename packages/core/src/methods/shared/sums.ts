@@ -1,4 +1,4 @@
-import type { Problem } from '../../problem/problem.ts';
+import { hasFractions, type Problem } from '../../problem/problem.ts';
 import type { Part } from '../../account/cut.ts';
 import {
   digitWorth,
@@ -14,6 +14,7 @@ import type { Acceptance } from '../method.ts';
 export function acceptsSum(most = Infinity) {
   return (problem: Problem): Acceptance => {
     if (problem.kind !== 'sum') return kindRefused(problem);
+    if (hasFractions(problem)) return PARTS;
     const operands = problem.operands.length;
     return operands <= most
       ? { ok: true }
@@ -25,6 +26,7 @@ export function acceptsSum(most = Infinity) {
 export function acceptsDifference(negative: boolean) {
   return (problem: Problem): Acceptance => {
     if (problem.kind !== 'difference') return kindRefused(problem);
+    if (hasFractions(problem)) return PARTS;
     const [minuend, subtrahend] = problem.operands.map(numeralValue);
     return negative || minuend!.compare(subtrahend!) >= 0
       ? { ok: true }
@@ -32,7 +34,10 @@ export function acceptsDifference(negative: boolean) {
   };
 }
 
-function kindRefused({ kind }: Problem): Acceptance {
+/** Figures in places are no way to put unlike parts together. */
+const PARTS: Acceptance = { ok: false, reason: { code: 'has-fractions' } };
+
+export function kindRefused({ kind }: Problem): Acceptance {
   return { ok: false, reason: { code: 'kind-not-worked', kind } };
 }
 

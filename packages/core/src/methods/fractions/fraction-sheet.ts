@@ -1,0 +1,79 @@
+import type { Given, Mark, Trace } from '../../account/account.ts';
+import { draftSheet, type SheetDraft } from '../../sheet/draft-sheet.ts';
+import type { Sheet, SheetSign } from '../../sheet/sheet.ts';
+
+/** A sign in front of a column's cell. */
+export interface TableSign {
+  readonly sign: SheetSign['sign'];
+  readonly row: number;
+  readonly column: number;
+}
+
+export interface Table {
+  readonly signs: readonly TableSign[];
+  /** Rows under which a line is ruled. */
+  readonly ruled?: readonly number[];
+  readonly links?: (box: (row: number, column: number) => Cell) => SheetDraft['links'];
+}
+
+interface Cell {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+const isFraction = (glyph: string) => /\d\/\d/.test(glyph);
+
+/** Squares that a number takes: a fraction as much as its longer number, a whole before it besides. */
+function squares({ glyph, role }: Mark | Given): number {
+  const size = role === 'side number' ? 0.42 : 0.66;
+  const [whole = '', part = ''] =
+    glyph.includes(' ') && isFraction(glyph) ? glyph.split(' ') : ['', glyph];
+  const longest = isFraction(part)
+    ? Math.max(...part.split('/').map((side) => side.length))
+    : part.length;
+  return (whole.length + longest) * size + (whole === '' ? 0.2 : 0.5);
+}
+
+/** A paper in rows and columns: fractions two squares high, side numbers small, signs between columns. */
+export function tableSheet(trace: Trace, { signs, ruled = [], links }: Table): Sheet {
+  const written = [...trace.givens, ...trace.steps.flatMap(({ gives }) => gives)];
+  const at = written.map((of) => ({ of, row: of.spot.row, column: of.spot.column }));
+  const rows = Math.max(...at.map(({ row }) => row)) + 1;
+  const columns = Math.max(...at.map(({ column }) => column)) + 1;
+  const heights = Array.from({ length: rows }, (_, row) => {
+    const own = at.filter((one) => one.row === row);
+    if (own.length === 0) return 0;
+    return own.some(({ of }) => isFraction(of.glyph)) ? 2 : 1;
+  });
+  const widths = Array.from({ length: columns }, (_, column) =>
+    Math.max(1, ...at.filter((one) => one.column === column).map(({ of }) => squares(of))),
+  );
+  const sum = (list: readonly number[], to: number) => list.slice(0, to).reduce((a, b) => a + b, 0);
+  const gap = 1.1;
+  const box = (row: number, column: number): Cell => ({
+    x: sum(widths, column) + column * gap,
+    y: sum(heights, row) + ruled.filter((after) => after < row).length * 0.2,
+    width: widths[column]!,
+    height: heights[row]!,
+  });
+  const width = sum(widths, columns) + (columns - 1) * gap;
+  return draftSheet(trace, {
+    areas: {
+      table: ({ row, column }, { role }) => {
+        const cell = box(row, column);
+        return role === 'side number' ? { ...cell, size: 'small' } : cell;
+      },
+    },
+    rulings: ruled.map((row) => {
+      const y = box(row, 0).y + heights[row]!;
+      return { kind: 'line', x1: -1, y1: y, x2: width, y2: y, weight: 'heavy' } as const;
+    }),
+    signs: signs.map(({ sign, row, column }) => {
+      const cell = box(row, column);
+      return { sign, x: cell.x - gap, y: cell.y + (cell.height - 1) / 2, width: gap, height: 1 };
+    }),
+    ...(links ? { links: links(box) } : {}),
+  });
+}

@@ -1,0 +1,90 @@
+import type { SchoolSpec, SlipSpec } from '../method-spec.ts';
+
+/** How a common denominator is found. */
+export const FIND: SchoolSpec = {
+  id: 'find',
+  label: 'Common denominator',
+  options: [
+    {
+      id: 'multiples',
+      label: 'by listing multiples',
+      reason: 'Nothing but the tables is needed; long lists for large numbers.',
+    },
+    {
+      id: 'primes',
+      label: 'by prime factors',
+      reason: 'Sure for any numbers; the primes must be found first.',
+    },
+  ],
+};
+
+/** How the greatest common factor of a fraction is found. */
+export const SIMPLIFY: SchoolSpec = {
+  id: 'simplify',
+  label: 'Simplify',
+  options: [
+    {
+      id: 'listing-factors',
+      label: 'by listing factors',
+      reason: 'The greatest common one is seen; every factor must be listed.',
+    },
+    {
+      id: 'repeated-factors',
+      label: 'by one common factor after another',
+      reason: 'Small divisions on sight; one may stop too early.',
+    },
+    {
+      id: 'greatest-common-factor',
+      label: 'by dividing with remainder',
+      reason: 'Short for any numbers; why it works is another lesson.',
+    },
+  ],
+};
+
+/** The form of the answer. */
+export const FORM: SchoolSpec = {
+  id: 'answer',
+  label: 'Answer',
+  options: [
+    {
+      id: 'mixed',
+      label: 'as a mixed number',
+      reason: 'Its size is seen at once.',
+    },
+    {
+      id: 'fraction',
+      label: 'as a fraction',
+      reason: 'Ready for further work.',
+    },
+  ],
+};
+
+export const TOPS_AND_BOTTOMS: SlipSpec = {
+  id: 'tops-and-bottoms',
+  label: 'Denominators put together too',
+  mechanism: 'Numerators and denominators are each put together, as if they were numbers apart.',
+};
+
+export const BOTTOM_ONLY: SlipSpec = {
+  id: 'bottom-only',
+  label: 'Only the denominator changed',
+  mechanism: 'The common denominator is written, but the numerator stays as it was.',
+};
+
+export const WHOLE_AS_TEN: SlipSpec = {
+  id: 'whole-as-ten',
+  label: 'A whole opened into ten',
+  mechanism: 'An opened whole gives ten parts, as a ten gives ten ones.',
+};
+
+export const WHOLE_KEPT: SlipSpec = {
+  id: 'whole-kept',
+  label: 'Whole not reduced',
+  mechanism: 'Parts are taken from a whole, but the number of wholes stays.',
+};
+
+export const ADDED_WHOLE: SlipSpec = {
+  id: 'whole-added',
+  label: 'Whole added, not multiplied',
+  mechanism: 'The whole number is added to the numerator instead of its parts.',
+};
