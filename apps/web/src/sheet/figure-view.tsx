@@ -21,6 +21,9 @@ export const FigureView = memo(function FigureView({ figure, notches, notation }
           {inNotation(text, notation)}
         </text>
       ))}
+      {figure.bars.map(({ x, y, length }, i) => (
+        <line key={i} className="bar" x1={x} y1={y} x2={x + length} y2={y} />
+      ))}
       {notches && figure.notches.length > 0 && (
         <g className={`notch place-${(((figure.place ?? 0) % 6) + 6) % 6}`}>
           {figure.notches.map(({ x, y, length }, i) => (

@@ -2,12 +2,13 @@ import type { Entry, Role, Step } from './account.ts';
 
 /**
  * Whether a step only writes what is owed in another way, so that it is still to be dealt with: a place
- * opened into ten of the next, the same change made to both numbers, or a mere copy.
+ * opened into ten of the next, the same change made to both numbers, a fraction renamed, or a mere copy.
+ * Simplifying comes when everything is dealt with.
  */
 export function isRewriting({ law, gives }: Step): boolean {
   return (
     law === 'same-change' ||
-    law === 'scale-both' ||
+    (law === 'scale-both' && !gives.some(({ role }) => role === 'simplified')) ||
     law === 'reorder' ||
     gives.some((mark) => REWRITTEN.has(mark.role))
   );

@@ -1,4 +1,4 @@
-import { mixedText } from '../exact/numeral.ts';
+import { amountWriter } from '../problem/amount-text.ts';
 import type { CheckSpec } from './check.ts';
 
 export const calculatorCheck: CheckSpec = {
@@ -9,8 +9,8 @@ export const calculatorCheck: CheckSpec = {
   lacks: ({ calculated }) => (calculated ? null : 'Use the calculator first.'),
   make: ({ calculated, comparison }, answer) => {
     const { value, same } = calculated!;
-    const { base } = comparison.problem;
-    const shown = mixedText(value, base);
+    const text = amountWriter(comparison.problem);
+    const shown = text(value);
     if (!same) {
       return {
         outcome: 'cannot-tell',
@@ -20,7 +20,7 @@ export const calculatorCheck: CheckSpec = {
     const agrees = value.equals(answer);
     return {
       outcome: agrees ? 'agrees' : 'disagrees',
-      lines: [`The calculator shows ${shown}; the paper says ${mixedText(answer, base)}.`],
+      lines: [`The calculator shows ${shown}; the paper says ${text(answer)}.`],
     };
   },
 };

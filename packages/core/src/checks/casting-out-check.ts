@@ -1,6 +1,6 @@
 import { Exact } from '../exact/exact.ts';
 import { decimalsNeeded, numberText, numeralValue, placeValue } from '../exact/numeral.ts';
-import type { Problem } from '../problem/problem.ts';
+import { hasFractions, type Problem } from '../problem/problem.ts';
 import type { CheckFinding, CheckSpec } from './check.ts';
 
 /**
@@ -68,6 +68,10 @@ export const castingOutCheck: CheckSpec = {
   misses:
     'Figures that changed places, a zero or a point too many, and errors of just nine or its multiples.',
   lacks: ({ comparison: { problem } }) =>
-    problem.base === 2 ? 'In base two there is nothing to cast out: every number leaves 0.' : null,
+    hasFractions(problem)
+      ? 'Fractions have no figures in places that could be cast out.'
+      : problem.base === 2
+        ? 'In base two there is nothing to cast out: every number leaves 0.'
+        : null,
   make: ({ comparison }, answer) => make(comparison.problem, answer),
 };

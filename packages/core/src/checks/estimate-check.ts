@@ -1,6 +1,6 @@
 import { Exact } from '../exact/exact.ts';
-import { mixedText } from '../exact/numeral.ts';
 import type { Judgement } from '../formats/comparison-document.ts';
+import { amountWriter } from '../problem/amount-text.ts';
 import { problemSign } from '../problem/problem.ts';
 import type { CheckSpec } from './check.ts';
 
@@ -24,17 +24,18 @@ export const estimateCheck: CheckSpec = {
   misses: 'Slips in the small places, which hardly move the answer.',
   lacks: ({ estimate }) => (estimate ? null : 'Record an estimate first.'),
   make: ({ comparison, estimate }, answer) => {
-    const { base, kind } = comparison.problem;
+    const { kind } = comparison.problem;
+    const text = amountWriter(comparison.problem);
     const about = Exact.parse(estimate!.value);
     const near = isNearEnough(answer, about, estimate!.judgement);
     const off = answer.minus(about);
-    const away = mixedText(off.numerator < 0n ? off.negate() : off, base);
+    const away = text(off.numerator < 0n ? off.negate() : off);
     const asked =
       estimate!.judgement === 'close' ? 'within a tenth of it' : 'from half of it to twice it';
     return {
       outcome: near ? 'agrees' : 'disagrees',
       lines: [
-        `${estimate!.operands.join(` ${problemSign(kind)} `)} is ${mixedText(about, base)}; the answer ${mixedText(answer, base)} is ${away} away.`,
+        `${estimate!.operands.join(` ${problemSign(kind)} `)} is ${text(about)}; the answer ${text(answer)} is ${away} away.`,
         `Near enough here is ${asked}${estimate!.judgement === '' ? ', as nothing else was judged' : ''}: it ${near ? 'is' : 'is not'}.`,
       ],
     };

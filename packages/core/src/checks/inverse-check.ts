@@ -4,7 +4,8 @@ import { decimalsNeeded, numberText, numeralFor, numeralValue } from '../exact/n
 import { registry } from '../methods/index.ts';
 import { speakerFor } from '../phrases/speaker.ts';
 import { DEFAULT_VOCABULARY } from '../phrases/vocabulary.ts';
-import { makeProblem, type Problem } from '../problem/problem.ts';
+import { amountWriter } from '../problem/amount-text.ts';
+import { hasFractions, makeProblem, type Problem } from '../problem/problem.ts';
 import { scaleOf } from '../problem/scale.ts';
 import type { CheckFinding, CheckSpec } from './check.ts';
 
@@ -40,10 +41,9 @@ function placesText(places: readonly number[], problem: Problem): string {
 
 function checkDifference(lane: Lane, answer: Exact): CheckFinding {
   const { problem } = lane.trace;
-  const { base } = problem;
   const [minuend, subtrahend] = problem.operands.map(numeralValue);
-  const text = (amount: Exact) => numberText(amount, base);
-  if (answer.numerator < 0n) {
+  const text = amountWriter(problem);
+  if (answer.numerator < 0n || hasFractions(problem)) {
     const sum = answer.plus(subtrahend!);
     return {
       outcome: sum.equals(minuend!) ? 'agrees' : 'disagrees',
@@ -73,7 +73,7 @@ function checkSum(lane: Lane, answer: Exact): CheckFinding {
   const last = worths.at(-1)!;
   const rest = Exact.sum(worths.slice(0, -1));
   const left = answer.minus(last);
-  const text = (amount: Exact) => numberText(amount, problem.base);
+  const text = amountWriter(problem);
   const others = worths.length === 2 ? 'the other addend' : 'the sum of the others';
   return {
     outcome: left.equals(rest) ? 'agrees' : 'disagrees',

@@ -1,4 +1,4 @@
-import { mixedText } from '../exact/numeral.ts';
+import { amountWriter } from '../problem/amount-text.ts';
 import type { CheckSpec } from './check.ts';
 
 export const secondMethodCheck: CheckSpec = {
@@ -10,12 +10,12 @@ export const secondMethodCheck: CheckSpec = {
     other && other !== lane ? null : 'Lay a second paper with another method first.',
   make: ({ other, comparison }, answer) => {
     const { trace, method } = other!;
-    const { base } = comparison.problem;
+    const text = amountWriter(comparison.problem);
     const same = trace.answer.equals(answer);
     return {
       outcome: same ? 'agrees' : 'disagrees',
       lines: [
-        `${method.name} makes ${mixedText(trace.answer, base)}, this paper ${mixedText(answer, base)}: ${same ? 'the same' : 'not the same'}.`,
+        `${method.name} makes ${text(trace.answer)}, this paper ${text(answer)}: ${same ? 'the same' : 'not the same'}.`,
       ],
     };
   },

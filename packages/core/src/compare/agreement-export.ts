@@ -1,7 +1,7 @@
 import type { Law } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
 import { inNotation, pointTex, timesTex, type Notation } from '../exact/notation.ts';
-import { numberText } from '../exact/numeral.ts';
+import { fractionText, numberText } from '../exact/numeral.ts';
 import type { Agreement, Expression, Move } from './agreement.ts';
 
 /** Each law in a few words, for people. */
@@ -44,15 +44,25 @@ export interface ExportNames {
 export interface TermTexts {
   readonly terms: ReadonlyMap<string, string>;
   readonly base: number;
+  /** Whether amounts are written as fractions, whatever their figures. */
+  readonly fractions: boolean;
 }
 
-export function termTextsOf({ terms, base }: Agreement): TermTexts {
-  return { terms: new Map(terms.map((term) => [term.id, term.text])), base };
+export function termTextsOf(certificate: Agreement): TermTexts {
+  const { terms, base } = certificate;
+  const fractions = isOfFractions(certificate);
+  return { terms: new Map(terms.map((term) => [term.id, term.text])), base, fractions };
 }
 
-/** An amount of a certificate in the figures of the problem's base. */
-export function amountText(worth: string, base: number): string {
-  return numberText(Exact.parse(worth), base);
+/** Whether a certificate is one of fractions. */
+export function isOfFractions({ operands }: Pick<Agreement, 'operands'>): boolean {
+  return operands.some(({ text }) => text.includes('/'));
+}
+
+/** An amount of a certificate as its problem writes amounts: in figures of its base, or as a fraction. */
+export function amountText(worth: string, base: number, fractions = false): string {
+  const amount = Exact.parse(worth);
+  return fractions ? amount.toString().replace('-', '−') : numberText(amount, base);
 }
 
 /** The expression as one line of text, inner sums in brackets. */
@@ -74,7 +84,9 @@ function render(
   if (expression.kind === 'product') {
     return product(expression.scaled ?? texts.terms.get(expression.term) ?? expression.term);
   }
-  if (expression.kind === 'amount') return amountText(expression.worth, texts.base);
+  if (expression.kind === 'amount') {
+    return expression.scaled ?? amountText(expression.worth, texts.base, texts.fractions);
+  }
   if (expression.parts.length === 0) return '0';
   const parts = expression.parts.map((part) => render(part, texts, product, false));
   const takenAway = parts.length > 1 && parts.every((part) => part.startsWith('−'));
@@ -101,7 +113,8 @@ export function agreementMarkdown(agreement: Agreement, { method, notation }: Ex
     ].join('\n'),
   );
   const { problem, value, base } = agreement;
-  const equation = inNotation(`${problem} = ${amountText(value, base)}`, notation);
+  const made = texts.fractions ? fractionText(Exact.parse(value)) : amountText(value, base);
+  const equation = inNotation(`${problem} = ${made}`, notation);
   return [
     `# Why the methods agree: ${equation}`,
     ...sections,
@@ -110,20 +123,22 @@ export function agreementMarkdown(agreement: Agreement, { method, notation }: Ex
   ].join('\n\n');
 }
 
-function closing({ terms, operands, base, kind }: Agreement): string {
+function closing(certificate: Agreement): string {
+  const { terms, operands, base, kind } = certificate;
+  const fractions = isOfFractions(certificate);
   const signs = { product: '', sum: ' + ', difference: ' − ', quotient: ' ÷ ' } as const;
   const cut = operands
-    .map(({ parts }) => `(${expanded(parts, base).join(' + ')})`)
+    .map(({ parts }) => `(${expanded(parts, base, fractions).join(' + ')})`)
     .join(signs[kind]);
   const count = terms.length === 1 ? 'the one term' : `the same ${terms.length} terms`;
   return `Every method deals with ${count} of ${cut}; only brackets and order differ.`;
 }
 
 /** An operand's parts as they are written: largest first, without zeros. */
-function expanded(parts: readonly string[], base: number): readonly string[] {
+function expanded(parts: readonly string[], base: number, fractions: boolean): readonly string[] {
   const shown = parts
     .filter((part) => part !== '0')
-    .map((part) => amountText(part, base))
+    .map((part) => amountText(part, base, fractions))
     .reverse();
   return shown.length > 0 ? shown : ['0'];
 }
@@ -139,7 +154,12 @@ function texTerm(notation: Notation) {
 /** An expression of a certificate as LaTeX mathematics. */
 export function sumTex(expression: Expression, texts: TermTexts, notation: Notation): string {
   const line = render(expression, texts, texTerm(notation), true);
-  return pointTex(line.replaceAll('−', '-'), notation);
+  return pointTex(fractionsTex(line.replaceAll('−', '-')), notation);
+}
+
+/** Fractions of a line that are not typeset yet. */
+function fractionsTex(line: string): string {
+  return line.replaceAll(/(?<![\d{])(\d+)\/(\d+)/g, '\\tfrac{$1}{$2}');
 }
 
 /** A problem or a term in the problem language as LaTeX mathematics. */
@@ -148,6 +168,8 @@ export function texText(text: string, notation: Notation): string {
     .replaceAll(/\s*[×·]\s*/g, ` ${timesTex(notation)} `)
     .replaceAll(/\s*÷\s*/g, ' \\div ')
     .replaceAll('−', '-')
+    .replaceAll(/(\d+) (\d+)\/(\d+)/g, '$1\\tfrac{$2}{$3}')
+    .replaceAll(/(?<![\d{])(\d+)\/(\d+)/g, '\\tfrac{$1}{$2}')
     .replaceAll(/_(\d+)/g, '_{$1}');
 }
 

@@ -20,7 +20,13 @@ export type Expression =
       /** A quotient with both numbers scaled alike, as `280÷7` for `28÷0.7`. */
       readonly scaled?: string;
     }
-  | { readonly kind: 'amount'; readonly worth: string; readonly of: readonly string[] }
+  | {
+      readonly kind: 'amount';
+      readonly worth: string;
+      readonly of: readonly string[];
+      /** A fraction as it is written, as `2/6` for a third. */
+      readonly scaled?: string;
+    }
   | { readonly kind: 'sum'; readonly parts: readonly Expression[] };
 
 export interface Move {

@@ -101,7 +101,7 @@ function partCertainties({ steps, total }: Trace): readonly Certainty[] {
   const all = [at()];
   for (const step of steps) {
     for (const id of step.takes) live.delete(id);
-    if (!isRewriting(step) || step.phase === 'simplify') {
+    if (!isRewriting(step)) {
       for (const mark of step.gives) live.set(mark.id, mark.worth);
     }
     all.push(at());

@@ -3,6 +3,7 @@ import { allEntries, owedEntries } from '../account/owed.ts';
 import { isRewriting } from '../account/rewriting.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeral, numeralText, numeralValue } from '../exact/numeral.ts';
+import { hasFractions } from '../problem/problem.ts';
 import { isOneNumber } from './amounts.ts';
 import { certainties } from './certainty.ts';
 import { carriedRemainders } from './foresight.ts';
@@ -35,6 +36,8 @@ export interface Cost {
    * {@link certainties}.
    */
   readonly leadingCertainAt: number;
+  /** Times a fraction is tried for lowest terms. */
+  readonly simplifications: number;
 }
 
 export function cost(trace: Trace): Cost {
@@ -53,6 +56,7 @@ export function cost(trace: Trace): Cost {
     largestHeld: held.largest,
     largestWritten: largestWritten(trace, paper),
     leadingCertainAt: leadingCertainAt(trace),
+    simplifications: count(trace.steps, ({ phase }) => phase === 'simplify'),
   };
 }
 
@@ -65,6 +69,7 @@ function largest(amounts: readonly Exact[]): Exact {
 }
 
 function factsOf(trace: Trace): number {
+  if (hasFractions(trace.problem)) return partFacts(trace);
   switch (trace.problem.kind) {
     case 'product':
       return productFacts(trace);
@@ -73,6 +78,16 @@ function factsOf(trace: Trace): number {
     default:
       return figureFacts(trace.whole ?? trace);
   }
+}
+
+/** Products and quotients of two numbers: a fraction renamed or simplified takes two of them. */
+function partFacts({ steps }: Trace): number {
+  return steps.reduce((total, { gives, phase }) => {
+    if (gives.some(({ role }) => role === 'fraction product')) return total + 1;
+    const side = gives.find(({ role }) => role === 'side number')?.glyph ?? '';
+    if (phase === 'rename' || (phase === 'simplify' && side !== '÷1')) return total + 2;
+    return total + (phase === 'improper' || /^cross/.test(phase) ? 1 : 0);
+  }, 0);
 }
 
 /** Every figure of the quotient times every figure of the divisor, zeros left out. */
@@ -99,6 +114,10 @@ function subtractions({ steps }: Trace): number {
 /** The largest number on the paper: of products the whole numbers that are written, of quotients what stands there. */
 function largestWritten(trace: Trace, paper: readonly Mark[]): Exact {
   const { kind, base } = trace.problem;
+  if (hasFractions(trace.problem)) {
+    const numbers = paper.flatMap(({ glyph }) => glyph.match(/\d+/g) ?? []);
+    return largest(numbers.map((text) => Exact.of(BigInt(text))));
+  }
   if (kind === 'quotient') {
     const glyphs = paper.map(({ glyph }) => glyph).filter((glyph) => /^[0-9A-F.]+$/.test(glyph));
     return largest(glyphs.map((glyph) => numeralValue(numeral(glyph, base))));
@@ -158,7 +177,7 @@ function meetings(a: Exact, b: Exact, base: number): number {
   return left!.reduce((n, f, p) => n + (f !== '0' && (right![p] ?? '0') !== '0' ? 1 : 0), 0);
 }
 
-const OPENED: ReadonlySet<Role> = new Set(['regrouped digit', 'little one']);
+const OPENED: ReadonlySet<Role> = new Set(['regrouped digit', 'little one', 'opened whole']);
 
 function regroupings(trace: Trace): number {
   return trace.steps.reduce((total, { gives }) => {

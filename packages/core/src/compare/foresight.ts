@@ -10,7 +10,9 @@ export interface Foresight {
     | 'shortfall'
     | 'adjustment'
     | 'remainder'
-    | 'scaling';
+    | 'scaling'
+    | 'renaming'
+    | 'whole opened';
   /** Places it goes into, smallest first, without repeats; empty for what belongs to no place. */
   readonly places: readonly number[];
   /** How often it happens. */
@@ -28,6 +30,7 @@ const KINDS: readonly (readonly [
   ['little ones', 'little one', (mark) => mark.worth.numerator < 0n],
   ['shortfall', 'place total', (mark) => mark.worth.numerator < 0n && mark.place !== undefined],
   ['adjustment', 'adjustment', () => true],
+  ['whole opened', 'opened whole', () => true],
 ];
 
 /**
@@ -35,7 +38,9 @@ const KINDS: readonly (readonly [
  * the places they go into, places that must be filled from the next, shortfalls.
  */
 export function foresee(trace: Trace): readonly Foresight[] {
+  const renamed = trace.steps.filter(({ phase }) => phase === 'rename').length;
   return [
+    ...(renamed > 0 ? [{ kind: 'renaming' as const, places: [], times: renamed }] : []),
     ...divisionForesight(trace),
     ...KINDS.flatMap(([kind, role, counts]) => {
       const steps = trace.steps.filter(({ gives }) =>
@@ -84,6 +89,6 @@ function markOf(kind: Foresight['kind'], marks: readonly Mark[]): Mark {
 }
 
 function placeOf(mark: Mark): readonly number[] {
-  if (mark.role === 'adjustment') return [];
+  if (mark.role === 'adjustment' || mark.role === 'opened whole') return [];
   return [mark.place ?? mark.spot.column];
 }

@@ -2,6 +2,7 @@ import type { Role, Step, Trace } from '../account/account.ts';
 import { owedEntries } from '../account/owed.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralValue } from '../exact/numeral.ts';
+import { hasFractions } from '../problem/problem.ts';
 import type { Speaker } from '../phrases/speaker.ts';
 
 /** A word or two for every step of a trace, in order: `40×8`, `tens`, `= 368`, `00`. */
@@ -12,6 +13,7 @@ export function stepLabels(trace: Trace, say: Speaker): readonly string[] {
   const marks = trace.steps.flatMap((step) => step.gives).filter(({ worth }) => !worth.isZero);
   const marked = new Map<string, string>(marks.map(({ id, worth }) => [id, say.worth(worth)]));
   const { kind, operands } = trace.problem;
+  if (hasFractions(trace.problem)) return trace.steps.map(partLabel);
   if (kind === 'quotient') {
     const divisor = numeralValue(operands[1]!);
     return trace.steps.map((step) => shareLabel(step, divisor, say));
@@ -34,6 +36,12 @@ function shareLabel({ law, gives }: Step, divisor: Exact, say: Speaker): string 
   if (down) return `↓ ${down.glyph}`;
   const left = mark('remainder');
   return left ? `${say.worth(left.worth.times(divisor))} left` : writtenLabel({ law, gives }, say);
+}
+
+/** The fraction that a step writes, or that it looks for a common denominator. */
+function partLabel({ gives }: Step): string {
+  const made = gives.filter(({ role }) => role !== 'side number').map(({ glyph }) => glyph);
+  return made.length > 0 ? made.join(' ') : gives.map(({ glyph }) => glyph).at(-1)!;
 }
 
 /** What a step deals with, when it deals with something owed. */

@@ -1,5 +1,6 @@
 import type { Entry, EntryId, Mark, Step } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
+import { hasFractions } from '../problem/problem.ts';
 import type { Expression, Move } from './agreement.ts';
 import type { Lane } from './compare.ts';
 
@@ -107,7 +108,35 @@ function withSplits(items: Item[], run: readonly Step[], lane: Lane): Item[] {
 function itemOf(marks: readonly Mark[], lane: Lane): Item {
   const of = [...new Set(marks.flatMap(({ id }) => lane.termsOf(id).ids()))];
   const worth = Exact.sum(marks.map((mark) => mark.worth)).toString();
-  return { ids: marks.map(({ id }) => id), expression: { kind: 'amount', worth, of } };
+  const scaled = marks.length === 1 ? writtenFraction(marks[0]!, lane) : null;
+  const expression = { kind: 'amount', worth, of, ...(scaled ? { scaled } : {}) } as const;
+  return { ids: marks.map(({ id }) => id), expression };
+}
+
+/** A mark of a sum of fractions as it stands on the paper, where that is not how its amount is told. */
+function writtenFraction({ glyph, worth }: Mark, { trace }: Lane): string | null {
+  if (!hasFractions(trace.problem)) return null;
+  const size = glyph.replace('−', '');
+  const text = /^\d+\/\d+$/.test(size) ? size : commonText(worth, trace, glyph);
+  if (text === null || text === absolute(worth)) return null;
+  return worth.numerator < 0n ? `−${text}` : text;
+}
+
+/** A product of crossing is a numerator alone; its denominator is that of its worth, as both make it. */
+function commonText(worth: Exact, { steps }: Lane['trace'], glyph: string): string | null {
+  const mark = steps
+    .flatMap(({ gives }) => gives)
+    .find((one) => one.glyph === glyph && one.worth.equals(worth));
+  if (mark?.role !== 'fraction product') return null;
+  const top = Exact.of(BigInt(glyph.replace('−', '-')));
+  const bottom = top.isZero ? null : top.dividedBy(worth);
+  if (!bottom) return null;
+  const size = bottom.numerator < 0n ? bottom.negate() : bottom;
+  return `${glyph.replace('−', '')}/${size}`;
+}
+
+function absolute(worth: Exact): string {
+  return (worth.numerator < 0n ? worth.negate() : worth).toString();
 }
 
 function applied(
@@ -137,7 +166,7 @@ function givenItems(
   lane: Lane,
 ): readonly Item[] {
   const [stays] = taken;
-  const one = taken.length === 1 && gives.length === 1;
+  const one = taken.length === 1 && gives.length === 1 && writtenFraction(gives[0]!, lane) === null;
   if (stays && one && stays.expression.kind !== 'sum' && isAsLarge(step, gives[0]!, lane)) {
     return [{ ids: [gives[0]!.id], expression: stays.expression }];
   }

@@ -21,7 +21,9 @@ export function verifyAgreement(certificate: Agreement): Verification {
   if (fault) return { ok: false, method: null, move: 0, fault };
   const worths = new Map(certificate.terms.map((term) => [term.id, Exact.parse(term.worth)]));
   const { kind, base } = certificate;
-  const frame: Frame = { worths, value: Exact.parse(certificate.value), base, kind };
+  const value = Exact.parse(certificate.value);
+  const fractions = certificate.operands.some(({ text }) => text.includes('/'));
+  const frame: Frame = { worths, value, base, kind, fractions };
   for (const { method, moves, bracketing } of certificate.methods) {
     const wrong = bracketingFault(bracketing, frame) ?? movesFault(moves, frame);
     if (wrong) return { ok: false, method, ...wrong };
@@ -97,6 +99,8 @@ interface Frame {
   readonly value: Exact;
   readonly base: number;
   readonly kind: Agreement['kind'];
+  /** Whether amounts are fractions, so that no place limits what may be put together. */
+  readonly fractions: boolean;
 }
 
 /** The one line must hold the whole total, and in a sum every term once. */
@@ -139,9 +143,21 @@ function movesFault(moves: readonly Move[], frame: Frame): Fault | null {
 
 function valueOf(expression: Expression, worths: ReadonlyMap<string, Exact>): Exact | null {
   if (expression.kind === 'product') return worths.get(expression.term) ?? null;
-  if (expression.kind === 'amount') return Exact.parse(expression.worth);
+  if (expression.kind === 'amount') {
+    const worth = Exact.parse(expression.worth);
+    return isWrittenTruly(expression.scaled, worth) ? worth : null;
+  }
   const values = expression.parts.map((part) => valueOf(part, worths));
   return values.includes(null) ? null : Exact.sum(values as Exact[]);
+}
+
+/** Whether a fraction, where one is written out, is worth what its amount says. */
+function isWrittenTruly(scaled: string | undefined, worth: Exact): boolean {
+  if (scaled === undefined) return true;
+  const [, minus, top, bottom] = /^(−?)(\d+)\/(\d*[1-9]\d*)$/.exec(scaled) ?? [];
+  if (!top || !bottom) return false;
+  const size = Exact.of(BigInt(top), BigInt(bottom));
+  return (minus ? size.negate() : size).equals(worth);
 }
 
 /** The first line must hold every term once, as a product. */
@@ -176,7 +192,9 @@ function follows(law: Move['law'], before: Expression, after: Expression, frame:
         changedParts(before, after, worths) !== null
       );
     case 'scale-both':
-      return scalesAlike(before, after, worths, base);
+      return kind === 'quotient'
+        ? scalesAlike(before, after, worths, base)
+        : changedParts(before, after, worths) !== null;
     case 'inverse':
       return changedParts(before, after, worths)?.every(([old]) => cancels(old, worths)) === true;
     default:
@@ -221,10 +239,16 @@ function numberOf(text: string, base: number): Exact | null {
 type Change = readonly [before: Expression, after: Expression];
 
 /** One side of a change lists counts of single places: they are put together, or come from one. */
-function regroups([before, after]: Change, { worths, base }: Frame): boolean {
+function regroups([before, after]: Change, { worths, base, fractions }: Frame): boolean {
+  if (fractions) return [before, after].every((side) => isWholesAndPart(side, worths));
   const placed = (side: Expression) =>
     leaves(side).every((leaf) => isCountOfPlace(valueOf(leaf, worths), base));
   return placed(before) || placed(after);
+}
+
+/** Whole numbers with one part of a whole at most, as a mixed number puts them together. */
+function isWholesAndPart(side: Expression, worths: ReadonlyMap<string, Exact>): boolean {
+  return leaves(side).filter((leaf) => !valueOf(leaf, worths)?.isWhole).length <= 1;
 }
 
 /** Whether an amount is a small count of one place: 130 is 13 tens. Strings of addends carry up to 40. */
@@ -325,7 +349,7 @@ function leaves(expression: Expression): readonly Exclude<Expression, { kind: 's
 function leafKey(leaf: Exclude<Expression, { kind: 'sum' }>): string {
   return leaf.kind === 'product'
     ? `product ${leaf.term} ${leaf.scaled ?? ''}`
-    : `${leaf.worth} of ${leaf.of.join(' ')}`;
+    : `${leaf.scaled ?? leaf.worth} of ${leaf.of.join(' ')}`;
 }
 
 function sameList(a: readonly string[], b: readonly string[]): boolean {

@@ -1,10 +1,10 @@
 import { Exact } from './exact.ts';
 import { gcd } from './rational.ts';
 
-/** A part of a whole as it is written, not reduced; the denominator is more than zero. */
+/** A part of a whole as it is written, not reduced, of two whole numbers. */
 export interface FractionPart {
-  readonly top: bigint;
-  readonly bottom: bigint;
+  readonly top: Numeral;
+  readonly bottom: Numeral;
 }
 
 /**
@@ -63,7 +63,7 @@ export function numeralOf(value: bigint, base = 10): Numeral {
 export function numeralText({ digits, decimals, fraction }: Numeral): string {
   const figures = digits.map(figure).reverse().join('');
   if (fraction) {
-    const part = `${fraction.top}/${fraction.bottom}`;
+    const part = `${numeralText(fraction.top)}/${numeralText(fraction.bottom)}`;
     return figures === '0' ? part : `${figures} ${part}`;
   }
   if (decimals === 0) return figures;
@@ -115,6 +115,16 @@ export function numeralValue(number: Numeral): Exact {
   return value;
 }
 
+/** The exact value of a fraction alone. RangeError when its denominator is zero. */
+export function partValue({ top, bottom }: FractionPart): Exact {
+  return numeralValue(top).dividedBy(numeralValue(bottom));
+}
+
+/** A number with a fraction behind it; a zero before it is not written. */
+export function mixedNumeral(whole: bigint, top: bigint, bottom: bigint): Numeral {
+  return { ...numeralOf(whole), fraction: { top: numeralOf(top), bottom: numeralOf(bottom) } };
+}
+
 /** Figures are gathered into numbers that still are exact before they become long ones. */
 function workedValue({ digits, base, decimals, fraction }: Numeral): Exact {
   const chunk = Math.floor(52 / Math.log2(base));
@@ -126,7 +136,7 @@ function workedValue({ digits, base, decimals, fraction }: Numeral): Exact {
     total = total * unit + BigInt(part);
   }
   const value = Exact.of(total);
-  if (fraction) return value.plus(Exact.of(fraction.top, fraction.bottom));
+  if (fraction) return value.plus(partValue(fraction));
   return decimals === 0 ? value : value.dividedBy(placeValue(base, decimals));
 }
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import type { Mark, Trace } from '../account/account.ts';
+import { answerText } from '../account/answer-text.ts';
 import { audit } from '../account/audit.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeral, placeValue } from '../exact/numeral.ts';
@@ -11,6 +12,10 @@ import {
   productProblem,
   type Problem,
   type ProductProblem,
+  hasFractions,
+  problemValue,
+  readProblem,
+  type ProblemKind,
 } from '../problem/problem.ts';
 import type { Box } from '../sheet/sheet.ts';
 import {
@@ -121,10 +126,41 @@ const UNLIKE: ReadonlySet<Mark['role']> = new Set([
   'halved',
   'doubled',
   'kept row',
+  'side number',
+  'fraction product',
 ]);
+
+function magnitude(amount: Exact): Exact {
+  return amount.numerator < 0n ? amount.negate() : amount;
+}
+
+/** Fractions: like and unlike, improper, zero, wholes alone, a whole opened, a difference of nothing. */
+const PARTS = [
+  '1/3 + 1/6',
+  '3/4 + 1/6',
+  '2/7 + 3/7',
+  '0/5 + 0/3',
+  '5/4 + 7/6 + 1/2',
+  '3/8 − 3/8',
+  '1/6 − 3/4',
+  '5 1/6 − 2 5/6',
+  '4 − 1 2/3',
+  '1 3/4 + 2 5/6 + 3',
+  '7 1/2 − 7 1/2',
+  '2 3/3 + 1/1',
+];
+
+function fractionCorners(method: Method): readonly Problem[] {
+  return PARTS.map((text) => {
+    const read = readProblem(text);
+    if (!read.ok) throw new RangeError(text);
+    return read.problem;
+  }).filter((problem) => method.accepts(problem).ok);
+}
 
 function corners(method: Method): readonly Problem[] {
   const kind = kindOf(method);
+  if (kind === 'fractions') return fractionCorners(method);
   const own = [...CORNERS, ...POINTED, ...(kind === 'quotient' ? DIVIDED : [])];
   const strings3 = kind === 'product' ? FACTORS : [];
   const pairs = [...own, ...strings3]
@@ -170,6 +206,12 @@ describe.each(named)('%s', (_, { method, school }) => {
         trace.answer.toString(),
         true,
       ]);
+      if (hasFractions(problem)) {
+        const read = readProblem(`0/1 + ${answerText(trace).replace('−', '')}`);
+        const size = read.ok ? problemValue(read.problem) : null;
+        expect(size?.equals(magnitude(trace.answer))).toBe(true);
+        return;
+      }
       if (problem.kind === 'quotient') return;
       const answer = new Set(trace.groups.at(-1)!.marks);
       const written = marksOf(trace)
@@ -198,6 +240,12 @@ describe.each(named)('%s', (_, { method, school }) => {
         // The numbers of a row of halves and doubles stand for the whole product that is left.
         // What is left of a dividend, and what is taken from it, is worth its share.
         if (UNLIKE.has(mark.role)) continue;
+        if (hasFractions(problem)) {
+          const read = readProblem(`0/1 + ${mark.glyph.replace('−', '')}`);
+          const shows = read.ok && problemValue(read.problem).equals(magnitude(mark.worth));
+          expect([mark.role, mark.glyph, shows]).toEqual([mark.role, mark.glyph, true]);
+          continue;
+        }
         if (problem.kind === 'quotient' && !QUOTIENT.has(mark.role)) continue;
         const figures = mark.glyph.replace(/^[+−]/, '').replace('•', '1').replace('.', '');
         let value = 0n;
@@ -394,7 +442,8 @@ describe('slips', () => {
 });
 
 describe('long numbers', () => {
-  it.each(registry.methods.map((method) => [method.id, method] as const))(
+  const inFigures = registry.methods.filter((method) => method.family !== 'fractions');
+  it.each(inFigures.map((method) => [method.id, method] as const))(
     '%s works 200 figures',
     (_, method) => {
       const digits = (seed: number) =>
@@ -402,7 +451,7 @@ describe('long numbers', () => {
           .join('')
           .replace(/^0/, '3');
       const numbers = [digits(1), digits(4)].map((text) => numeral(text));
-      const problem = accepted(method, makeProblem(kindOf(method), numbers));
+      const problem = accepted(method, makeProblem(kindOf(method) as ProblemKind, numbers));
       const trace = method.trace(problem);
       expect(trace.balanced).toBe(true);
       expect(isFraction(trace.answer, expectedValue(problem))).toBe(true);

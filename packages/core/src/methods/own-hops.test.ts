@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { audit } from '../account/audit.ts';
 import { Exact } from '../exact/exact.ts';
-import { makeProblem, type Problem } from '../problem/problem.ts';
+import { makeProblem, type Problem, type ProblemKind } from '../problem/problem.ts';
 import {
   accepted,
   expectedValue,
@@ -35,7 +35,7 @@ describe('hops of one’s own', () => {
     '%s keeps the account with any of them, and leaves out what cannot be made',
     (_, method) => {
       const numbers = problemsFor(method, 3).map((problem) =>
-        accepted(method, makeProblem(kindOf(method), problem.operands.slice(0, 2))),
+        accepted(method, makeProblem(kindOf(method) as ProblemKind, problem.operands.slice(0, 2))),
       );
       fc.assert(
         fc.property(numbers, hopList, (problem, hops) => {

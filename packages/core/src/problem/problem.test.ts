@@ -79,7 +79,11 @@ describe('readProblem', () => {
     ['−46 + 58', { code: 'kind-not-offered', kind: 'signed sum' }],
     ['46 + (−58)', { code: 'kind-not-offered', kind: 'signed sum' }],
     ['46 + 5 × 8', { code: 'kind-not-offered', kind: 'mixed operations' }],
-    ['1/2 + 3', { code: 'kind-not-offered', kind: 'fraction' }],
+    ['1/2', { code: 'one-number', number: '1/2' }],
+    ['1/2 + 3/0', { code: 'divides-by-zero', dividend: '3' }],
+    ['1.5/2 + 3', { code: 'kind-not-offered', kind: 'fraction' }],
+    ['1_2/10_2 + 1_2', { code: 'kind-not-offered', kind: 'fraction' }],
+    ['1/2 + 0.5', { code: 'kind-not-offered', kind: 'fraction' }],
     [
       Array(41).fill('7').join('+'),
       { code: 'too-many-operands', kind: 'sum', operands: 41, limit: 40 },

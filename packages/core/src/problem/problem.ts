@@ -150,8 +150,8 @@ function problemOf(expression: Expression): ReadProblem {
   const shape = shapeOf(expression);
   if (typeof shape !== 'object') return refuse({ code: 'kind-not-offered', kind: shape });
   const { kind, operands } = shape;
-  const odd = operands.find(({ fraction }) => fraction?.bottom === 0n);
-  if (odd) return refuse({ code: 'divides-by-zero', dividend: `${odd.fraction!.top}` });
+  const odd = operands.find(({ fraction }) => fraction && numeralValue(fraction.bottom).isZero);
+  if (odd) return refuse({ code: 'divides-by-zero', dividend: numeralText(odd.fraction!.top) });
   if (operands.some((operand) => operand.fraction) && !takesFractions(kind, operands)) {
     return refuse({ code: 'kind-not-offered', kind: 'fraction' });
   }
@@ -253,7 +253,7 @@ type NumberExpression = Extract<Expression, { kind: 'number' | 'fraction' | 'mix
 function numeralOf(expression: NumberExpression): Numeral {
   if (expression.kind === 'number') return expression.numeral;
   const { top, bottom } = expression;
-  const fraction = { top: numeralValue(top).numerator, bottom: numeralValue(bottom).numerator };
+  const fraction = { top, bottom };
   const whole =
     expression.kind === 'mixed' ? expression.whole : { digits: [0], base: top.base, decimals: 0 };
   return { ...whole, fraction };

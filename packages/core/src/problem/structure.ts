@@ -1,6 +1,6 @@
 import { Exact } from '../exact/exact.ts';
 import { gcd } from '../exact/rational.ts';
-import { digitAt, numeralValue, withoutPoint, type Numeral } from '../exact/numeral.ts';
+import { digitAt, numeralValue, partValue, withoutPoint, type Numeral } from '../exact/numeral.ts';
 import { hasFractions, type Problem, type QuotientProblem } from './problem.ts';
 import { scaleOf } from './scale.ts';
 
@@ -56,13 +56,16 @@ export function structureOf(asked: Problem): Structure {
 /** Fractions by how their denominators lie to each other, and whether a whole is needed. */
 function byParts({ kind, operands }: Problem): Structure {
   const [first, second] = operands;
-  const part = ({ fraction }: Numeral) =>
-    fraction ? Exact.of(fraction.top, fraction.bottom) : Exact.ZERO;
+  const part = ({ fraction }: Numeral) => (fraction ? partValue(fraction) : Exact.ZERO);
   const wholes = operands.some(({ digits }) => digits.some((digit) => digit > 0));
   if (kind === 'difference' && wholes && part(first!).compare(part(second!)) < 0) {
     return { level: 3, places: [], finding: 'a whole must be opened' };
   }
-  const bottoms = [...new Set(operands.flatMap(({ fraction }) => fraction?.bottom ?? []))];
+  const bottoms = [
+    ...new Set(
+      operands.flatMap(({ fraction }) => (fraction ? numeralValue(fraction.bottom).numerator : [])),
+    ),
+  ];
   const largest = bottoms.reduce((most, bottom) => (bottom > most ? bottom : most), 1n);
   if (bottoms.length <= 1) return { level: 0, places: [], finding: 'all parts are alike' };
   if (bottoms.every((bottom) => largest % bottom === 0n)) {

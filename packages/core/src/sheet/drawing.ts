@@ -38,6 +38,8 @@ export interface Figure {
   readonly kind: 'given' | 'mark' | 'small' | 'held';
   readonly ringed: boolean;
   readonly underlined: boolean;
+  /** Lines between the numbers of a fraction. */
+  readonly bars: readonly Notch[];
   /** The stroke through it once it is struck: where its middle is and how far it reaches each way. */
   readonly strike: {
     readonly middle: number;
@@ -96,9 +98,11 @@ function figure(cell: SheetCell, written: Mark | Given, shift: number): Figure {
   const { role } = written;
   const place = written.place === undefined ? undefined : written.place - shift;
   const glyph = cell.beside ? `(${written.glyph})` : written.glyph;
-  const { x, y, width, height, size, spread, entry } = cell;
+  const { x, y, width, height, size, spread } = cell;
   const whole = place === undefined || role === 'operand part';
   const most = size === 'small' ? SMALL : whole ? Math.min(WHOLE, height) : FULL;
+  const fraction = height >= 1.6 ? stackOf(cell, glyph) : null;
+  if (fraction) return { ...fraction, ...plainOf(cell, written), place };
   const letters = spread ? 1 : glyph.length;
   const room = spread ? 1 : width;
   const lineHeight = Math.min(most, (room * 0.92) / (letters * FIGURE_WIDTH));
@@ -108,8 +112,8 @@ function figure(cell: SheetCell, written: Mark | Given, shift: number): Figure {
     ? [...glyph].map((text, i) => ({ x: x + i + 0.5, y: middle, text }))
     : [{ x: centreOf(cell, length), y: middle, text: glyph }];
   return {
-    entry,
-    box: { x, y, width, height },
+    ...plainOf(cell, written),
+    bars: NO_BARS,
     texts,
     size: lineHeight,
     notches:
@@ -122,11 +126,46 @@ function figure(cell: SheetCell, written: Mark | Given, shift: number): Figure {
             lineHeight,
           ),
     place,
-    kind: kindOf(cell, written),
-    ringed: cell.ringed,
-    underlined: cell.underlined,
     strike: strikeOf(spread ? x + width / 2 : texts[0]!.x, spread ? width : length, lineHeight),
   };
+}
+
+const NO_BARS: readonly Notch[] = [];
+
+/** What a figure takes over from its cell as it is. */
+function plainOf(cell: SheetCell, written: Mark | Given) {
+  const { x, y, width, height, entry, ringed, underlined } = cell;
+  const box = { x, y, width, height };
+  return { entry, box, kind: kindOf(cell, written), ringed, underlined };
+}
+
+const FRACTION = /^([−+]?)(?:(\d+) )?(\d+)\/(\d+)$/;
+
+/** A fraction with its numerator over its denominator, a whole number before it at half height. */
+function stackOf(cell: SheetCell, glyph: string) {
+  const [, sign = '', whole = '', top = '', bottom = ''] = FRACTION.exec(glyph) ?? [];
+  if (bottom === '') return null;
+  const lead = sign + whole;
+  const longest = Math.max(top.length, bottom.length);
+  const gap = lead === '' ? 0 : 0.16;
+  const room = cell.width - gap - 0.1;
+  const size = Math.min(FULL, room / ((lead.length + longest) * FIGURE_WIDTH));
+  const [leadWidth, width] = [lead.length, longest].map((n) => n * size * FIGURE_WIDTH) as [
+    number,
+    number,
+  ];
+  const total = leadWidth + gap + width;
+  const from = cell.x + (cell.width - total) / 2;
+  const middle = cell.y + cell.height / 2;
+  const centre = from + leadWidth + gap + width / 2;
+  const texts = [
+    { x: centre, y: middle - size * 0.58, text: top },
+    { x: centre, y: middle + size * 0.58, text: bottom },
+    ...(lead === '' ? [] : [{ x: from + leadWidth / 2, y: middle, text: lead }]),
+  ];
+  const bars = [{ x: centre - width / 2 - 0.06, y: middle, length: width + 0.12 }];
+  const strike = strikeOf(cell.x + cell.width / 2, total, size);
+  return { texts, bars, size, notches: [], strike };
 }
 
 /** The middle of what notches stand under: of the box, or of the last figure at its right edge. */

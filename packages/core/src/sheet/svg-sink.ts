@@ -74,6 +74,11 @@ function figureSvg(
   const parts = figure.texts.map(({ x, y, text: glyph }) =>
     text(x, y, figure.size, inNotation(glyph, notation), colour),
   );
+  for (const { x, y, length } of figure.bars) {
+    parts.push(
+      `<line x1="${n(x)}" y1="${n(y)}" x2="${n(x + length)}" y2="${n(y)}" stroke="${colour}" stroke-width="0.05"/>`,
+    );
+  }
   if (withNotches) {
     for (const { x, y, length } of figure.notches) {
       parts.push(

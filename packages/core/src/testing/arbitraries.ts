@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { School } from '../account/account.ts';
 import type { Exact } from '../exact/exact.ts';
-import { numeral, type Numeral } from '../exact/numeral.ts';
+import { mixedNumeral, numeral, type Numeral } from '../exact/numeral.ts';
 import { registry } from '../methods/index.ts';
 import type { Method } from '../methods/method.ts';
 import {
@@ -77,7 +77,11 @@ const SAMPLES: Record<ProblemKind, readonly [string, string]> = {
 };
 
 /** The kind of problem that a method works. */
-export function kindOf(method: Method): ProblemKind {
+/** What a method is tried on: a kind of problem in figures, or sums and differences of fractions. */
+export type SampleKind = ProblemKind | 'fractions';
+
+export function kindOf(method: Method): SampleKind {
+  if (method.family === 'fractions') return 'fractions';
   const kinds = Object.keys(SAMPLES) as ProblemKind[];
   const works = kinds.find(
     (kind) =>
@@ -92,9 +96,22 @@ export function kindOf(method: Method): ProblemKind {
   return works;
 }
 
+/** Two methods of fractions that take the same numbers. */
+function fractionComparisons(own: readonly MethodChoice[]) {
+  return fc.constantFrom(true, false).chain((wholes) => {
+    const fitting = own.filter(({ method }) => /mixed/.test(method.id) === wholes);
+    const chosen = fc.uniqueArray(fc.constantFrom(...fitting), { minLength: 2, maxLength: 4 });
+    const [first] = fitting.filter(({ method }) => /separate|cross/.test(method.id));
+    return fc
+      .tuple(fractionProblems(first!.method), chosen)
+      .map(([problem, methods]) => ({ problem, chosen: methods }));
+  });
+}
+
 /** Problems that a method accepts; operands are turned or left out until it does. */
 export function problemsFor(method: Method, most = 5): fc.Arbitrary<Problem> {
   const kind = kindOf(method);
+  if (kind === 'fractions') return fractionProblems(method);
   const whole = ofKind(kind, most);
   const any = fc.oneof(
     { weight: 3, arbitrary: whole },
@@ -102,6 +119,31 @@ export function problemsFor(method: Method, most = 5): fc.Arbitrary<Problem> {
     ...(kind === 'product' ? [{ weight: 1, arbitrary: factors(Math.min(most, 3)) }] : []),
   );
   return any.map((problem) => accepted(method, problem));
+}
+
+/** A fraction, proper or not, with or without a whole number before it. */
+function mixedNumber(wholes: boolean): fc.Arbitrary<Numeral> {
+  const part = fc.tuple(fc.integer({ min: 0, max: 30 }), fc.integer({ min: 1, max: 24 }));
+  const count = wholes ? fc.integer({ min: 0, max: 12 }) : fc.constant(0);
+  return fc.tuple(count, part, fc.nat({ max: 9 })).map(([whole, [top, bottom], bare]) => {
+    const number = numeral(String(whole));
+    if (wholes && bare === 0) return number;
+    return mixedNumeral(BigInt(whole), BigInt(top), BigInt(bottom));
+  });
+}
+
+/** Sums and differences of fractions or mixed numbers that a method accepts. */
+export function fractionProblems(method: Method): fc.Arbitrary<Problem> {
+  const wholes = /mixed/.test(method.id);
+  const operand = mixedNumber(wholes);
+  const addends = fc.array(operand, { minLength: 2, maxLength: 3 });
+  const sum = addends.map((operands) => makeProblem('sum', operands));
+  const pair = fc.tuple(operand, operand);
+  const difference = pair.map((operands) => makeProblem('difference', operands));
+  return fc
+    .oneof(sum, difference)
+    .map((problem) => accepted(method, problem))
+    .filter((problem) => method.accepts(problem).ok);
 }
 
 function ofKind(kind: ProblemKind, most: number): fc.Arbitrary<Problem> {
@@ -172,8 +214,10 @@ export const everySchool: readonly MethodChoice[] = registry.methods.flatMap((me
 export function comparisons(
   most = 4,
 ): fc.Arbitrary<{ readonly problem: Problem; readonly chosen: readonly MethodChoice[] }> {
-  return fc.constantFrom<ProblemKind>('product', 'sum', 'difference', 'quotient').chain((kind) => {
+  const kinds = ['product', 'sum', 'difference', 'quotient', 'fractions'] as const;
+  return fc.constantFrom<SampleKind>(...kinds).chain((kind) => {
     const own = everySchool.filter(({ method }) => kindOf(method) === kind);
+    if (kind === 'fractions') return fractionComparisons(own);
     const chosen = fc.uniqueArray(fc.constantFrom(...own), { minLength: 2, maxLength: 4 });
     const whole = ofKind(kind, most);
     const any = fc.oneof(
@@ -202,10 +246,13 @@ export type Fraction = readonly [top: bigint, bottom: bigint];
 
 /** What a problem comes to, by plain integer arithmetic on tops and bottoms. */
 export function expectedValue({ kind, operands }: Problem): Fraction {
-  const [first, ...rest] = operands.map((operand): Fraction => [
-    integerOf(operand),
-    BigInt(operand.base) ** BigInt(operand.decimals),
-  ]);
+  const [first, ...rest] = operands.map((operand): Fraction => {
+    const [top, bottom] = operand.fraction
+      ? [integerOf(operand.fraction.top), integerOf(operand.fraction.bottom)]
+      : [0n, 1n];
+    const unit = BigInt(operand.base) ** BigInt(operand.decimals);
+    return [integerOf(operand) * bottom + top * unit, unit * bottom];
+  });
   return rest.reduce<Fraction>(([a, b], [c, d]) => {
     switch (kind) {
       case 'product':

@@ -28,6 +28,15 @@ export function costItems(counted: Cost, say: Speaker): readonly CostItem[] {
     item('rows that hold written figures', lines, 'line'),
     item('times the work starts over somewhere else', passes, 'pass', 'passes'),
     { name: 'largest number written', amount: largest!, short: `numbers to ${largest}` },
+    ...(counted.simplifications > 0
+      ? [
+          {
+            name: 'times a fraction is tried for lowest terms',
+            amount: String(counted.simplifications),
+            short: `${counted.simplifications} tried for lowest terms`,
+          },
+        ]
+      : []),
     {
       name: 'step after which the leading figure of the answer is certain',
       amount: String(counted.leadingCertainAt),

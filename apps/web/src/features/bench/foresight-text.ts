@@ -25,6 +25,10 @@ function pieceText({ kind, places, times }: Foresight, say: Speaker): string {
       return 'an adjustment at the end';
     case 'remainder':
       return `what is left goes on into the ${where}`;
+    case 'renaming':
+      return times === 1 ? 'one fraction must be renamed' : `${times} fractions must be renamed`;
+    case 'whole opened':
+      return `${say.ungroup} a whole into parts`;
     case 'scaling':
       return 'both numbers are scaled until the divisor is whole';
   }

@@ -8,6 +8,7 @@ import {
   answerText,
   type Speaker,
   type Law,
+  type Refusal,
   type Method,
   type School,
   type Vocabulary,
@@ -22,6 +23,9 @@ const EXAMPLES: Readonly<Record<string, string>> = {
   subtraction: '642 − 387',
   multiplication: '46 × 58',
   division: '952 ÷ 7',
+  'mixed-separate': '5 1/6 − 2 5/6',
+  'mixed-improper': '5 1/6 − 2 5/6',
+  fractions: '3/4 + 1/6',
 };
 
 export interface Example {
@@ -57,6 +61,9 @@ const SCOPE: readonly (readonly [what: string, text: string])[] = [
   ['differences of decimals', '5.2 − 1.84'],
   ['products of decimals', '3.6 × 20.5'],
   ['decimal dividends and divisors', '31.5 ÷ 0.7'],
+  ['fractions', '3/4 + 1/6'],
+  ['strings of fractions', '1/2 + 1/3 + 3/4'],
+  ['mixed numbers', '5 1/6 − 2 5/6'],
   ['other bases', ''],
 ];
 
@@ -67,15 +74,23 @@ export interface Scope {
   readonly reason: string | null;
 }
 
+/** Refusals of what is another method’s matter altogether. */
+const OTHERS: ReadonlySet<Refusal['code']> = new Set([
+  'kind-not-worked',
+  'has-fractions',
+  'no-fractions',
+]);
+
 /** What a method works and what it refuses, found by asking it; kinds that are not its own are left out. */
 export function scopeOf(method: Method): readonly Scope[] {
   return SCOPE.flatMap(([what, text]): Scope[] => {
-    if (text === '') return [{ what, works: true, reason: null }];
+    if (text === '')
+      return method.family === 'fractions' ? [] : [{ what, works: true, reason: null }];
     const read = readProblem(text);
     if (!read.ok) return [];
     const accepted = method.accepts(read.problem);
     if (accepted.ok) return [{ what, works: true, reason: null }];
-    if (accepted.reason.code === 'kind-not-worked') return [];
+    if (OTHERS.has(accepted.reason.code)) return [];
     return [{ what, works: false, reason: refusalText(accepted.reason) }];
   });
 }

@@ -12,6 +12,7 @@ const FAMILIES: Record<string, string> = {
   subtraction: 'Subtraction',
   multiplication: 'Multiplication',
   division: 'Division',
+  fractions: 'Fractions',
 };
 
 /** Every method with a worked example: names, scope, schools, laws, what is written and what is held. */

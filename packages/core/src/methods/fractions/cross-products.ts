@@ -112,7 +112,9 @@ function crossed(
       `cross-${stage}-${column}`,
       'product',
       [entry!],
-      phrase('fraction.named', { name: `${fracText(part.frac)} in parts of ${bottom}` }),
+      phrase('fraction.named', {
+        name: `the fraction ${fracText(part.frac)} in parts of ${bottom}`,
+      }),
     );
     return { ...part, entry: entry!, frac: made };
   });

@@ -128,7 +128,7 @@ const wholes: Wording<WholesValues> = {
 };
 
 type OpenValues = {
-  readonly whole: string;
+  readonly opened: string;
   readonly top: string;
   readonly bottom: string;
   readonly stays: string;
@@ -138,17 +138,21 @@ type OpenValues = {
 };
 
 const open: Wording<OpenValues> = {
-  digit: ({ top, bottom, stays, made, needed, slip }, say) => {
+  digit: ({ opened, top, bottom, stays, made, needed, slip }, say) => {
     const short = `${top} is less than ${needed}`;
-    const parts = slip === 'whole-as-ten' ? '10' : bottom;
-    const kept = slip === 'whole-kept' ? `, but ${stays} wholes stay` : `; ${stays} stays`;
-    return `${short}: ${say.ungroup} 1 as ${parts}/${bottom}${kept}, and ${top} + ${parts} = **${made}**.`;
+    const parts = big(opened) * (slip === 'whole-as-ten' ? 10n : big(bottom));
+    const kept = slip === 'whole-kept' ? `, but ${stays} stays` : `; ${stays} stays`;
+    return `${short}: ${say.ungroup} ${opened} as ${parts}/${bottom}${kept}, and ${top} + ${parts} = **${made}**.`;
   },
-  value: ({ top, bottom, stays, made, needed, slip }) => {
-    const fewer = `${partsSaid(big(top), big(bottom))} ${big(top) === 1n ? 'is' : 'are'} fewer than ${partsSaid(big(needed), big(bottom))}`;
-    const gives = slip === 'whole-as-ten' ? '10' : bottom;
+  value: ({ opened, top, bottom, stays, made, needed, slip }) => {
+    const b = big(bottom);
+    const verb = big(top) === 1n ? 'is' : 'are';
+    const fewer = `${partsSaid(big(top), b)} ${verb} fewer than ${partsSaid(big(needed), b)}`;
+    const gives = big(opened) * (slip === 'whole-as-ten' ? 10n : b);
     const left = `${stays} ${stays === '1' ? 'whole stays' : 'wholes stay'}`;
-    return `${fewer}: 1 whole is opened into ${partsSaid(big(gives), big(bottom))}, which makes **${partsSaid(big(made), big(bottom))}**; ${left}${slip === 'whole-kept' ? ', as if none had been opened' : ''}.`;
+    const act = opened === '1' ? '1 whole is opened' : `${opened} wholes are opened`;
+    const wrong = slip === 'whole-kept' ? ', as if none had been opened' : '';
+    return `${fewer}: ${act} into ${partsSaid(gives, b)}, which makes **${partsSaid(big(made), b)}**; ${left}${wrong}.`;
   },
 };
 
@@ -189,7 +193,8 @@ type TidyValues = {
 
 /** Whether both numbers of a fraction can be divided, and by what. */
 const tidy: Wording<TidyValues> = {
-  digit: ({ top, bottom, by, how }) => {
+  digit: ({ top, bottom, by, how: found }, say) => {
+    const how = found.replaceAll('×', say.times);
     const small = { top: big(top) / big(by), bottom: big(bottom) / big(by) };
     if (by === '1') return `${how}: no factor but 1, so **${fracText(small)}** stays.`;
     return `${how}: ${top} ÷ ${by} = ${small.top}, ${bottom} ÷ ${by} = ${small.bottom}: **${fracText(small)}**.`.replaceAll(
@@ -197,11 +202,12 @@ const tidy: Wording<TidyValues> = {
       '−',
     );
   },
-  value: ({ top, bottom, by, how }, say) => {
+  value: ({ top, bottom, by, how: found }, say) => {
+    const how = found.replaceAll('×', say.times);
     const [t, b, f] = [big(top), big(bottom), big(by)];
     if (f === 1n)
       return `Nothing to ${say.words.simplify}: ${lower(how)}; no factor but 1 is in both.`;
-    return `Always ${by} of the ${partsNamed(b)} are one of the ${partsNamed(b / f)}: ${partsSaid(t, b)} ${magnitude(t) === 1n ? 'is' : 'are'} **${partsSaid(t / f, b / f)}**.`;
+    return `Every ${by} of the ${partsNamed(b)} make one of the ${partsNamed(b / f)}: ${partsSaid(t, b)} ${magnitude(t) === 1n ? 'is' : 'are'} **${partsSaid(t / f, b / f)}**.`;
   },
 };
 

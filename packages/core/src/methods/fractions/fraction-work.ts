@@ -2,7 +2,7 @@ import type { Entry, Mark, School } from '../../account/account.ts';
 import type { Part } from '../../account/cut.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
-import type { Numeral } from '../../exact/numeral.ts';
+import { numeralValue, type Numeral } from '../../exact/numeral.ts';
 import { hasFractions, type Problem } from '../../problem/problem.ts';
 import type { Acceptance } from '../method-spec.ts';
 import { kindRefused } from '../shared/sums.ts';
@@ -38,25 +38,27 @@ export function acceptsFractions(wholes: 'no wholes' | 'some wholes', negative =
       return { ok: false, reason: { code: 'wholes-beside-parts' } };
     }
     if (wholes === 'some wholes' && !mixed) return { ok: false, reason: { code: 'no-wholes' } };
-    const product = operands.reduce((so, { fraction }) => so * (fraction?.bottom ?? 1n), 1n);
+    const product = operands.reduce((so, operand) => so * (fracOf(operand)?.bottom ?? 1n), 1n);
     if (product > MOST) {
       return { ok: false, reason: { code: 'denominator-too-large', limit: Number(MOST) } };
     }
-    const [first, second] = operands.map(valueOf) as [Exact, Exact];
+    const [first, second] = operands.map(numeralValue) as [Exact, Exact];
     return problem.kind === 'difference' && !negative && first.compare(second) < 0
       ? { ok: false, reason: { code: 'smaller-minus-larger' } }
       : { ok: true };
   };
 }
 
-function valueOf(operand: Numeral): Exact {
-  const { top, bottom } = operand.fraction ?? { top: 0n, bottom: 1n };
-  return Exact.of(countOf(operand)).plus(Exact.of(top, bottom));
+/** The whole number of an operand. */
+function countOf({ digits, base, decimals }: Numeral): bigint {
+  return numeralValue({ digits, base, decimals }).numerator;
 }
 
-/** The whole number of an operand. */
-export function countOf({ digits }: Numeral): bigint {
-  return digits.reduceRight((so, digit) => so * 10n + BigInt(digit), 0n);
+/** The fraction of an operand, where it has one. */
+function fracOf({ fraction }: Numeral): Frac | null {
+  if (!fraction) return null;
+  const [top, bottom] = [fraction.top, fraction.bottom].map((one) => numeralValue(one).numerator);
+  return { top: top!, bottom: bottom! };
 }
 
 /** An operand as it stands in the account. */
@@ -97,7 +99,7 @@ export function openOperands(
       sign: problem.kind === 'difference' && index > 0 ? -1n : 1n,
       count,
       whole: hasWhole ? scribe.owes(index, hasPart ? 1 : 0) : null,
-      frac: operand.fraction ?? null,
+      frac: fracOf(operand),
       part: hasPart ? scribe.owes(index, 0) : null,
     };
   });
@@ -106,7 +108,7 @@ export function openOperands(
 /** The fraction first, then the whole number where there is one. */
 function cutOf(operand: Numeral): readonly Part[] {
   const count = countOf(operand);
-  const { fraction } = operand;
+  const fraction = fracOf(operand);
   const part = fraction
     ? [{ worth: worthOf(fraction), text: fracText(fraction), place: undefined }]
     : [];
@@ -122,7 +124,7 @@ export function writing(role: Writing['role'], glyph: string, worth: Exact, at: 
 
 /** A number at the side that is no amount of the account. */
 export function sideNumber(glyph: string, at: Place): Writing {
-  return writing('side number', glyph.replaceAll('-', '−'), Exact.ZERO, at);
+  return { ...writing('side number', glyph.replaceAll('-', '−'), Exact.ZERO, at), from: [] };
 }
 
 /** A fraction of the account, with what it is written as. */

@@ -98,13 +98,15 @@ function opened(
   const top = first?.frac.top ?? 0n;
   const [from] = wholes;
   const isDifference = operands.some(({ sign }) => sign < 0n);
-  if (!isDifference || top >= taken || !from || from.sign < 0n) {
+  if (!isDifference || top >= taken || !from || from.sign < 0n || from.count === 0n) {
     return { parts, wholes, columns: [WHOLES!, parts.length > 0 ? RENAMED! : PARTS!] };
   }
+  const needed = (taken - top + common - 1n) / common;
+  const count = needed > from.count ? from.count : needed;
   const asTen = scribe.slip(WHOLE_AS_TEN.id, common !== 10n);
   const kept = scribe.slip(WHOLE_KEPT.id, !asTen);
-  const made: Frac = { top: top + (asTen ? 10n : common), bottom: common };
-  const stays = kept ? from.count : from.count - 1n;
+  const made: Frac = { top: top + count * (asTen ? 10n : common), bottom: common };
+  const stays = kept ? from.count : from.count - count;
   const takes = first ? [from.entry, first.entry] : [from.entry];
   const [whole, part] = scribe.step({
     law: 'scale-both',
@@ -116,7 +118,7 @@ function opened(
       writing('opened whole', fracText(made), worthOf(made), [0, OPENED_PARTS!]),
     ],
     phrase: phrase('fraction.open', {
-      whole: `${from.count}`,
+      opened: `${count}`,
       top: `${top}`,
       bottom: `${common}`,
       stays: `${stays}`,
@@ -143,10 +145,17 @@ function combineWholes(
     law: 'evaluate',
     phase: 'wholes',
     takes: wholes.map((one) => one.entry),
-    writes: [writing('subtotal', `${count}`, Exact.sum(wholes.map(({ entry: e }) => e.worth)), at)],
+    writes: [
+      writing(
+        'subtotal',
+        `${count}`.replace('-', '−'),
+        Exact.sum(wholes.map(({ entry: e }) => e.worth)),
+        at,
+      ),
+    ],
     phrase: phrase('fraction.wholes', {
       wholes: wholes.map((one) => `${one.count}`),
-      made: `${count}`,
+      made: `${count}`.replace('-', '−'),
       difference: wholes.some(({ sign }) => sign < 0n),
     }),
   });

@@ -70,7 +70,8 @@ function closed(
   }
   const minus = frac.top < 0n ? -1n : 1n;
   const rest: Frac = { top: frac.top - minus * wholes * frac.bottom, bottom: frac.bottom };
-  const text = mixedFracText(others + minus * wholes, rest);
+  const all = others * frac.bottom + frac.top;
+  const text = mixedFracText(all / frac.bottom, { top: all % frac.bottom, bottom: frac.bottom });
   const [answer] = scribe.step({
     law: 'place-value',
     phase: 'answer',
