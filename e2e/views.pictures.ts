@@ -59,6 +59,13 @@ describe('pictures', () => {
     await save('bench-decimals');
   });
 
+  it('of fractions', async () => {
+    await open('3/4 + 1/6');
+    await page.keys(Key.END);
+    await page.click('.paper[data-paper="0"] [data-entry="m1"]');
+    await save('bench-fractions');
+  });
+
   it('of hops being chosen', async () => {
     await open('913-568');
     await page.press('own hops +32 +300 +13');

@@ -1,6 +1,7 @@
 export { Exact } from './exact/exact.ts';
 export { inNotation, PLAIN_NOTATION, type Notation } from './exact/notation.ts';
 export {
+  fractionText,
   mixedText,
   numberText,
   numeral,
@@ -12,6 +13,7 @@ export {
 export { failureText, type ProblemFailure } from './problem/failure.ts';
 export { MAX_DIGITS } from './problem/grammar.ts';
 export {
+  hasFractions,
   inBase,
   makeProblem,
   MAX_ADDENDS,
@@ -30,6 +32,7 @@ export { readExpression, type ReadExpression } from './problem/read-expression.t
 export { contextWarnings, contextWarningText, type ContextWarning } from './problem/context.ts';
 export { evaluate } from './problem/evaluate.ts';
 export { placedPoint, type PlacedPoint } from './problem/point.ts';
+export { amountWriter } from './problem/amount-text.ts';
 export { scaleOf, type Scale } from './problem/scale.ts';
 export { structureOf, type Structure } from './problem/structure.ts';
 export { expressionTex } from './problem/expression-tex.ts';
@@ -146,6 +149,8 @@ export {
   agreementMarkdown,
   amountText,
   expressionLine,
+  isOfFractions,
+  lawName,
   LAW_LABELS,
   LAW_NAMES,
   movesLatex,

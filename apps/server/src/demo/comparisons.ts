@@ -336,6 +336,28 @@ export const DEMO_COMPARISONS: readonly ComparisonDocument[] = [
     steps: [3, 3, 3],
   }),
   comparison({
+    title: 'Grass-seed mix: unlike parts',
+    story: 'seed mix: 3/4 sack of rye grass and 1/6 sack of clover',
+    unit: 'sacks',
+    problem: '3/4 + 1/6',
+    estimate: { operands: ['1', '0'], value: '1', judgement: 'close', beforeWorking: true },
+    papers: [
+      ['cross-products'],
+      ['least-common-denominator'],
+      ['least-common-denominator', { find: 'primes', simplify: 'greatest-common-factor' }],
+    ],
+    steps: [2, 2, 2],
+  }),
+  comparison({
+    title: 'Pump hours: a whole opened',
+    story: 'pump hours: 5 1/6 hours of fuel, 2 5/6 hours used',
+    unit: 'hours',
+    problem: '5 1/6 − 2 5/6',
+    estimate: { operands: ['5', '3'], value: '2', judgement: 'close', beforeWorking: true },
+    papers: [['mixed-separate'], ['mixed-improper']],
+    steps: [1, 2],
+  }),
+  comparison({
     title: 'Division in base eight',
     story: 'sluice teeth counted by eights',
     unit: '',

@@ -72,17 +72,19 @@ const Printed = memo(function Printed({
       {rulings.map(({ x1, y1, x2, y2, weight }, i) => (
         <line key={i} className={weight} x1={x1} y1={y1} x2={x2} y2={y2} />
       ))}
-      {signs.map((sign, i) => (
-        <text
-          key={i}
-          className={`sign-${sign.sign}`}
-          x={sign.x + sign.width / 2}
-          y={sign.y + sign.height / 2 + 0.36 * signSize(sign)}
-          fontSize={signSize(sign)}
-        >
-          {signGlyph(sign, notation)}
-        </text>
-      ))}
+      {signs
+        .filter((sign) => !sign.with)
+        .map((sign, i) => (
+          <text
+            key={i}
+            className={`sign-${sign.sign}`}
+            x={sign.x + sign.width / 2}
+            y={sign.y + sign.height / 2 + 0.36 * signSize(sign)}
+            fontSize={signSize(sign)}
+          >
+            {signGlyph(sign, notation)}
+          </text>
+        ))}
     </g>
   );
 });
@@ -100,6 +102,7 @@ function Written(props: {
   return (
     <g ref={root}>
       <Slots key={keyOf(paper)} paper={paper} />
+      <ComingSigns key={`s${keyOf(paper)}`} paper={paper} notation={notation} />
       <Figures key={`f${keyOf(paper)}`} paper={paper} notches={notches} notation={notation} />
     </g>
   );
@@ -114,6 +117,27 @@ function keyOf(paper: Paper): number {
   KEYS.set(paper, key);
   return key;
 }
+
+/** Signs that come with a mark. */
+const ComingSigns = memo(function ComingSigns(props: {
+  readonly paper: Paper;
+  readonly notation: Notation;
+}) {
+  const { paper, notation } = props;
+  return paper.drawing.signs.map((sign, i) =>
+    sign.with ? (
+      <g key={i} className="figure sign" data-entry={sign.with}>
+        <text
+          x={sign.x + sign.width / 2}
+          y={sign.y + sign.height / 2 + 0.36 * signSize(sign)}
+          fontSize={signSize(sign)}
+        >
+          {signGlyph(sign, notation)}
+        </text>
+      </g>
+    ) : null,
+  );
+});
 
 /** A dot where the work for an owed amount will go; it can be pointed at before and after. */
 const Slots = memo(function Slots({ paper }: { readonly paper: Paper }) {

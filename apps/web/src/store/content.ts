@@ -1,4 +1,5 @@
 import {
+  hasFractions,
   inBase,
   makeProblem,
   MAX_CHECKS,
@@ -52,6 +53,14 @@ const FIRST_PAPERS: Record<ProblemKind, readonly string[]> = {
   quotient: ['long-division', 'short-division', 'partial-quotients'],
 };
 
+/** The same for fractions; those that do not take the numbers are left out. */
+const FRACTION_PAPERS: readonly string[] = [
+  'cross-products',
+  'least-common-denominator',
+  'mixed-separate',
+  'mixed-improper',
+];
+
 /** A new comparison, ready to be changed. */
 export function freshDocument(): ComparisonDocument {
   return documentOf(
@@ -88,8 +97,9 @@ export function withProblem(content: Content, problem: Problem): Content {
 }
 
 function firstPapers(problem: Problem): readonly PaperChoice[] {
+  const suited = hasFractions(problem) ? FRACTION_PAPERS : FIRST_PAPERS[problem.kind];
   const accepted = registry.methods.filter((method) => method.accepts(problem).ok);
-  const first = FIRST_PAPERS[problem.kind].filter((id) => accepted.some((own) => own.id === id));
+  const first = suited.filter((id) => accepted.some((own) => own.id === id));
   const chosen = first.length > 0 ? first : accepted.slice(0, 3).map(({ id }) => id);
   return chosen.map(paperOf);
 }

@@ -1,10 +1,21 @@
 import { Fragment } from 'react';
-import { inNotation } from '@levee/core';
+import { expressionTex, inNotation, readExpression, type Notation } from '@levee/core';
+import { Tex } from './tex.tsx';
 import { useNotation } from '../worked/use-worked.ts';
+
+/** Problems with fractions are typeset. */
+function texOf(problem: string, notation: Notation): string | null {
+  if (!problem.includes('/')) return null;
+  const read = readExpression(problem);
+  return read.ok ? expressionTex(read.expression, notation) : null;
+}
 
 /** A problem as people write it: their signs, and bases as small figures below. */
 export function ProblemText({ problem }: { readonly problem: string }) {
-  const pieces = inNotation(problem, useNotation()).split(/_(\d+)/);
+  const notation = useNotation();
+  const tex = texOf(problem, notation);
+  if (tex) return <Tex source={tex} />;
+  const pieces = inNotation(problem, notation).split(/_(\d+)/);
   return (
     <span className="figures">
       {pieces.map((piece, i) => (

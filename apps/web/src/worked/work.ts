@@ -12,7 +12,8 @@ import {
   type Comparison,
   type Drawing,
   type EntryId,
-  type Exact,
+  Exact,
+  hasFractions,
   type Lane,
   type Level,
   type Method,
@@ -78,7 +79,14 @@ export function work(content: Content): Worked {
 function groundOf({ space, problem, lanes }: Comparison): Ground | null {
   if (problem.kind === 'product' || problem.kind === 'quotient')
     return areaGround(space, problem.base);
-  return { kind: 'line', ...lineExtent(lanes.map(({ trace }) => trace)) };
+  const { low, high } = lineExtent(lanes.map(({ trace }) => trace));
+  return { kind: 'line', low, high: hasFractions(problem) ? nextWhole(high) : high };
+}
+
+/** The bar of fractions goes to the end of the whole that it is in. */
+function nextWhole(amount: Exact): Exact {
+  const whole = Exact.of(amount.numerator / amount.denominator);
+  return whole.compare(amount) < 0 ? whole.plus(Exact.ONE) : whole;
 }
 
 /** A lane with all that is needed to draw any moment of it. */

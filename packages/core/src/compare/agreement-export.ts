@@ -19,6 +19,17 @@ export const LAW_NAMES: Record<Law, string> = {
   'pair-factors': 'equal factors in pairs',
 };
 
+/** The same two laws as fractions have them. */
+const PART_LAW_NAMES: Partial<Record<Law, string>> = {
+  'place-value': 'a mixed number is a whole and a part',
+  'scale-both': 'n/n is one: both numbers of a fraction scaled alike',
+};
+
+/** A law in a few words, as a certificate's numbers have it. */
+export function lawName(law: Law, certificate: Pick<Agreement, 'operands'>): string {
+  return (isOfFractions(certificate) ? PART_LAW_NAMES[law] : undefined) ?? LAW_NAMES[law];
+}
+
 /** Shorter names, for narrow screens. */
 export const LAW_LABELS: Record<Law, string> = {
   'place-value': 'place value',
@@ -108,7 +119,7 @@ export function agreementMarkdown(agreement: Agreement, { method, notation }: Ex
       '|---|---|---|',
       ...moves.map(
         ({ expression, law }) =>
-          `| = | ${expressionLine(expression, texts, notation)} | ${LAW_NAMES[law]} |`,
+          `| = | ${expressionLine(expression, texts, notation)} | ${lawName(law, agreement)} |`,
       ),
     ].join('\n'),
   );
@@ -182,7 +193,7 @@ export function movesLatex(
 ): string {
   const lines = moves.map(
     ({ expression, law }) =>
-      `  &= ${sumTex(expression, texts, notation)} && \\text{${LAW_NAMES[law]}}`,
+      `  &= ${sumTex(expression, texts, notation)} && \\text{${texts.fractions ? (PART_LAW_NAMES[law] ?? LAW_NAMES[law]) : LAW_NAMES[law]}}`,
   );
   const [first = '', ...rest] = lines;
   const opening = `  ${texText(problem, notation)} ${first.trim()}`;

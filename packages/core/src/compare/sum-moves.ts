@@ -167,7 +167,14 @@ function givenItems(
 ): readonly Item[] {
   const [stays] = taken;
   const one = taken.length === 1 && gives.length === 1 && writtenFraction(gives[0]!, lane) === null;
-  if (stays && one && stays.expression.kind !== 'sum' && isAsLarge(step, gives[0]!, lane)) {
+  const renamed = stays?.expression.kind === 'amount' && stays.expression.scaled !== undefined;
+  if (
+    stays &&
+    one &&
+    !renamed &&
+    stays.expression.kind !== 'sum' &&
+    isAsLarge(step, gives[0]!, lane)
+  ) {
     return [{ ids: [gives[0]!.id], expression: stays.expression }];
   }
   if (step.law === 'evaluate' && gives.length > 0) return [itemOf(gives, lane)];

@@ -32,6 +32,7 @@ function stackedSheet(layout: Layout, trace: Trace): Sheet {
       ...sheet,
       cells: sheet.cells.map((cell) => ({ ...cell, entry: name(cell.entry) })),
       slots: sheet.slots.map((slot) => ({ ...slot, entry: name(slot.entry) })),
+      signs: sheet.signs.map((sign) => (sign.with ? { ...sign, with: name(sign.with) } : sign)),
       notes: sheet.notes.map((note) => ({ ...note, marks: note.marks.map(name) })),
       links: sheet.links.map((link) => ({ ...link, step: link.step + stage.before })),
     };

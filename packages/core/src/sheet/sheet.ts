@@ -51,6 +51,8 @@ export interface Ruling {
 export interface SheetSign extends Box {
   readonly sign: 'times' | 'plus' | 'minus' | 'equals' | 'divide' | 'point' | 'caption';
   readonly text?: string;
+  /** The mark with which it comes; absent for what is printed from the start. */
+  readonly with?: EntryId;
 }
 
 const SIGNS = { plus: '+', minus: '−', equals: '=', divide: '÷' } as const;

@@ -59,6 +59,17 @@ describe('plain-text sheets', () => {
     expect(page(choice, '0.16 ÷ 2.2')).toMatchSnapshot();
   });
 
+  const mixed = registry.methods.filter(({ family }) => family === 'fractions');
+  it.each(
+    mixed.map((method): [string, MethodChoice] => [
+      method.id,
+      { method, school: method.defaultSchool },
+    ]),
+  )('%s on fractions', (id, choice) => {
+    const text = id.startsWith('mixed') ? '5 1/6 − 2 3/4' : '1/2 + 1/3 + 3/4';
+    expect(page(choice, text)).toMatchSnapshot();
+  });
+
   const byDefault = registry.methods.map((method): [string, MethodChoice] => [
     method.id,
     { method, school: method.defaultSchool },

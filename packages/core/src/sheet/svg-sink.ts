@@ -46,6 +46,7 @@ export function sheetSvg(sheet: Sheet, trace: Trace, options: SvgOptions = {}): 
     );
   }
   for (const sign of drawing.signs) {
+    if (sign.with && !isShown([sign.with])) continue;
     const glyph = signGlyph(sign, notation);
     body.push(text(sign.x + sign.width / 2, sign.y + sign.height / 2, signSize(sign), glyph, INK));
   }

@@ -1,4 +1,4 @@
-import type { Trace } from '../account/account.ts';
+import type { EntryId, Trace } from '../account/account.ts';
 import { inNotation, PLAIN_NOTATION, type Notation } from '../exact/notation.ts';
 import { signGlyph, type Box, type Sheet, type SheetCell } from './sheet.ts';
 import { givenState, marksById, markState, timeline } from './visible.ts';
@@ -25,7 +25,10 @@ export function sheetText(sheet: Sheet, trace: Trace, options: TextOptions = {})
   const line = timeline(trace);
   const printed = sheet.rulings.filter(({ kind }) => kind !== 'fork');
   for (const ruling of printed) page.rule(ruling.x1, ruling.y1, ruling.x2, ruling.y2);
-  for (const sign of sheet.signs) page.write(sign, signGlyph(sign, notation));
+  const isThere = (id?: EntryId) => !id || (line.writtenAt.get(id) ?? Infinity) <= step;
+  for (const sign of sheet.signs.filter((one) => isThere(one.with))) {
+    page.write(sign, signGlyph(sign, notation));
+  }
   const held: string[] = [];
   for (const cell of sheet.cells) {
     const glyph = marks.get(cell.entry)?.glyph ?? givens.get(cell.entry)?.glyph ?? '';

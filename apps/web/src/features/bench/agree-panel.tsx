@@ -63,15 +63,24 @@ export function AgreePanel() {
             text={
               count > MOST_TERMS
                 ? `${count} terms, bracketed in ${method.moves.length} moves`
-                : bracketing(method, (expression) => expressionLine(expression, texts, notation))
+                : texts.fractions
+                  ? renamed(method, (expression) => expressionLine(expression, texts, notation))
+                  : bracketing(method, (expression) => expressionLine(expression, texts, notation))
             }
             law={lastLaw(method)}
           />
         ))}
       </dl>
-      <p className="caption">{closing(count, certificate.kind)}</p>
+      <p className="caption">
+        {texts.fractions ? closingOfParts(count) : closing(count, certificate.kind)}
+      </p>
     </section>
   );
+}
+
+function closingOfParts(count: number): string {
+  const terms = count === 1 ? 'The same one term' : `The same ${count} terms`;
+  return `${terms}: wholes and parts of the numbers. Cutting every part alike changes no amount, and as many parts as the denominator says are one whole.`;
 }
 
 function closing(count: number, kind: Agreement['kind']): string {
@@ -114,13 +123,19 @@ function Line({
   );
 }
 
+/** Fractions are seen to agree by what they are renamed to, and what that makes. */
+function renamed(method: MethodAgreement, line: (expression: SumExpression) => string): string {
+  const lines = method.moves.map(({ expression }) => line(expression));
+  return lines.slice(-3).join(' = ');
+}
+
 function bracketing(method: MethodAgreement, line: (expression: SumExpression) => string): string {
   return method.bracketing ? line(method.bracketing) : '0';
 }
 
 /** The law that tells this method from the others, where there is one. */
 function lastLaw({ moves }: MethodAgreement): string {
-  const told = (['same-change', 'inverse', 'place-value'] as const).find((law) =>
+  const told = (['same-change', 'inverse', 'scale-both', 'place-value'] as const).find((law) =>
     moves.slice(1).some((move) => move.law === law),
   );
   return told ? `by ${LAW_LABELS[told]}` : '';

@@ -1,4 +1,4 @@
-import { scaleOf, type Problem } from '@levee/core';
+import { hasFractions, scaleOf, type Problem } from '@levee/core';
 import { useEffect } from 'react';
 import { useSession } from '../../store/session-store.ts';
 import { useWorked } from '../../worked/use-worked.ts';
@@ -12,9 +12,9 @@ import { SharedPicture } from './shared-picture.tsx';
 import { WorthPanel } from './worth-panel.tsx';
 import './bench.css';
 
-/** Whether the papers end with the placing of a point, which takes a line more to say. */
-function isPointedProduct(problem: Problem): boolean {
-  return problem.kind === 'product' && scaleOf(problem) !== null;
+/** Whether the papers end with the placing of a point or with simplifying, which take a line more to say. */
+function isWordy(problem: Problem): boolean {
+  return hasFractions(problem) || (problem.kind === 'product' && scaleOf(problem) !== null);
 }
 
 /** The bench: papers, account, lanes, and what the pointed-at amount is worth. */
@@ -25,7 +25,7 @@ export function BenchPage() {
     <div
       className="bench"
       data-papers={worked.papers.length}
-      data-pointed={isPointedProduct(worked.problem) || undefined}
+      data-wordy={isWordy(worked.problem) || undefined}
     >
       <BenchHead />
       <div className="bench-work">

@@ -19,7 +19,7 @@ export function costItems(counted: Cost, say: Speaker): readonly CostItem[] {
     say.worth(amount),
   );
   return [
-    item('facts of two figures that are worked out', facts, 'fact'),
+    item('facts that are worked out', facts, 'fact'),
     item('times one amount is added to another', additions, 'addition'),
     item('carries, places opened, scratches or pairs of little ones', carries, 'carry', 'carries'),
     item('figures written, the question not counted', figures, 'figure'),

@@ -1,8 +1,8 @@
 import {
+  amountWriter,
   estimateOf,
   Exact,
   JUDGEMENTS,
-  numberText,
   numeral,
   operandName,
   problemSign,
@@ -42,8 +42,21 @@ export function worthOf(
 ): Exact | null {
   const figures = '0123456789ABCDEF'.slice(0, base);
   const number = new RegExp(`^(?=.{1,24}$)[${figures}]+(\\.[${figures}]+)?$`, 'i');
-  if (!operands.every((text) => number.test(text))) return null;
-  const worths = operands.map((text) => numeralValue(numeral(text, base)));
+  const worths = operands.map((text) =>
+    number.test(text) ? numeralValue(numeral(text, base)) : mixedValue(text),
+  );
+  if (worths.includes(null)) return null;
+  return estimateOfNumbers(kind, worths as Exact[]);
+}
+
+/** `1/2`, `5 1/6`: a fraction or mixed number, or null. */
+function mixedValue(text: string): Exact | null {
+  const [, whole = '0', top, bottom] =
+    /^(?:(\d{1,9}) )?(\d{1,9})\/(\d{0,8}[1-9]\d{0,8})$/.exec(text) ?? [];
+  return top && bottom ? Exact.of(BigInt(whole)).plus(Exact.of(BigInt(top), BigInt(bottom))) : null;
+}
+
+function estimateOfNumbers(kind: ProblemKind, worths: readonly Exact[]): Exact | null {
   const nothing = kind === 'quotient' && worths.slice(1).some((worth) => worth.isZero);
   return nothing ? null : estimateOf(kind, worths);
 }
@@ -150,7 +163,7 @@ function EstimateForm({ close }: { readonly close: () => void }) {
   const done = steps.every((step, k) => step === comparison.lanes[k]!.trace.steps.length);
   const set = (k: number, text: string) =>
     setOperands(
-      operands.map((own, i) => (i === k ? text.trim().toUpperCase().replace(',', '.') : own)),
+      operands.map((own, i) => (i === k ? text.trimStart().toUpperCase().replace(',', '.') : own)),
     );
   const save = () => {
     if (!value) return;
@@ -175,7 +188,7 @@ function EstimateForm({ close }: { readonly close: () => void }) {
             say={say}
             choices={roundings(operand).map(({ rule, worth }) => ({
               rule,
-              text: numberText(worth, problem.base),
+              text: amountWriter(problem)(worth),
             }))}
             fault={worthOf('sum', [operands[k] ?? ''], problem.base) === null}
             base={problem.base}

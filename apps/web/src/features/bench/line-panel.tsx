@@ -1,3 +1,4 @@
+import { hasFractions } from '@levee/core';
 import { ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { useState } from 'react';
 import { useSession } from '../../store/session-store.ts';
@@ -9,6 +10,11 @@ import { LinePicture } from './line-picture.tsx';
 
 type Picture = 'line' | 'blocks';
 
+function headingOf(picture: Picture, parts: boolean): string {
+  if (parts) return 'One bar, cut by every method’s denominators';
+  return picture === 'line' ? 'One line, every method’s lengths' : 'Counts of base blocks';
+}
+
 /** The shared picture of a sum or difference: lengths on a line, or counts of base blocks. */
 export function LinePanel({ ground }: { readonly ground: Extract<Ground, { kind: 'line' }> }) {
   const worked = useWorked();
@@ -16,26 +22,30 @@ export function LinePanel({ ground }: { readonly ground: Extract<Ground, { kind:
   const [picture, setPicture] = useState<Picture>('line');
   const [ref, size] = useSize<HTMLDivElement>();
   const active = useSession((session) => Math.min(session.active, worked.papers.length - 1));
+  const parts = hasFractions(worked.problem);
+  const shown = parts ? 'line' : picture;
   return (
     <section className="panel line" aria-label="Shared picture">
       <header className="picture-head">
-        <h2>{picture === 'line' ? 'One line, every method’s lengths' : 'Counts of base blocks'}</h2>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          value={picture}
-          aria-label="Picture"
-          onChange={(_, chosen: Picture | null) => chosen && setPicture(chosen)}
-        >
-          <ToggleButton value="line">line</ToggleButton>
-          <ToggleButton value="blocks">blocks</ToggleButton>
-        </ToggleButtonGroup>
+        <h2>{headingOf(shown, parts)}</h2>
+        {!parts && (
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={shown}
+            aria-label="Picture"
+            onChange={(_, chosen: Picture | null) => chosen && setPicture(chosen)}
+          >
+            <ToggleButton value="line">line</ToggleButton>
+            <ToggleButton value="blocks">blocks</ToggleButton>
+          </ToggleButtonGroup>
+        )}
       </header>
       <div className="picture-room" ref={ref}>
-        {size.width > 0 && picture === 'line' && (
+        {size.width > 0 && shown === 'line' && (
           <LinePicture worked={worked} steps={steps} ground={ground} {...size} />
         )}
-        {size.width > 0 && picture === 'blocks' && (
+        {size.width > 0 && shown === 'blocks' && (
           <BlockPicture paper={worked.papers[active]!} step={steps[active]!} {...size} />
         )}
       </div>

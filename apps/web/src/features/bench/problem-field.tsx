@@ -15,6 +15,7 @@ import { useRef, useState, type CSSProperties, type KeyboardEvent } from 'react'
 import { useComparison } from '../../store/comparison-store.ts';
 import { withProblem } from '../../store/content.ts';
 import { notify } from '../../ui/notices.tsx';
+import { ProblemText } from '../../ui/problem-text.tsx';
 import { Tex } from '../../ui/tex.tsx';
 import { useNotation } from '../../worked/use-worked.ts';
 import { tooLong } from '../../worked/work.ts';
@@ -52,6 +53,7 @@ export function ProblemField() {
   const notation = useNotation();
   const decimalComma = notation.point === ',';
   const [typed, setTyped] = useState<string | null>(null);
+  const [focused, setFocused] = useState(false);
   const field = useRef<HTMLInputElement>(null);
   const shown = typed ?? inNotation(kept, notation);
   const reading = typed === null ? null : readTyped(typed, decimalComma);
@@ -84,11 +86,23 @@ export function ProblemField() {
         autoComplete="off"
         maxLength={5000}
         style={fieldStyle(shown.length)}
-        onFocus={(event) => event.target.select()}
+        className={!focused && kept.includes('/') ? 'covered' : undefined}
+        onFocus={(event) => {
+          setFocused(true);
+          event.target.select();
+        }}
         onChange={(event) => setTyped(event.target.value)}
         onKeyDown={press}
-        onBlur={commit}
+        onBlur={() => {
+          setFocused(false);
+          commit();
+        }}
       />
+      {!focused && kept.includes('/') && (
+        <div className="problem-cover" aria-hidden>
+          <ProblemText problem={kept} />
+        </div>
+      )}
       {typed !== null && reading && <Reading text={typed} reading={reading} notation={notation} />}
     </div>
   );

@@ -4,8 +4,10 @@ import {
   amountText,
   areaTotals,
   cost,
+  fractionText,
   inNotation,
-  LAW_NAMES,
+  isOfFractions,
+  lawName,
   mixedText,
   movesLatex,
   numeralText,
@@ -44,8 +46,7 @@ export function WhyPage() {
     <main className="why">
       <header className="why-head">
         <h1>
-          Why <ProblemText problem={problem} /> ={' '}
-          {inNotation(mixedText(Exact.parse(certificate.value), certificate.base), notation)} by
+          Why <ProblemText problem={problem} /> = {inNotation(valueText(certificate), notation)} by
           every method
         </h1>
         <p className="caption" role="status">
@@ -111,6 +112,12 @@ export function WhyPage() {
   );
 }
 
+/** The value as its problem writes amounts. */
+function valueText(certificate: Agreement): string {
+  const value = Exact.parse(certificate.value);
+  return isOfFractions(certificate) ? fractionText(value) : mixedText(value, certificate.base);
+}
+
 const MOST_TERMS = 36;
 
 /** The terms that all methods share. */
@@ -123,7 +130,10 @@ function Terms({ certificate }: { readonly certificate: Agreement }) {
       <p className="figures">
         {terms.slice(0, MOST_TERMS).map(({ id, text, worth }) => (
           <span key={id} className="term">
-            {inNotation(termText(text, amountText(worth, base)), notation)}
+            {inNotation(
+              termText(text, amountText(worth, base, isOfFractions(certificate))),
+              notation,
+            )}
           </span>
         ))}
         {terms.length > MOST_TERMS && (
@@ -162,7 +172,7 @@ function Method({ method, certificate, notation }: MethodProps) {
             <span className="why-line">
               <Tex source={tex} />
             </span>
-            <span className="law">{LAW_NAMES[law]}</span>
+            <span className="law">{lawName(law, certificate)}</span>
           </li>
         ))}
       </ol>

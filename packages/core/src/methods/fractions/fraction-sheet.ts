@@ -38,7 +38,8 @@ function squares({ glyph, role }: Mark | Given): number {
 
 /** A paper in rows and columns: fractions two squares high, side numbers small, signs between columns. */
 export function tableSheet(trace: Trace, { signs, ruled = [], links }: Table): Sheet {
-  const written = [...trace.givens, ...trace.steps.flatMap(({ gives }) => gives)];
+  const marks = trace.steps.flatMap(({ gives }) => gives);
+  const written = [...trace.givens, ...marks];
   const at = written.map((of) => ({ of, row: of.spot.row, column: of.spot.column }));
   const rows = Math.max(...at.map(({ row }) => row)) + 1;
   const columns = Math.max(...at.map(({ column }) => column)) + 1;
@@ -47,18 +48,20 @@ export function tableSheet(trace: Trace, { signs, ruled = [], links }: Table): S
     if (own.length === 0) return 0;
     return own.some(({ of }) => isFraction(of.glyph)) ? 2 : 1;
   });
-  const widths = Array.from({ length: columns }, (_, column) =>
-    Math.max(1, ...at.filter((one) => one.column === column).map(({ of }) => squares(of))),
-  );
+  const widths = Array.from({ length: columns }, (_, column) => {
+    const own = at.filter((one) => one.column === column);
+    return own.length === 0 ? 0 : Math.max(1, ...own.map(({ of }) => squares(of)));
+  });
   const sum = (list: readonly number[], to: number) => list.slice(0, to).reduce((a, b) => a + b, 0);
   const gap = 1.1;
+  const gaps = (to: number) => widths.slice(0, to).filter((width) => width > 0).length * gap;
   const box = (row: number, column: number): Cell => ({
-    x: sum(widths, column) + column * gap,
+    x: sum(widths, column) + gaps(column),
     y: sum(heights, row) + ruled.filter((after) => after < row).length * 0.2,
     width: widths[column]!,
     height: heights[row]!,
   });
-  const width = sum(widths, columns) + (columns - 1) * gap;
+  const width = sum(widths, columns) + gaps(columns) - gap;
   return draftSheet(trace, {
     areas: {
       table: ({ row, column }, { role }) => {
@@ -72,7 +75,10 @@ export function tableSheet(trace: Trace, { signs, ruled = [], links }: Table): S
     }),
     signs: signs.map(({ sign, row, column }) => {
       const cell = box(row, column);
-      return { sign, x: cell.x - gap, y: cell.y + (cell.height - 1) / 2, width: gap, height: 1 };
+      const y = cell.y + (cell.height - 1) / 2;
+      const mark = marks.find(({ spot }) => spot.row === row && spot.column === column);
+      const before = { x: cell.x - gap, y, width: gap, height: 1 };
+      return { sign, ...before, ...(mark ? { with: mark.id } : {}) };
     }),
     ...(links ? { links: links(box) } : {}),
   });

@@ -87,7 +87,9 @@ type CombineValues = {
 
 const combine: Wording<CombineValues> = {
   digit: ({ tops, bottom, made, difference }) =>
-    `${tops.join(difference ? ' − ' : ' + ')} = ${made.replace('-', '−')}: **${fracText({ top: big(made), bottom: big(bottom) })}**.`,
+    tops.length === 1
+      ? `Parts: **${fracText({ top: big(made), bottom: big(bottom) })}**.`
+      : `${tops.join(difference ? ' − ' : ' + ')} = ${made.replace('-', '−')}: **${fracText({ top: big(made), bottom: big(bottom) })}**.`,
   value: ({ tops, bottom, made, difference }, say) => {
     const all = tops.map((top) => partsSaid(big(top), big(bottom)));
     const result = `**${partsSaid(big(made), big(bottom))}**`;
