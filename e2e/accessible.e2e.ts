@@ -73,6 +73,17 @@ describe.each(['light', 'dark'])('in %s', (theme) => {
     expect(await faults()).toEqual([]);
   });
 
+  it.each(['1835 ÷ 24', '3.6 × 20.5', '3/4 + 1/6'])('%s has none', async (problem) => {
+    const { id: own } = await findComparison(server, problem);
+    await page.driver.get(`${server.address}/c/${own}`);
+    await page.find('.paper');
+    await page.keys(Key.END);
+    expect(await faults()).toEqual([]);
+    await page.driver.get(`${server.address}/c/${own}/why`);
+    await page.find('.why-method');
+    expect(await faults()).toEqual([]);
+  });
+
   it('the methods have none', async () => {
     await page.driver.get(`${server.address}/methods?m=counting-up`);
     await page.find('.method-example');

@@ -26,7 +26,10 @@ const PART_LAW_NAMES: Partial<Record<Law, string>> = {
 };
 
 /** A law in a few words, as a certificate's numbers have it. */
-export function lawName(law: Law, certificate: Pick<Agreement, 'operands'>): string {
+export function lawName(
+  law: Law,
+  certificate: { readonly operands: readonly { readonly text: string }[] },
+): string {
   return (isOfFractions(certificate) ? PART_LAW_NAMES[law] : undefined) ?? LAW_NAMES[law];
 }
 
@@ -66,7 +69,11 @@ export function termTextsOf(certificate: Agreement): TermTexts {
 }
 
 /** Whether a certificate is one of fractions. */
-export function isOfFractions({ operands }: Pick<Agreement, 'operands'>): boolean {
+export function isOfFractions({
+  operands,
+}: {
+  readonly operands: readonly { readonly text: string }[];
+}): boolean {
   return operands.some(({ text }) => text.includes('/'));
 }
 

@@ -1,7 +1,8 @@
 import {
   compare,
   cost,
-  LAW_NAMES,
+  lawName,
+  numeralText,
   readProblem,
   refusalText,
   speakerFor,
@@ -29,7 +30,9 @@ const EXAMPLES: Readonly<Record<string, string>> = {
 };
 
 export interface Example {
-  readonly title: string;
+  /** The computation, and what it makes as the paper writes it. */
+  readonly problem: string;
+  readonly answer: string;
   readonly paper: Paper;
   /** A speaker for it in some words. */
   readonly say: (words: Vocabulary) => Speaker;
@@ -43,7 +46,8 @@ export function exampleOf(method: Method, school: School): Example {
   const [lane] = compare(read.problem, [{ method, school }]).lanes;
   const paper = paperOfLane(lane!, 0);
   return {
-    title: `${text} = ${answerText(lane!.trace)}`,
+    problem: text,
+    answer: answerText(lane!.trace),
     paper,
     say: (words) => speakerFor(read.problem, words),
   };
@@ -97,8 +101,9 @@ export function scopeOf(method: Method): readonly Scope[] {
 
 /** The laws that the example's steps name, each in words. */
 export function lawsOf({ lane }: Paper): readonly string[] {
+  const operands = lane.trace.problem.operands.map((operand) => ({ text: numeralText(operand) }));
   const laws = new Set<Law>(lane.trace.steps.map(({ law }) => law));
-  return [...laws].map((law) => LAW_NAMES[law]);
+  return [...laws].map((law) => lawName(law, { operands }));
 }
 
 /** How much of the example is written and how much is held. */

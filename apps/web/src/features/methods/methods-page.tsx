@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { SheetView } from '../../sheet/sheet-view.tsx';
 import { useSettings } from '../../store/settings-store.ts';
+import { ProblemText } from '../../ui/problem-text.tsx';
 import { Spoken } from '../../ui/spoken.tsx';
 import { exampleOf, lawsOf, mediaOf, scopeOf } from './example.ts';
 import './methods.css';
@@ -62,7 +63,7 @@ const NOTHING = { frames: [], held: new Set<never>() };
 function MethodSheet({ method }: { readonly method: Method }) {
   const [school, setSchool] = useState(method.defaultSchool);
   const example = useMemo(() => exampleOf(method, school), [method, school]);
-  const { paper, say, title } = example;
+  const { paper, say, problem, answer } = example;
   const { words, notes, notches, voice } = useSettings();
   const speaker = useMemo(() => say(words), [say, words]);
   const scope = useMemo(() => scopeOf(method), [method]);
@@ -77,7 +78,8 @@ function MethodSheet({ method }: { readonly method: Method }) {
       <div className="method-body">
         <div>
           <h2>
-            Worked: <span className="figures">{inNotation(title, words)}</span>
+            Worked: <ProblemText problem={problem} /> ={' '}
+            <span className="figures">{inNotation(answer, words)}</span>
           </h2>
           <div
             className="method-example"

@@ -6,7 +6,7 @@ describe('every method', () => {
     '%s is told with an example, its scope and its laws',
     (_, method) => {
       const example = exampleOf(method, method.defaultSchool);
-      expect(example.title).toMatch(/= \d+( \d+\/\d+|\/\d+)?$/);
+      expect(example.answer).toMatch(/^\d+( \d+\/\d+|\/\d+)?$/);
       expect(example.paper.lane.trace.balanced).toBe(true);
       expect(example.say(DEFAULT_VOCABULARY).base).toBe(10);
       expect(lawsOf(example.paper).length).toBeGreaterThan(0);
