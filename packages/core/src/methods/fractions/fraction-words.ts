@@ -93,8 +93,10 @@ const combine: Wording<CombineValues> = {
   value: ({ tops, bottom, made, difference }, say) => {
     const all = tops.map((top) => partsSaid(big(top), big(bottom)));
     const result = `**${partsSaid(big(made), big(bottom))}**`;
-    if (big(made) === 0n)
+    if (all.length === 1) return `The parts are ${result}.`;
+    if (difference && big(made) === 0n) {
       return `${say.opening(say.minus(all[0]!, all[1]!))}: **nothing** is left.`;
+    }
     return difference
       ? `${say.opening(say.minus(all[0]!, all[1]!))}: ${result}.`
       : `${say.opening(say.list(all))} are ${result}.`;
