@@ -61,6 +61,7 @@ export function foresee(trace: Trace): readonly Foresight[] {
 
 /** Whether both numbers of a quotient are scaled, and the places that what is left goes into. */
 function divisionForesight(trace: Trace): readonly Foresight[] {
+  if (trace.problem.kind !== 'quotient') return [];
   const scaled = trace.steps.some(({ law }) => law === 'scale-both');
   const rests = carriedRemainders(trace);
   const places = [...new Set(rests.map(({ place = 0 }) => place - 1))].sort((a, b) => a - b);
