@@ -1,0 +1,60 @@
+/** @jest-environment jsdom */
+import { useComparison } from '../../store/comparison-store.ts';
+import { useSettings } from '../../store/settings-store.ts';
+import { Rendered } from '../../testing/render.tsx';
+import { PrintPage } from './print-page.tsx';
+
+const page = new Rendered();
+afterEach(() => page.act(() => useSettings.setState(useSettings.getInitialState())));
+
+function titled(title: string, unit: string): void {
+  const { change } = useComparison.getState();
+  page.act(() => change((content) => ({ ...content, title, unit })));
+}
+
+describe('the page to print', () => {
+  it('has every finished paper with its sentences, and why they agree', () => {
+    page.open('952 ÷ 7', ['long-division', 'short-division']);
+    titled('Shared among seven crews', 'bags');
+    page.show(<PrintPage />);
+    expect(page.text('h1')).toBe('Shared among seven crews');
+    expect(page.text('.print-problem')).toBe('952 ÷ 7 = 136 bags');
+    expect(page.all('.printed-sheet svg')).toHaveLength(2);
+    expect(page.texts('.printed-steps li')[0]).toMatch(
+      /^1 hundred for each of 7 uses up 7 hundreds\./,
+    );
+    expect(page.texts('.printed-paper h2')).toEqual([
+      'Long division',
+      'Short division',
+      'Why they agree',
+    ]);
+    expect(page.text('.printed-moves li')).toMatch(/= 700÷7/);
+  });
+
+  it('leaves room for the answer on papers to be finished', () => {
+    page.open('1835 ÷ 24', ['long-division']);
+    titled('', 'bundles');
+    page.show(<PrintPage />);
+    expect(page.text('.print-problem')).toBe('1835 ÷ 24 = 76 bundles, 11 left over');
+    page.act(() => {
+      const [finished] = page.all('input[type="checkbox"]') as HTMLInputElement[];
+      finished!.click();
+    });
+    expect(page.all('.print-problem .blank')).toHaveLength(1);
+    expect(page.all('.printed-steps li')).toHaveLength(0);
+    expect(page.texts('.printed-paper h2')).toEqual(['Long division']);
+  });
+
+  it('follows her voice and her signs', () => {
+    page.open('3.6 × 20.5', ['grid-multiplication']);
+    page.act(() =>
+      useSettings.setState((own) => ({ voice: 'digit', words: { ...own.words, point: ',' } })),
+    );
+    page.show(<PrintPage />);
+    expect(page.text('.print-problem').trim()).toBe('3,6 × 20,5 = 73,8');
+    expect(page.texts('.printed-steps li').at(-1)).toMatch(
+      /1 \+ 1 = 2 figures after the point: 73,80/,
+    );
+    expect(page.text('.sign-caption')).toBe('3,6 × 20,5 = 36 × 205 ÷ 100');
+  });
+});
