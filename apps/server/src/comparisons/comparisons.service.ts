@@ -132,6 +132,7 @@ function searchable(text: string): string {
   return text
     .toLowerCase()
     .replace(/(?<=[0-9a-f])\s*[x×·*]\s*(?=[0-9])/g, '×')
+    .replace(/(?<=[0-9a-f])\s*[÷:]\s*(?=[0-9])/g, '÷')
     .replace(/(?<=[0-9a-f])\s*\+\s*(?=[0-9])/g, '+')
     .replace(/(?<=[0-9a-f])\s*[−-]\s*(?=[0-9])/g, '−')
     .trim();

@@ -101,10 +101,11 @@ function endingOf(value: number): string {
   return ['th', 'st', 'nd', 'rd'][last] ?? 'th';
 }
 
-/** `1 third`, `5 sixths`, `2 halves`: a count of parts as it is said. */
+/** `1 third`, `5 sixths`, `2 halves`: a count of parts as it is said; many small ones as `17/240`. */
 export function partsSaid(count: bigint, bottom: bigint): string {
   const name = partName(Number(bottom));
   const said = `${count < 0n ? '−' : ''}${magnitude(count)}`;
+  if (bottom >= 100n) return `${said}/${bottom}`;
   if (magnitude(count) === 1n) return `${said} ${name}`;
   return `${said} ${partsNamed(bottom)}`;
 }

@@ -6,7 +6,15 @@ import { DEFAULT_VOCABULARY } from '../../phrases/vocabulary.ts';
 import { readProblem } from '../../problem/problem.ts';
 import { refusalText } from '../method.ts';
 import { registry } from '../index.ts';
-import { divisorsOf, gcd, lcm, mixedFracText, partsSaid, primesOf } from './fraction.ts';
+import {
+  divisorsOf,
+  gcd,
+  lcm,
+  mixedFracText,
+  partsNamed,
+  partsSaid,
+  primesOf,
+} from './fraction.ts';
 
 function problem(text: string) {
   const read = readProblem(text);
@@ -45,11 +53,17 @@ describe('numbers of fractions', () => {
       '2 twenty-firsts',
       '2 forty-seconds',
       '2 ninety-ninths',
-      '2 101sts',
-      '2 112ths',
-      '2 122nds',
+      '2/101',
+      '2/112',
+      '2/122',
     ]);
     expect(partsSaid(-1n, 6n)).toBe('−1 sixth');
+    expect([101n, 112n, 122n, 720n].map(partsNamed)).toEqual([
+      '101sts',
+      '112ths',
+      '122nds',
+      '720ths',
+    ]);
     expect(mixedFracText(-1n, { top: -1n, bottom: 3n })).toBe('−1 1/3');
     expect(mixedFracText(0n, { top: 0n, bottom: 3n })).toBe('0');
   });
