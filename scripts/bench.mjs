@@ -28,7 +28,8 @@ await main(async () => {
 /** The core alone. */
 async function benchCore() {
   const core = await import(pathToFileURL(join(ROOT, 'packages/core/dist/index.js')).href);
-  const { methods } = core.registry;
+  const { methods: all } = core.registry;
+  const methods = all.filter(({ family }) => family !== 'fractions');
   say('Time to trace two numbers of 80 figures over two of 40 (goal at most 4.60)');
   for (const method of methods) {
     const [large, small] = [80, 40].map((n) => problemFor(core, method, n));
@@ -53,6 +54,33 @@ async function benchCore() {
   for (const method of methods) {
     const ratios = [4, 12, 40, 120].map((n) => {
       const problem = problemFor(core, method, n);
+      const trace = method.trace(problem);
+      const once = ratio(
+        () => method.trace(problem),
+        () => JSON.stringify(trace),
+      );
+      return `${n}: ${once.toFixed(2)}`;
+    });
+    say(`  ${method.id.padEnd(24)} ${ratios.join('   ')}`);
+  }
+  benchFractions(
+    core,
+    all.filter(({ family }) => family === 'fractions'),
+  );
+}
+
+/** Sums of fractions or mixed numbers, by how many are added. */
+function benchFractions(core, methods) {
+  say(
+    'Time to trace a sum of 2, 3 and 5 fractions over time to write it as JSON (goal at most 1.50)',
+  );
+  for (const method of methods) {
+    const mixed = method.id.startsWith('mixed');
+    const ratios = [2, 3, 5].map((n) => {
+      const operands = Array.from({ length: n }, (_, k) =>
+        core.mixedNumeral(mixed ? BigInt(k + 1) : 0n, BigInt(k + 1), BigInt(k + 2)),
+      );
+      const problem = core.makeProblem('sum', operands);
       const trace = method.trace(problem);
       const once = ratio(
         () => method.trace(problem),

@@ -2,6 +2,7 @@ export { Exact } from './exact/exact.ts';
 export { inNotation, PLAIN_NOTATION, type Notation } from './exact/notation.ts';
 export {
   fractionText,
+  mixedNumeral,
   mixedText,
   numberText,
   numeral,

@@ -126,7 +126,7 @@ export function withBase(content: Content, base: number): Content {
   return written ? withProblem(content, written) : content;
 }
 
-/** Her own hops of one paper, whole amounts in base ten. */
+/** Her own hops of one paper, exact amounts in base ten. */
 export function withHops(content: Content, index: number, hops: readonly string[]): Content {
   const paper = content.papers[index];
   return paper ? withPaper(content, index, { ...paper, hops }) : content;

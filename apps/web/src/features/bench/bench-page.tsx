@@ -12,9 +12,14 @@ import { SharedPicture } from './shared-picture.tsx';
 import { WorthPanel } from './worth-panel.tsx';
 import './bench.css';
 
-/** Whether the papers end with the placing of a point or with simplifying, which take a line more to say. */
+/** Whether the papers end with a point, a remainder or simplifying, which take a line more to say. */
 function isWordy(problem: Problem): boolean {
-  return hasFractions(problem) || (problem.kind === 'product' && scaleOf(problem) !== null);
+  const { kind } = problem;
+  return (
+    hasFractions(problem) ||
+    kind === 'quotient' ||
+    (kind === 'product' && scaleOf(problem) !== null)
+  );
 }
 
 /** The bench: papers, account, lanes, and what the pointed-at amount is worth. */

@@ -113,18 +113,22 @@ function Answer({ paper }: { readonly paper: Paper }) {
   );
 }
 
+/** Characters from which on a sentence is set smaller, so that it need not be scrolled. */
+const LONG = 118;
+
 /** What the last step did, in the chosen voice. */
 export function Sentence({ paper, step }: { readonly paper: Paper; readonly step: number }) {
   const say = useSpeaker();
   const voice = useVoice();
   const done = paper.lane.trace.steps[step - 1];
+  const marked = done ? sayMarked(paper.method.phrases, done.phrase, voice, say) : '';
   return (
-    <p className="sentence" role="status" aria-label={`${paper.method.shortName}, step ${step}`}>
-      {done ? (
-        <Spoken marked={sayMarked(paper.method.phrases, done.phrase, voice, say)} />
-      ) : (
-        <BeforeWorking paper={paper} />
-      )}
+    <p
+      className={marked.length > LONG ? 'sentence long' : 'sentence'}
+      role="status"
+      aria-label={`${paper.method.shortName}, step ${step}`}
+    >
+      {done ? <Spoken marked={marked} /> : <BeforeWorking paper={paper} />}
       {step === paper.last && <Answer paper={paper} />}
     </p>
   );
