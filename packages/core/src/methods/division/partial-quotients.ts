@@ -1,87 +1,20 @@
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
-import {
-  numberText,
-  numeralFor,
-  numeralText,
-  numeralValue,
-  placeValue,
-} from '../../exact/numeral.ts';
-import { definePhrases, plain, type Wording } from '../../phrases/phrasebook.ts';
+import { numberText, numeralText, numeralValue, placeValue } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
-import { draftSheet } from '../../sheet/draft-sheet.ts';
-import type { Sheet } from '../../sheet/sheet.ts';
-import { defineMethod, type HopVerdict } from '../method.ts';
+import { defineMethod } from '../method.ts';
+import { judgeChunks, planChunks, type ChunkPlan } from './chunk-plan.ts';
+import { chunkSheet } from './chunk-sheet.ts';
+import { chunkPhrases } from './chunk-words.ts';
 import { DividendLength, giveNumber } from './division-account.ts';
-import { planDivision, planFigures, type DivisionPlan } from './division-plan.ts';
+import { planDivision } from './division-plan.ts';
 import { acceptsQuotient, plannedDivision, scalePhrase } from './division-work.ts';
-import { divisionPhrases } from './division-words.ts';
 import { SCALE_ONE, STOP } from './schools.ts';
 
-type ChunkValues = {
-  readonly chunk: Exact;
-  readonly divisor: Exact;
-  readonly product: Exact;
-  readonly left: Exact;
-};
+const { phrase } = chunkPhrases;
 
-const chunk: Wording<ChunkValues> = {
-  digit: ({ chunk: by, divisor, product }, say) =>
-    `**${say.worth(by)}** ${say.times} ${say.worth(divisor)} = **${say.worth(product)}**.`,
-  value: ({ chunk: by, divisor, product, left }, say) =>
-    `${say.worth(by)} times the divisor ${say.worth(divisor)} can be taken from ${say.worth(left)}: **${say.worth(product)}** off the dividend, **${say.worth(by)}** to the quotient.`,
-};
-
-type TakeValues = {
-  readonly from: Exact;
-  readonly product: Exact;
-  readonly left: Exact;
-  readonly divisor: Exact;
-};
-
-const take: Wording<TakeValues> = {
-  digit: ({ from, product, left }, say) =>
-    `${say.opening(say.minus(say.worth(from), say.worth(product)))} is **${say.worth(left)}**.`,
-  value: ({ left, divisor }, say) =>
-    left.isZero
-      ? `Nothing is left to share.`
-      : `**${say.worth(left)}** ${left.equals(Exact.ONE) ? 'is' : 'are'} still to be shared by ${say.worth(divisor)}.`,
-};
-
-type TotalValues = {
-  readonly chunks: readonly Exact[];
-  readonly to: Exact;
-  readonly skipped: boolean;
-};
-
-const total: Wording<TotalValues> = {
-  digit: ({ chunks, to, skipped }, say) => {
-    if (chunks.length === 0) return `No chunk fits: the quotient is **${say.worth(to)}**.`;
-    if (chunks.length === 1 && !skipped) return `There is one chunk: **${say.worth(to)}**.`;
-    const sum =
-      chunks.length > 8
-        ? `${chunks.length} chunks`
-        : chunks.map((one) => say.worth(one)).join(' + ');
-    return `${sum} = **${say.worth(to)}**${skipped ? ', with one chunk passed over' : ''}.`;
-  },
-  value: ({ chunks, to, skipped }, say) =>
-    chunks.length === 0
-      ? `The divisor does not fit once: **${say.worth(to)}**.`
-      : `All chunks together say how often the divisor was taken: **${say.worth(to)} ${to.equals(Exact.ONE) ? 'time' : 'times'}**${skipped ? ', but one chunk is passed over' : ''}.`,
-};
-
-const phrases = definePhrases({
-  ...divisionPhrases.wordings,
-  'chunks.chunk': chunk,
-  'chunks.take': take,
-  'chunks.total': total,
-  'chunks.share': plain(({ chunk: by }: { chunk: Exact }, say) => `the chunk of ${say.worth(by)}`),
-});
-
-const { phrase } = phrases;
-
-const PRODUCT_AS_CHUNK = {
+const SKIP_CHUNK = {
   id: 'skip-chunk',
   label: 'Chunk passed over',
   mechanism: 'One of the chunks is not added.',
@@ -118,7 +51,7 @@ export const partialQuotients = defineMethod({
       ],
     },
   ],
-  slips: [PRODUCT_AS_CHUNK, SCALE_ONE],
+  slips: [SKIP_CHUNK, SCALE_ONE],
   ownHops: {
     name: 'chunk',
     hint: 'Type how many of the divisor to take, such as 20.',
@@ -126,97 +59,11 @@ export const partialQuotients = defineMethod({
     from: (_, hops) => Exact.sum(hops),
     judge: judgeChunks,
   },
-  phrases: phrases.book,
+  phrases: chunkPhrases.book,
   accepts: acceptsQuotient,
   work,
-  sheet,
+  sheet: chunkSheet,
 });
-
-function judgeChunks(
-  problem: Problem,
-  chunks: readonly Exact[],
-  school: School,
-): readonly HopVerdict[] {
-  const { operands, base } = problem;
-  const finest = placeValue(base, planDivision(problem, school).last);
-  const [dividend, divisor] = operands.map(numeralValue) as [Exact, Exact];
-  let left = dividend;
-  let so = Exact.ZERO;
-  return chunks.map((by): HopVerdict => {
-    if (by.numerator <= 0n) return { ok: false, fault: 'A chunk is more than nothing.' };
-    if (!by.dividedBy(finest).isWhole) {
-      return {
-        ok: false,
-        fault: `The quotient goes down to ${numberText(finest, base)} here; ${numberText(by, base)} is finer.`,
-      };
-    }
-    const product = by.times(divisor);
-    if (product.compare(left) > 0) {
-      return {
-        ok: false,
-        fault: `${numberText(by, base)} × ${numberText(divisor, base)} is ${numberText(product, base)}, and only ${numberText(left, base)} is left.`,
-      };
-    }
-    left = left.minus(product);
-    so = so.plus(by);
-    return { ok: true, lands: so, left };
-  });
-}
-
-/** Chunks with what each leaves, in the scaled numbers. */
-interface ChunkPlan {
-  readonly plan: DivisionPlan;
-  readonly dividend: Exact;
-  readonly divisor: Exact;
-  readonly chunks: readonly Exact[];
-  readonly left: Exact;
-  /** The last place that has a figure. */
-  readonly last: number;
-  /** The figures that repeat, when they do. */
-  readonly block: string | null;
-}
-
-function planChunks(plan: DivisionPlan, own: readonly Exact[], school: School): ChunkPlan {
-  const { base } = plan;
-  const [dividend, divisor] = [plan.dividend, plan.divisor].map(numeralValue) as [Exact, Exact];
-  const used = Exact.sum(own).times(divisor);
-  const rest = planFigures(
-    { ...plan, dividend: numeralFor(dividend.minus(used), base)! },
-    plan.last,
-  );
-  const chunks = [...own];
-  for (const { quotient, place } of rest.figures) {
-    for (const count of countsOf(quotient, base, school)) {
-      chunks.push(Exact.of(count).times(placeValue(base, place)));
-    }
-  }
-  const left = dividend.minus(Exact.sum(chunks).times(divisor));
-  const repeats = rest.repeatsFrom !== null && own.length === 0;
-  const block = repeats
-    ? rest.figures
-        .slice(rest.repeatsFrom!)
-        .map(({ quotient }) => quotient.toString(base).toUpperCase())
-        .join('')
-    : null;
-  const last = rest.figures.at(-1)!.place;
-  return { plan, dividend, divisor, chunks, left, last, block };
-}
-
-/** A figure as one chunk, or as easy ones: halves of the base, twos and ones. */
-function countsOf(quotient: number, base: number, school: School): readonly number[] {
-  if (quotient === 0) return [];
-  if (school['chunks'] === 'largest') return [quotient];
-  const easy = [...new Set([Math.floor(base / 2), 2, 1])].filter((n) => n > 0);
-  const counts: number[] = [];
-  let rest = quotient;
-  for (const count of easy.sort((a, b) => b - a)) {
-    while (rest >= count) {
-      counts.push(count);
-      rest -= count;
-    }
-  }
-  return counts;
-}
 
 function work(scribe: Scribe, problem: Problem, school: School): Trace {
   const { plan, slip } = plannedDivision(scribe, problem, school);
@@ -372,7 +219,7 @@ class ChunkWork {
 
   private close(chunks: readonly Mark[], left: readonly Entry[]): Trace {
     const { scribe, chunked } = this;
-    const skipped = scribe.slip(PRODUCT_AS_CHUNK.id, chunks.length > 1);
+    const skipped = scribe.slip(SKIP_CHUNK.id, chunks.length > 1);
     const counted = skipped ? chunks.slice(0, -1) : chunks;
     const to = Exact.sum(counted.map(({ worth }) => worth));
     const marks = scribe.step({
@@ -439,66 +286,4 @@ class ChunkWork {
           }),
     });
   }
-}
-
-/** The dividend with what is taken away under it, and the chunks at the right, added up below. */
-function sheet(trace: Trace): Sheet {
-  const marks = trace.steps.flatMap(({ gives }) => gives);
-  const written = [...trace.givens, ...marks];
-  const widthOf = (...areas: readonly string[]) =>
-    Math.max(
-      2,
-      ...written
-        .filter(({ spot }) => areas.includes(spot.area))
-        .map(({ glyph }) => Math.ceil(glyph.length * 0.8)),
-    );
-  const work = widthOf('work', 'dividend');
-  const side = widthOf('chunk', 'quotient');
-  const by = widthOf('divisor');
-  const rows = Math.max(
-    0,
-    ...marks.filter(({ spot }) => spot.area === 'work').map(({ spot }) => spot.row + 1),
-  );
-  const right = (x: number, width: number, y: number) =>
-    ({ x, y, width, height: 1, align: 'right' }) as const;
-  const question = trace.givens.filter(({ spot }) => spot.area === 'question');
-  const [first = 0] = question.map(({ glyph }) => glyph.length * 0.7 + 0.3);
-  return draftSheet(trace, {
-    areas: {
-      question: ({ column }, { glyph }) => ({
-        x: -by - 0.4 + (column === 0 ? 0 : first + 1),
-        y: -2,
-        width: glyph.length * 0.7 + 0.3,
-        height: 1,
-      }),
-      divisor: () => right(-by - 0.2, by, 0),
-      dividend: () => right(0, work, 0),
-      work: ({ row }, { role }) => ({ ...right(0, work, 1 + row), underlined: role === 'product' }),
-      chunk: ({ row }) => right(work + 0.6, side, 1 + row),
-      quotient: () => right(work + 0.6, side, 1 + rows),
-      left: (_, { glyph }) => ({
-        x: work + side + 0.8,
-        y: 1 + rows,
-        width: glyph.length * 0.7,
-        height: 1,
-      }),
-    },
-    rulings: [
-      { kind: 'line', x1: 0, y1: 0, x2: work + 0.3, y2: 0, weight: 'heavy' },
-      { kind: 'line', x1: 0, y1: 0, x2: 0, y2: 1, weight: 'heavy' },
-      { kind: 'line', x1: work + 0.4, y1: 0, x2: work + 0.4, y2: 1 + rows, weight: 'thin' },
-      {
-        kind: 'line',
-        x1: work + 0.6,
-        y1: 1 + rows,
-        x2: work + 0.6 + side,
-        y2: 1 + rows,
-        weight: 'heavy',
-      },
-    ],
-    signs:
-      question.length > 0
-        ? [{ sign: 'divide', x: -by - 0.4 + first, y: -2, width: 1, height: 1 }]
-        : [],
-  });
 }
