@@ -14,7 +14,6 @@ export {
 export { failureText, type ProblemFailure } from './problem/failure.ts';
 export { MAX_DIGITS } from './problem/grammar.ts';
 export {
-  hasFractions,
   inBase,
   makeProblem,
   MAX_ADDENDS,
@@ -32,8 +31,16 @@ export {
 export { readExpression, type ReadExpression } from './problem/read-expression.ts';
 export { contextWarnings, contextWarningText, type ContextWarning } from './problem/context.ts';
 export { evaluate } from './problem/evaluate.ts';
+export { asBrackets, asFigures, bridgeRows, type BridgeRow } from './problem/bridge.ts';
+export { substitutionOf, substitutionText } from './problem/substitution.ts';
+export { letterRuns } from './sheet/drawing.ts';
+export { isLinkShown, linkPath } from './sheet/sheet.ts';
+export { notationFor } from './phrases/speaker.ts';
+export { lettersText, raised, termText } from './exact/terms-text.ts';
+export { squareGround, type SquareGround, type SquarePart } from './ground/square.ts';
+export { kindsGround, type KindsGround } from './ground/kinds.ts';
 export { placedPoint, type PlacedPoint } from './problem/point.ts';
-export { amountWriter } from './problem/amount-text.ts';
+export { amountWriter, scriptOf, writeAmount, type Script } from './problem/script.ts';
 export { scaleOf, type Scale } from './problem/scale.ts';
 export { structureOf, type Structure } from './problem/structure.ts';
 export { expressionTex } from './problem/expression-tex.ts';
@@ -54,6 +61,7 @@ export type {
   Trace,
 } from './account/account.ts';
 export { answerText } from './account/answer-text.ts';
+export { rootOf, type FoundRoot } from './account/root.ts';
 export { owedEntries } from './account/owed.ts';
 export { audit, type AuditFault } from './account/audit.ts';
 export { TermSet, type TermSpace } from './account/terms.ts';
@@ -150,7 +158,8 @@ export {
   agreementMarkdown,
   amountText,
   expressionLine,
-  isOfFractions,
+  equationText,
+  valueText,
   lawName,
   LAW_LABELS,
   LAW_NAMES,

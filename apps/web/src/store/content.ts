@@ -1,5 +1,5 @@
 import {
-  hasFractions,
+  scriptOf,
   inBase,
   makeProblem,
   MAX_CHECKS,
@@ -97,7 +97,7 @@ export function withProblem(content: Content, problem: Problem): Content {
 }
 
 function firstPapers(problem: Problem): readonly PaperChoice[] {
-  const suited = hasFractions(problem) ? FRACTION_PAPERS : FIRST_PAPERS[problem.kind];
+  const suited = scriptOf(problem) === 'fractions' ? FRACTION_PAPERS : FIRST_PAPERS[problem.kind];
   const accepted = registry.methods.filter((method) => method.accepts(problem).ok);
   const first = suited.filter((id) => accepted.some((own) => own.id === id));
   const chosen = first.length > 0 ? first : accepted.slice(0, 3).map(({ id }) => id);

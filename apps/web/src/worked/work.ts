@@ -13,7 +13,7 @@ import {
   type Drawing,
   type EntryId,
   Exact,
-  hasFractions,
+  scriptOf,
   type Lane,
   type Level,
   type Method,
@@ -80,7 +80,7 @@ function groundOf({ space, problem, lanes }: Comparison): Ground | null {
   if (problem.kind === 'product' || problem.kind === 'quotient')
     return areaGround(space, problem.base);
   const { low, high } = lineExtent(lanes.map(({ trace }) => trace));
-  return { kind: 'line', low, high: hasFractions(problem) ? nextWhole(high) : high };
+  return { kind: 'line', low, high: scriptOf(problem) === 'fractions' ? nextWhole(high) : high };
 }
 
 /** The bar of fractions goes to the end of the whole that it is in. */

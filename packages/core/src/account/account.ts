@@ -54,6 +54,12 @@ export const ROLES = [
   'fraction product',
   'opened whole',
   'simplified',
+  'turned term',
+  'copied term',
+  'strip',
+  'trial',
+  'prime',
+  'ladder number',
   'answer',
 ] as const;
 export type Role = (typeof ROLES)[number];
@@ -152,6 +158,7 @@ export const GROUP_ROLES = [
   'share',
   'rest',
   'place total',
+  'like terms',
   'subtotal',
   'hop',
   'row total',

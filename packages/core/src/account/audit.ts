@@ -1,4 +1,12 @@
+import { Exact } from '../exact/exact.ts';
 import type { Trace } from './account.ts';
+
+/** The first primes above a hundred thousand. */
+const PRIMES = [
+  100003, 100019, 100043, 100049, 100057, 100069, 100103, 100109, 100129, 100151, 100153, 100169,
+  100183, 100189, 100193, 100207, 100213, 100237, 100267, 100271, 100279, 100291, 100297, 100313,
+  100333, 100343,
+] as const;
 
 /** What is wrong with a trace: where, and in words for a developer. */
 export interface AuditFault {
@@ -10,12 +18,15 @@ export interface AuditFault {
  * Replays a whole trace from its opening account and reports every broken promise: entries taken
  * twice or never opened, a balance that is not the sum of the live entries, amounts left at the end
  * that are no part of the answer. Shares no code with the Scribe; worths are added as plain integers, as
- * tops over one common bottom.
+ * tops over one common bottom, letters as large primes.
  */
 export function audit(trace: Trace): readonly AuditFault[] {
   const faults: AuditFault[] = [];
   const unit = commonDenominator(trace);
-  const counted = ({ numerator, denominator }: Amount) => numerator * (unit / denominator);
+  const counted = (worth: Exact) => {
+    const { numerator, denominator } = numberOf(worth);
+    return numerator * (unit / denominator);
+  };
   const live = new Map<string, bigint>(trace.start.map((e) => [e.id, counted(e.worth)]));
   const seen = new Set<string>(live.keys());
   let sum = [...live.values()].reduce((total, worth) => total + worth, 0n);
@@ -44,14 +55,18 @@ export function audit(trace: Trace): readonly AuditFault[] {
   return faults;
 }
 
-interface Amount {
-  readonly numerator: bigint;
-  readonly denominator: bigint;
+/** Large primes for letters, so that different expressions do not come to the same. */
+const LETTERS = new Map(
+  [...'abcdefghijklmnopqrstuvwxyz'].map((letter, k) => [letter, Exact.of(PRIMES[k]!)]),
+);
+
+function numberOf(worth: Exact): Exact {
+  return worth.isConstant ? worth : worth.at(LETTERS);
 }
 
 /** A bottom that every worth of the trace can be written over. */
 function commonDenominator({ start, steps, total }: Trace): bigint {
-  const amounts: readonly Amount[] = [
+  const amounts: readonly Exact[] = [
     total,
     ...start.map(({ worth }) => worth),
     ...steps.flatMap(({ gives, opens, balance }) => [
@@ -60,7 +75,7 @@ function commonDenominator({ start, steps, total }: Trace): bigint {
     ]),
   ];
   let unit = 1n;
-  for (const { denominator } of amounts) {
+  for (const { denominator } of amounts.map(numberOf)) {
     if (unit % denominator !== 0n) unit *= denominator;
   }
   return unit;

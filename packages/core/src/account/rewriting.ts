@@ -21,6 +21,9 @@ const REWRITTEN: ReadonlySet<Role> = new Set([
   'renamed fraction',
   'fraction product',
   'opened whole',
+  'turned term',
+  'copied term',
+  'ladder number',
 ]);
 
 /** Marks that are parts of a quotient found so far; all else of a division is still to be shared. */

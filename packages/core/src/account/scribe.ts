@@ -24,7 +24,7 @@ import { placeCut } from './cut.ts';
 import {
   choices,
   ProductSpace,
-  type QuotientSpace,
+  type PieceSpace,
   SumSpace,
   TermSet,
   type Cuts,
@@ -78,7 +78,16 @@ export interface ScribeRequest {
   readonly hops?: readonly Exact[];
   /** How many figures the answer has at least, because the point stands before the last ones. */
   readonly leastPlaces?: number;
+  /** Which stage of a string of factors this is, from 1, and whether it is the last. */
+  readonly stage?: StagePlace;
 }
+
+export interface StagePlace {
+  readonly number: number;
+  readonly isLast: boolean;
+}
+
+const ONLY_STAGE: StagePlace = { number: 1, isLast: true };
 
 /**
  * Writes one trace. It opens the account with the expansion a method works from, turns drafts into
@@ -137,11 +146,11 @@ export class Scribe {
   }
 
   /**
-   * Opens the account of a quotient: some pieces of the dividend together are owed as one figure of it,
-   * shared by the divisor.
+   * Opens the account of a quotient or a root: some pieces of the number together are owed as one figure
+   * of it, shared by the divisor where there is one.
    */
   openShares(
-    space: QuotientSpace,
+    space: PieceSpace,
     owed: readonly { readonly text: string; readonly worth: Exact; readonly terms: TermSet }[],
   ): readonly OwedEntry[] {
     this.space = space;
@@ -191,11 +200,14 @@ export class Scribe {
     return [...first, ...byId.values()];
   }
 
-  /** Puts a digit or part of an operand on the paper. It is no amount of the account. */
-  give(operand: number, part: number, role: Given['role'], spot: Spot): Given {
+  /**
+   * Puts a digit or part of an operand on the paper, in its own figures or as it looks there. It is no
+   * amount of the account.
+   */
+  give(operand: number, part: number, role: Given['role'], spot: Spot, looks?: string): Given {
     const { worth, text, place } = this.space.cuts[operand]![part]!;
     const terms = TermSet.from(this.space, this.termsOf[operand]![part]!);
-    const glyph = role === 'operand digit' ? text.slice(0, 1) : text;
+    const glyph = looks ?? (role === 'operand digit' ? text.slice(0, 1) : text);
     const id = `g${operand}.${part}` as EntryId;
     const own =
       this.space instanceof SumSpace ? this.owed.get(this.space.index([operand, part])) : null;
@@ -230,6 +242,11 @@ export class Scribe {
   /** How many figures an answer in columns has at least: one, or those from the ones on where there is a point. */
   get leastPlaces(): number {
     return this.request.leastPlaces ?? 1;
+  }
+
+  /** The stage of a string of factors that is written. */
+  get stage(): StagePlace {
+    return this.request.stage ?? ONLY_STAGE;
   }
 
   /** The hops of her own choosing, in the order in which she wants them; empty when she has none. */
@@ -281,6 +298,14 @@ export class Scribe {
     this.slipCounts.set(slip, occurrence);
     this.opportunities.push({ slip, occurrence, step: this.steps.length + 1 });
     return this.wanted.size > 0 && this.wanted.has(`${slip}@${occurrence}`);
+  }
+
+  /**
+   * Whether the learner will slip at some later point, for work that must be planned before it is written.
+   * The point itself is still to be asked about with {@link slip} when it comes.
+   */
+  willSlip(slip: string, occurrence: number): boolean {
+    return this.wanted.has(`${slip}@${occurrence}`);
   }
 
   /** Names entries that are read together; owed ones when they are only seen together. */

@@ -15,8 +15,8 @@ import type {
 } from './account.ts';
 import { ProductSpace, TermSet, type TermSpace } from './terms.ts';
 
-/** How a stage that follows is announced: what the one before made, and the factor that comes next. */
-export type SayStage = (product: Exact, factor: Exact) => Phrase;
+/** How a stage that follows is announced: the one before, with its number, and its own opening work. */
+export type SayStage = (number: number, made: Trace, next: Trace) => Phrase;
 
 /**
  * The product of three and more factors as one account. Each stage is a work of two factors by itself;
@@ -27,7 +27,7 @@ export function stagedTrace(problem: Problem, works: readonly Trace[], say: SayS
   const factors = problem.operands.map(numeralValue);
   const cuts = [works[0]!.space.cuts[0]!, ...works.map((work) => work.space.cuts[1]!)];
   const space = new ProductSpace(cuts);
-  const lifts = liftsOf(works, space);
+  const { lifts, spent } = liftsOf(works, space);
   const stages: Stage[] = [];
   const parts: LiftedWork[] = [];
   const steps: Step[] = [];
@@ -47,7 +47,7 @@ export function stagedTrace(problem: Problem, works: readonly Trace[], say: SayS
         gives: [],
         opens: lifted.owed,
         strikes: [],
-        phrase: say(works[k - 1]!.answer, factors[k + 1]!),
+        phrase: say(k, works[k - 1]!, work),
         balance: Exact.sum(lifted.owed.map(({ worth }) => worth)),
       });
     }
@@ -68,7 +68,9 @@ export function stagedTrace(problem: Problem, works: readonly Trace[], say: SayS
     givens: parts.flatMap(({ givens }) => givens),
     start: parts[0]!.owed,
     steps,
-    groups: parts.flatMap(({ groups }, k) => groups.map((group) => subtotal(group, k, works))),
+    groups: parts.flatMap(({ groups }, k) =>
+      groups.map((group) => stageGroup(group, k === works.length - 1, spent)),
+    ),
     opportunities,
     total,
     balanced: steps.every((step) => step.balance.equals(total)),
@@ -76,10 +78,12 @@ export function stagedTrace(problem: Problem, works: readonly Trace[], say: SayS
   };
 }
 
-/** The answer of every stage but the last is a number on the way. */
-function subtotal(group: Group, stage: number, works: readonly Trace[]): Group {
-  const isLast = stage === works.length - 1;
-  return group.role === 'answer' && !isLast ? { ...group, role: 'subtotal' } : group;
+/** The answer of every stage but the last is a number on the way; the last also holds what came to nothing. */
+function stageGroup(group: Group, isLast: boolean, spent: TermSet): Group {
+  if (group.role !== 'answer') return group;
+  return isLast
+    ? { ...group, terms: TermSet.union(spent.space, [group.terms, spent]) }
+    : { ...group, role: 'subtotal' };
 }
 
 interface LiftedWork {
@@ -148,22 +152,45 @@ interface Lift {
   readonly terms: (terms: TermSet) => TermSet;
 }
 
+/** Terms that a stage has gathered into nothing, so that no part of the next one's factor holds them. */
+function leftOut(
+  work: Trace,
+  lift: Lift,
+  here: number,
+  holds: (part: number) => readonly number[],
+  parts: number,
+): TermSet {
+  const held = new Set(Array.from({ length: parts }, (_, part) => holds(part)).flat());
+  const all = lift.terms(work.groups.at(-1)!.terms);
+  return TermSet.from(
+    all.space,
+    [...all.indices()].filter((index) => !held.has(index % here)),
+  );
+}
+
 /**
- * The lifts of all stages. A part of a stage's first factor stands for every product that the stages before
+ * The lifts of all stages and what came to nothing between them. A part of a stage's first factor stands for every product that the stages before
  * have gathered in it; each is taken with every part of the factors to come.
  */
-function liftsOf(works: readonly Trace[], space: TermSpace): readonly Lift[] {
+function liftsOf(
+  works: readonly Trace[],
+  space: TermSpace,
+): { readonly lifts: readonly Lift[]; readonly spent: TermSet } {
   const sizes = space.cuts.map((parts) => parts.length);
   const lifts: Lift[] = [];
+  const spent: TermSet[] = [];
   let holds = (part: number): readonly number[] => [part];
   works.forEach((work, k) => {
     const below = sizes.slice(0, k + 1).reduce((product, size) => product * size, 1);
     const here = below * sizes[k + 1]!;
     const lift = liftOf(work, space, holds, below, here);
-    holds = holders(work, lift, here);
     lifts.push(lift);
+    const next = works[k + 1]?.space.cuts[0];
+    if (!next) return;
+    holds = holders(work, lift, here, next.length);
+    spent.push(leftOut(work, lift, here, holds, next.length));
   });
-  return lifts;
+  return { lifts, spent: TermSet.union(space, spent) };
 }
 
 function liftOf(
@@ -195,19 +222,29 @@ function liftOf(
 
 /**
  * For each part of the next stage's first factor, the products of the factors so far that it holds: those
- * of the figure in its place, or all when the answer is not written figure by figure.
+ * of the figure in its place; those of the term that it is, where the answer is a list of as many terms;
+ * or all when the answer is one number.
  */
-function holders(work: Trace, lift: Lift, here: number): (part: number) => readonly number[] {
+function holders(
+  work: Trace,
+  lift: Lift,
+  here: number,
+  parts: number,
+): (part: number) => readonly number[] {
   const answer = work.groups.at(-1)!;
   const ids = new Set(answer.marks);
   const marks = work.steps.flatMap(({ gives }) => gives).filter(({ id }) => ids.has(id));
   const placed = marks.every(({ place, glyph }) => place !== undefined && glyph.length === 1);
+  const listed = !placed && marks.length === parts;
+  const markOf = (part: number) => {
+    if (placed) return marks.find(({ place }) => place === part);
+    return listed ? marks[parts - 1 - part] : undefined;
+  };
   const known = new Map<number, readonly number[]>();
   return (part) => {
     const found = known.get(part);
     if (found) return found;
-    const mark = placed ? marks.find(({ place }) => place === part) : undefined;
-    const all = lift.terms(mark?.terms ?? answer.terms);
+    const all = lift.terms(markOf(part)?.terms ?? answer.terms);
     const held = [...new Set([...all.indices()].map((index) => index % here))];
     known.set(part, held);
     return held;

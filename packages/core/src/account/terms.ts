@@ -117,7 +117,7 @@ export class ProductSpace extends TermSpace {
   textOf(parts: readonly number[]): string {
     let text = this.cuts[0]![parts[0]!]!.text;
     for (let operand = 1; operand < parts.length; operand++) {
-      text += `×${this.cuts[operand]![parts[operand]!]!.text}`;
+      text += `×${closed(this.cuts[operand]![parts[operand]!]!.text)}`;
     }
     return text;
   }
@@ -146,6 +146,11 @@ export class ProductSpace extends TermSpace {
       parts.every((part, operand) => part < this.cuts[operand]!.length)
     );
   }
+}
+
+/** A part behind a sign: one with a minus of its own in a bracket. */
+function closed(text: string): string {
+  return text.startsWith('−') ? `(${text})` : text;
 }
 
 /**
@@ -187,7 +192,7 @@ export class SumSpace extends TermSpace {
 
   textOf([operand = 0, part = 0]: readonly number[]): string {
     const { text } = this.cuts[operand]![part]!;
-    return this.signs[operand] === 1 ? text : `−${text}`;
+    return this.signs[operand] === 1 ? text : `−${closed(text)}`;
   }
 
   /** A digit may be any digit of its place; a part written whole anything of its length. */
@@ -215,10 +220,11 @@ export class SumSpace extends TermSpace {
 }
 
 /**
- * The expansion of a quotient: pieces of the dividend, each shared by the divisor. The first operand's
- * parts are the pieces, the second operand's only part is the divisor; a term's coordinate is its piece.
+ * Pieces of one number: of the dividend of a quotient, each shared by the divisor, or of the number under
+ * a root. The first operand's parts are the pieces, the only part of the second, where there is one, is
+ * the divisor; a term's coordinate is its piece.
  */
-export class QuotientSpace extends TermSpace {
+export class PieceSpace extends TermSpace {
   readonly size: number;
 
   constructor(cuts: Cuts) {
@@ -226,8 +232,8 @@ export class QuotientSpace extends TermSpace {
     this.size = cuts[0]!.length;
   }
 
-  private get divisor(): Part {
-    return this.cuts[1]![0]!;
+  private get divisor(): Part | undefined {
+    return this.cuts[1]?.[0];
   }
 
   index([piece = 0]: readonly number[]): number {
@@ -239,15 +245,17 @@ export class QuotientSpace extends TermSpace {
   }
 
   madeOf([piece = 0]: readonly number[]) {
-    return [[0, piece] as const, [1, 0] as const];
+    return this.cuts.map((_, operand) => [operand, operand === 0 ? piece : 0] as const);
   }
 
   worthOf([piece = 0]: readonly number[]): Exact {
-    return this.cuts[0]![piece]!.worth.dividedBy(this.divisor.worth);
+    const { worth } = this.cuts[0]![piece]!;
+    return this.divisor ? worth.dividedBy(this.divisor.worth) : worth;
   }
 
   textOf([piece = 0]: readonly number[]): string {
-    return `${this.cuts[0]![piece]!.text}÷${this.divisor.text}`;
+    const { text } = this.cuts[0]![piece]!;
+    return this.divisor ? `${text}÷${this.divisor.text}` : text;
   }
 
   /** A share is not known by places; see the certainty of quotients. */
@@ -256,7 +264,7 @@ export class QuotientSpace extends TermSpace {
   }
 
   over(cuts: Cuts): TermSpace {
-    return new QuotientSpace(cuts);
+    return new PieceSpace(cuts);
   }
 
   refined([piece = 0]: readonly number[], members: Members): readonly (readonly number[])[] {

@@ -1,13 +1,28 @@
-import { amountWriter } from '../problem/amount-text.ts';
+import type { Trace } from '../account/account.ts';
+import { answerText } from '../account/answer-text.ts';
+import { rootOf } from '../account/root.ts';
+import { Exact } from '../exact/exact.ts';
+import { amountWriter, scriptOf } from '../problem/script.ts';
 import type { CheckSpec } from './check.ts';
+
+/** Whether a root that comes out is this number. */
+function isExactRoot(value: Exact, work: Trace): boolean {
+  const { root, under, left } = rootOf(work);
+  return left.isZero && under.equals(Exact.ONE) && root.equals(value);
+}
 
 export const calculatorCheck: CheckSpec = {
   id: 'calculator',
   name: 'Calculator',
   catches: 'Every wrong answer, when this very computation is keyed in.',
   misses: 'Where and why it went wrong, and a computation that was keyed in wrongly.',
-  lacks: ({ calculated }) => (calculated ? null : 'Use the calculator first.'),
-  make: ({ calculated, comparison }, answer) => {
+  lacks: ({ calculated, comparison: { problem } }) => {
+    if (scriptOf(problem) === 'terms') {
+      return 'The calculator has no letters; put numbers in for them and check those.';
+    }
+    return calculated ? null : 'Use the calculator first.';
+  },
+  make: ({ calculated, comparison, lane }, answer, work = lane.trace) => {
     const { value, same } = calculated!;
     const text = amountWriter(comparison.problem);
     const shown = text(value);
@@ -17,10 +32,13 @@ export const calculatorCheck: CheckSpec = {
         lines: [`The calculator shows ${shown}, but for another computation.`],
       };
     }
-    const agrees = value.equals(answer);
+    const isRoot = comparison.problem.kind === 'root';
+    const agrees = isRoot ? isExactRoot(value, work) : value.equals(answer);
     return {
       outcome: agrees ? 'agrees' : 'disagrees',
-      lines: [`The calculator shows ${shown}; the paper says ${text(answer)}.`],
+      lines: [
+        `The calculator shows ${shown}; the paper says ${isRoot ? answerText(work) : text(answer)}.`,
+      ],
     };
   },
 };

@@ -1,6 +1,9 @@
 import { Exact } from '../exact/exact.ts';
 import { decimalsNeeded, numberText, numeralValue, placeValue } from '../exact/numeral.ts';
-import { hasFractions, type Problem } from '../problem/problem.ts';
+import type { Problem } from '../problem/problem.ts';
+import { rootOf } from '../account/root.ts';
+import type { Trace } from '../account/account.ts';
+import { scriptOf, type Script } from '../problem/script.ts';
 import type { CheckFinding, CheckSpec } from './check.ts';
 
 /**
@@ -60,6 +63,32 @@ function make(problem: Problem, answer: Exact): CheckFinding {
   };
 }
 
+/** The square of a root and what is left, against the number. */
+function ofRoot(work: Trace): CheckFinding {
+  const { base } = work.problem;
+  const by = BigInt(base - 1);
+  const { root, under, left } = rootOf(work);
+  const [side, inside, rest, number] = [root, under, left, work.total].map((one) =>
+    castOut(one, base),
+  ) as [bigint, bigint, bigint, bigint];
+  const made = (side * side * inside + rest) % by;
+  const fits = made === number;
+  const digit = (value: bigint) => numberText(Exact.of(value), base);
+  return {
+    outcome: fits ? 'agrees' : 'disagrees',
+    lines: [
+      `With ${digit(by)} cast out the root leaves ${digit(side)}, what is left ${digit(rest)}.`,
+      `Squared and put together that leaves ${digit(made)}, the number ${digit(number)}: ${fits ? 'the same' : 'not the same'}.`,
+    ],
+  };
+}
+
+const NO_FIGURES: Record<Script, string> = {
+  figures: '',
+  fractions: 'Fractions have no figures in places that could be cast out.',
+  terms: 'Letters have no figures that could be cast out.',
+};
+
 export const castingOutCheck: CheckSpec = {
   id: 'casting-out',
   name: 'Casting out the base minus one',
@@ -68,10 +97,11 @@ export const castingOutCheck: CheckSpec = {
   misses:
     'Figures that changed places, a zero or a point too many, and errors of just nine or its multiples.',
   lacks: ({ comparison: { problem } }) =>
-    hasFractions(problem)
-      ? 'Fractions have no figures in places that could be cast out.'
+    scriptOf(problem) !== 'figures'
+      ? NO_FIGURES[scriptOf(problem)]
       : problem.base === 2
         ? 'In base two there is nothing to cast out: every number leaves 0.'
         : null,
-  make: ({ comparison }, answer) => make(comparison.problem, answer),
+  make: ({ comparison: { problem }, lane }, answer, work = lane.trace) =>
+    problem.kind === 'root' ? ofRoot(work) : make(problem, answer),
 };

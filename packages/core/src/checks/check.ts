@@ -1,3 +1,4 @@
+import type { Trace } from '../account/account.ts';
 import type { Comparison, Lane } from '../compare/compare.ts';
 import type { Exact } from '../exact/exact.ts';
 import type { EstimateRecord } from '../formats/comparison-document.ts';
@@ -13,6 +14,9 @@ export const CHECKS = [
   'casting-out',
   'second-method',
   'calculator',
+  'substitution',
+  'degree',
+  'product-count',
 ] as const;
 export type CheckId = (typeof CHECKS)[number];
 
@@ -47,6 +51,9 @@ export interface CheckSpec {
   readonly misses: string;
   /** Why it cannot be made, in a sentence, or null when it can. */
   readonly lacks: (subject: CheckSubject) => string | null;
-  /** Makes the check on an answer; null lacks must be ruled out first. */
-  readonly make: (subject: CheckSubject, answer: Exact) => CheckFinding;
+  /**
+   * Makes the check on an answer, and on the work that gave it where that is not the paper's own; what it
+   * lacks must be ruled out first.
+   */
+  readonly make: (subject: CheckSubject, answer: Exact, work?: Trace) => CheckFinding;
 }

@@ -1,6 +1,7 @@
 import { Exact } from '../exact/exact.ts';
 import { mixedText, numeralValue } from '../exact/numeral.ts';
 import type { Problem } from '../problem/problem.ts';
+import { scriptOf } from '../problem/script.ts';
 import type { CheckFinding, CheckSpec } from './check.ts';
 
 /** Which way a number moves when it is multiplied by a factor or shared by a divisor. */
@@ -15,9 +16,11 @@ export interface Direction {
 /**
  * What can be foreseen before working: a factor below one takes only a part, so that the product is less
  * than the other factor; a divisor below one fits more often than the dividend has ones. A product says
- * so of each of its first two factors and all others together. Empty for sums and differences.
+ * so of each of its first two factors and all others together. Empty for everything else.
  */
-export function directions({ kind, operands }: Problem): readonly Direction[] {
+export function directions(problem: Problem): readonly Direction[] {
+  const { kind, operands } = problem;
+  if (scriptOf(problem) === 'terms') return [];
   const worths = operands.map(numeralValue);
   if (kind === 'quotient') {
     const [of, by] = worths as [Exact, Exact];

@@ -6,6 +6,9 @@ import { estimateCheck } from './estimate-check.ts';
 import { inverseCheck } from './inverse-check.ts';
 import { leadingFiguresCheck } from './leading-figures-check.ts';
 import { pointCheck } from './point-check.ts';
+import { degreeCheck } from './degree-check.ts';
+import { productCountCheck } from './product-count-check.ts';
+import { substitutionCheck } from './substitution-check.ts';
 import { secondMethodCheck } from './second-method-check.ts';
 import { totalsCheck } from './totals-check.ts';
 
@@ -20,6 +23,9 @@ export const checks: readonly CheckSpec[] = [
   castingOutCheck,
   secondMethodCheck,
   calculatorCheck,
+  substitutionCheck,
+  degreeCheck,
+  productCountCheck,
 ];
 
 /** The check with this id. RangeError when there is none. */

@@ -1,11 +1,14 @@
+import type { Trace } from '../account/account.ts';
+import { rootOf } from '../account/root.ts';
 import type { Lane } from '../compare/compare.ts';
 import { Exact } from '../exact/exact.ts';
 import { decimalsNeeded, numberText, numeralFor, numeralValue } from '../exact/numeral.ts';
 import { registry } from '../methods/index.ts';
 import { speakerFor } from '../phrases/speaker.ts';
 import { DEFAULT_VOCABULARY } from '../phrases/vocabulary.ts';
-import { amountWriter } from '../problem/amount-text.ts';
-import { hasFractions, makeProblem, type Problem } from '../problem/problem.ts';
+import { amountWriter } from '../problem/script.ts';
+import { makeProblem, type Problem } from '../problem/problem.ts';
+import { scriptOf } from '../problem/script.ts';
 import { scaleOf } from '../problem/scale.ts';
 import type { CheckFinding, CheckSpec } from './check.ts';
 
@@ -43,7 +46,7 @@ function checkDifference(lane: Lane, answer: Exact): CheckFinding {
   const { problem } = lane.trace;
   const [minuend, subtrahend] = problem.operands.map(numeralValue);
   const text = amountWriter(problem);
-  if (answer.numerator < 0n || hasFractions(problem)) {
+  if (scriptOf(problem) !== 'figures' || answer.numerator < 0n) {
     const sum = answer.plus(subtrahend!);
     return {
       outcome: sum.equals(minuend!) ? 'agrees' : 'disagrees',
@@ -86,11 +89,16 @@ export const inverseCheck: CheckSpec = {
   name: 'Inverse operation',
   catches: 'Every answer that is wrong for these numbers.',
   misses: 'Numbers copied wrongly at the start, and the same slip made again on the way back.',
-  lacks: ({ comparison: { problem } }) =>
-    problem.kind === 'product' && dividingBack(problem) === null
+  lacks: ({ comparison: { problem } }) => {
+    if (problem.kind !== 'product') return null;
+    if (scriptOf(problem) === 'terms') {
+      return 'A product of brackets is not divided back here; put numbers in for the letters.';
+    }
+    return dividingBack(problem) === null
       ? 'Every factor that could be divided by is zero; nothing can be divided back.'
-      : null,
-  make: ({ lane }, answer) => {
+      : null;
+  },
+  make: ({ lane }, answer, work = lane.trace) => {
     switch (lane.trace.problem.kind) {
       case 'sum':
         return checkSum(lane, answer);
@@ -100,9 +108,29 @@ export const inverseCheck: CheckSpec = {
         return checkProduct(lane, answer);
       case 'quotient':
         return checkQuotient(lane, answer);
+      case 'root':
+        return checkRoot(work);
     }
   },
 };
+
+/** Squaring back: root times root, and what was left. */
+function checkRoot(work: Trace): CheckFinding {
+  const { problem, total } = work;
+  const text = amountWriter(problem);
+  const { root, under, left } = rootOf(work);
+  const made = root.times(root).times(under).plus(left);
+  const times = under.equals(Exact.ONE) ? '' : ` × ${text(under)}`;
+  const rest = left.isZero ? '' : ` + ${text(left)}`;
+  const square = `${text(root)} × ${text(root)}${times}${rest}`;
+  return {
+    outcome: made.equals(total) ? 'agrees' : 'disagrees',
+    lines: [
+      `${square} = ${text(made)}, to be ${text(total)}: the square of the root, with what is left, is the number.`,
+      ...(left.isZero && made.equals(total) ? ['Nothing is left over: the root comes out.'] : []),
+    ],
+  };
+}
 
 /** The last factor that is not zero, by which a product can be divided back. */
 function dividingBack({ operands }: Problem): number | null {

@@ -1,3 +1,4 @@
+import { rootOf } from '../account/root.ts';
 import { certainties, type Certainty } from '../compare/certainty.ts';
 import type { Lane } from '../compare/compare.ts';
 import type { Exact } from '../exact/exact.ts';
@@ -35,7 +36,8 @@ export const leadingFiguresCheck: CheckSpec = {
     firstCertain(lane)
       ? null
       : 'This method is sure of no figure before its last step; choose one that begins with the largest place.',
-  make: ({ lane }, answer) => {
+  make: ({ lane }, given, work = lane.trace) => {
+    const answer = lane.trace.problem.kind === 'root' ? rootOf(work).root : given;
     const { step, certain } = firstCertain(lane)!;
     const { base } = lane.trace.problem;
     const fits = begins(answer, certain, base);

@@ -1,12 +1,13 @@
+import { answerText } from '../account/answer-text.ts';
 import type { Opportunity } from '../account/account.ts';
-import type { Exact } from '../exact/exact.ts';
 import type { CheckSpec, CheckSubject } from './check.ts';
 
 /** A slip that could happen on a paper, the answer it would give, and whether a check would notice. */
 export interface SlipReach {
   readonly opportunity: Opportunity;
   readonly label: string;
-  readonly answer: Exact;
+  /** As the paper gives it. */
+  readonly answer: string;
   readonly caught: boolean;
 }
 
@@ -21,15 +22,16 @@ const MOST = 60;
 export function reachOf(check: CheckSpec, subject: CheckSubject): readonly SlipReach[] {
   const { method, trace } = subject.lane;
   return trace.opportunities.slice(0, MOST).flatMap((opportunity): SlipReach[] => {
-    const { answer, total } = method.trace(trace.problem, {
+    const slipped = method.trace(trace.problem, {
       school: trace.school,
       slips: [opportunity],
       order: trace.choice.order,
       hops: trace.choice.hops,
     });
+    const { answer, total } = slipped;
     if (answer.equals(total)) return [];
     const label = method.slips.find(({ id }) => id === opportunity.slip)?.label ?? opportunity.slip;
-    const { outcome } = check.make(subject, answer);
-    return [{ opportunity, label, answer, caught: outcome === 'disagrees' }];
+    const { outcome } = check.make(subject, answer, slipped);
+    return [{ opportunity, label, answer: answerText(slipped), caught: outcome === 'disagrees' }];
   });
 }

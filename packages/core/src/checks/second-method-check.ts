@@ -1,4 +1,5 @@
-import { amountWriter } from '../problem/amount-text.ts';
+import { answerText } from '../account/answer-text.ts';
+import { amountWriter } from '../problem/script.ts';
 import type { CheckSpec } from './check.ts';
 
 export const secondMethodCheck: CheckSpec = {
@@ -8,14 +9,18 @@ export const secondMethodCheck: CheckSpec = {
   misses: 'Numbers copied wrongly onto both, and a fact that is known wrongly.',
   lacks: ({ other, lane }) =>
     other && other !== lane ? null : 'Lay a second paper with another method first.',
-  make: ({ other, comparison }, answer) => {
+  make: ({ other, comparison, lane }, answer, work = lane.trace) => {
     const { trace, method } = other!;
+    const isRoot = comparison.problem.kind === 'root';
     const text = amountWriter(comparison.problem);
+    const [theirs, own] = isRoot
+      ? [answerText(trace), answerText(work)]
+      : [text(trace.answer), text(answer)];
     const same = trace.answer.equals(answer);
     return {
       outcome: same ? 'agrees' : 'disagrees',
       lines: [
-        `${method.name} makes ${text(trace.answer)}, this paper ${text(answer)}: ${same ? 'the same' : 'not the same'}.`,
+        `${method.name} makes ${theirs}, this paper ${own}: ${same ? 'the same' : 'not the same'}.`,
       ],
     };
   },

@@ -1,33 +1,37 @@
-import { type Exact } from '../exact/exact.ts';
-import { numberText } from '../exact/numeral.ts';
+import type { Exact } from '../exact/exact.ts';
 import { areaTotals, type StripTotal } from '../ground/area-totals.ts';
+import { amountWriter } from '../problem/script.ts';
 import type { CheckFinding, CheckSpec, CheckSubject } from './check.ts';
 
 /** `2300 + 368 = 2668` */
-function sumLine(strips: readonly StripTotal[], sum: Exact, base: number): string {
-  const text = (amount: Exact) => numberText(amount, base);
+function sumLine(
+  strips: readonly StripTotal[],
+  sum: Exact,
+  text: (amount: Exact) => string,
+): string {
   const parts =
     strips.length > 8
       ? `${strips.length} totals`
       : [...strips]
           .reverse()
           .map(({ worth }) => text(worth))
+          .map((part) => (/ |^−/.test(part) ? `(${part})` : part))
           .join(' + ');
   return `${parts || '0'} = ${text(sum)}`;
 }
 
 function make({ comparison: { space, problem } }: CheckSubject, answer: Exact): CheckFinding {
   const totals = areaTotals(space)!;
-  const { base } = problem;
+  const text = amountWriter(problem);
   const fits = totals.rowSum.equals(answer) && totals.columnSum.equals(answer);
   return {
     outcome: fits ? 'agrees' : 'disagrees',
     lines: [
-      `By rows: ${sumLine(totals.rows, totals.rowSum, base)}.`,
-      `By columns: ${sumLine(totals.columns, totals.columnSum, base)}.`,
+      `By rows: ${sumLine(totals.rows, totals.rowSum, text)}.`,
+      `By columns: ${sumLine(totals.columns, totals.columnSum, text)}.`,
       fits
-        ? `Both ways make the answer ${numberText(answer, base)}.`
-        : `The paper says ${numberText(answer, base)}: not what both ways make.`,
+        ? `Both ways make the answer ${text(answer)}.`
+        : `The paper says ${text(answer)}: not what both ways make.`,
     ],
   };
 }

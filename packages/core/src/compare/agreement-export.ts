@@ -1,7 +1,10 @@
 import type { Law } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
 import { inNotation, pointTex, timesTex, type Notation } from '../exact/notation.ts';
-import { fractionText, numberText } from '../exact/numeral.ts';
+import { numberText } from '../exact/numeral.ts';
+import { lettersText, raised } from '../exact/terms-text.ts';
+import type { ProblemKind } from '../problem/problem.ts';
+import { writeAmount, type Script } from '../problem/script.ts';
 import type { Agreement, Expression, Move } from './agreement.ts';
 
 /** Each law in a few words, for people. */
@@ -19,18 +22,30 @@ export const LAW_NAMES: Record<Law, string> = {
   'pair-factors': 'equal factors in pairs',
 };
 
-/** The same two laws as fractions have them. */
-const PART_LAW_NAMES: Partial<Record<Law, string>> = {
-  'place-value': 'a mixed number is a whole and a part',
-  'scale-both': 'n/n is one: both numbers of a fraction scaled alike',
+/** The same laws as they are called where numbers are written in other ways. */
+const SCRIPT_LAW_NAMES: Record<Script, Partial<Record<Law, string>>> = {
+  figures: {},
+  fractions: {
+    'place-value': 'a mixed number is a whole and a part',
+    'scale-both': 'n/n is one: both numbers of a fraction scaled alike',
+  },
+  terms: {
+    'place-value': 'an expression is the sum of its terms',
+  },
 };
 
-/** A law in a few words, as a certificate's numbers have it. */
+/** A law in a few words, as it is called for numbers of a script. */
 export function lawName(
   law: Law,
-  certificate: { readonly operands: readonly { readonly text: string }[] },
+  { script, kind }: { readonly script: Script; readonly kind?: ProblemKind },
 ): string {
-  return (isOfFractions(certificate) ? PART_LAW_NAMES[law] : undefined) ?? LAW_NAMES[law];
+  if (kind === 'root' && law === 'place-value') return 'a number is the sum of its pieces';
+  return SCRIPT_LAW_NAMES[script][law] ?? LAW_NAMES[law];
+}
+
+/** The signs in which a certificate is written; a times sign between terms is a dot, as × is a letter there. */
+function signsOf({ script }: Pick<TermTexts, 'script'>, notation: Notation): Notation {
+  return script === 'terms' ? { ...notation, times: '·' } : notation;
 }
 
 /** Shorter names, for narrow screens. */
@@ -54,33 +69,32 @@ export interface ExportNames {
   readonly notation: Notation;
 }
 
-/** What is needed to write an expression: the terms' own texts and the base of the figures. */
+/** What is needed to write an expression: the terms' own texts, and how numbers are written. */
 export interface TermTexts {
   readonly terms: ReadonlyMap<string, string>;
   readonly base: number;
-  /** Whether amounts are written as fractions, whatever their figures. */
-  readonly fractions: boolean;
+  readonly script: Script;
+  readonly kind: ProblemKind;
 }
 
-export function termTextsOf(certificate: Agreement): TermTexts {
-  const { terms, base } = certificate;
-  const fractions = isOfFractions(certificate);
-  return { terms: new Map(terms.map((term) => [term.id, term.text])), base, fractions };
+export function termTextsOf({ terms, base, script, kind }: Agreement): TermTexts {
+  return { terms: new Map(terms.map((term) => [term.id, term.text])), base, script, kind };
 }
 
-/** Whether a certificate is one of fractions. */
-export function isOfFractions({
-  operands,
-}: {
-  readonly operands: readonly { readonly text: string }[];
-}): boolean {
-  return operands.some(({ text }) => text.includes('/'));
-}
-
-/** An amount of a certificate as its problem writes amounts: in figures of its base, or as a fraction. */
-export function amountText(worth: string, base: number, fractions = false): string {
+/** An amount of a certificate as its moves write it: in figures of its base, as a fraction, or in terms. */
+export function amountText(
+  worth: string,
+  { base, script }: Pick<TermTexts, 'base' | 'script'>,
+): string {
   const amount = Exact.parse(worth);
-  return fractions ? amount.toString().replace('-', '−') : numberText(amount, base);
+  switch (script) {
+    case 'figures':
+      return numberText(amount, base);
+    case 'fractions':
+      return amount.toString().replace('-', '−');
+    case 'terms':
+      return lettersText(amount);
+  }
 }
 
 /** The expression as one line of text, inner sums in brackets. */
@@ -90,7 +104,7 @@ export function expressionLine(
   notation: Notation,
 ): string {
   const line = render(expression, texts, (text) => text.replaceAll('×', ' × '), true);
-  return inNotation(line, notation);
+  return inNotation(line, signsOf(texts, notation));
 }
 
 function render(
@@ -103,16 +117,31 @@ function render(
     return product(expression.scaled ?? texts.terms.get(expression.term) ?? expression.term);
   }
   if (expression.kind === 'amount') {
-    return expression.scaled ?? amountText(expression.worth, texts.base, texts.fractions);
+    return writtenOut(expression.scaled) ?? amountText(expression.worth, texts);
   }
   if (expression.parts.length === 0) return '0';
   const parts = expression.parts.map((part) => render(part, texts, product, false));
   const takenAway = parts.length > 1 && parts.every((part) => part.startsWith('−'));
   if (takenAway && !outer) return `−(${parts.map((part) => part.slice(1)).join(' + ')})`;
-  const inner = parts.reduce((line, part) =>
-    part.startsWith('−') ? `${line} − ${part.slice(1)}` : `${line} + ${part}`,
-  );
+  const inner = joined(parts);
   return outer ? inner : `(${inner})`;
+}
+
+/** A text of the problem language with raised exponents. */
+function writtenOut(scaled: string | undefined): string | undefined {
+  return scaled === undefined ? undefined : raised(scaled.replaceAll('*', '·'));
+}
+
+/** The value of a certificate as its problem writes amounts; of a root the number under it. */
+export function valueText({ value, base, script }: Agreement): string {
+  return writeAmount(script, base, Exact.parse(value));
+}
+
+/** The problem with what its account holds: `46 × 58 = 2668`, and of a root `(√72)² = 72`. */
+export function equationText(certificate: Agreement): string {
+  const problem = raised(certificate.problem);
+  const asked = certificate.kind === 'root' ? `(${problem})²` : problem;
+  return `${asked} = ${valueText(certificate)}`;
 }
 
 /** The agreement as a Markdown document: a section a method, a table row a move. */
@@ -130,9 +159,7 @@ export function agreementMarkdown(agreement: Agreement, { method, notation }: Ex
       ),
     ].join('\n'),
   );
-  const { problem, value, base } = agreement;
-  const made = texts.fractions ? fractionText(Exact.parse(value)) : amountText(value, base);
-  const equation = inNotation(`${problem} = ${made}`, notation);
+  const equation = inNotation(equationText(agreement), notation);
   return [
     `# Why the methods agree: ${equation}`,
     ...sections,
@@ -142,37 +169,59 @@ export function agreementMarkdown(agreement: Agreement, { method, notation }: Ex
 }
 
 function closing(certificate: Agreement): string {
-  const { terms, operands, base, kind } = certificate;
-  const fractions = isOfFractions(certificate);
-  const signs = { product: '', sum: ' + ', difference: ' − ', quotient: ' ÷ ' } as const;
-  const cut = operands
-    .map(({ parts }) => `(${expanded(parts, base, fractions).join(' + ')})`)
-    .join(signs[kind]);
+  const { terms, operands, kind } = certificate;
+  const signs: Record<ProblemKind, string> = {
+    product: '',
+    sum: ' + ',
+    difference: ' − ',
+    quotient: ' ÷ ',
+    root: '',
+  };
+  const cut = operands.map(({ parts }) => `(${expanded(parts, certificate)})`).join(signs[kind]);
   const count = terms.length === 1 ? 'the one term' : `the same ${terms.length} terms`;
   return `Every method deals with ${count} of ${cut}; only brackets and order differ.`;
 }
 
 /** An operand's parts as they are written: largest first, without zeros. */
-function expanded(parts: readonly string[], base: number, fractions: boolean): readonly string[] {
+function expanded(parts: readonly string[], certificate: Agreement): string {
   const shown = parts
     .filter((part) => part !== '0')
-    .map((part) => amountText(part, base, fractions))
+    .map((part) => amountText(part, certificate))
     .reverse();
-  return shown.length > 0 ? shown : ['0'];
+  return shown.length > 0 ? joined(shown) : '0';
+}
+
+/** Amounts with their signs, one after the other. */
+function joined(parts: readonly string[]): string {
+  return parts.reduce((line, part) =>
+    part.startsWith('−') ? `${line} − ${part.slice(1)}` : `${line} + ${part}`,
+  );
 }
 
 /** A product in braces; one with a minus of its own keeps it in front. */
-function texTerm(notation: Notation) {
+function texTerm(texts: TermTexts, own: Notation) {
+  const notation = signsOf(texts, own);
   return (text: string) =>
-    text.startsWith('−')
+    text.startsWith('−') && !text.includes('×')
       ? `−{${texText(text.slice(1), notation)}}`
       : `{${texText(text, notation)}}`;
 }
 
 /** An expression of a certificate as LaTeX mathematics. */
 export function sumTex(expression: Expression, texts: TermTexts, notation: Notation): string {
-  const line = render(expression, texts, texTerm(notation), true);
-  return pointTex(fractionsTex(line.replaceAll('−', '-')), notation);
+  const line = render(expression, texts, texTerm(texts, notation), true);
+  const signs = line.replaceAll('−', '-').replaceAll('·', timesTex({ ...notation, times: '·' }));
+  return pointTex(fractionsTex(raisedTex(signs)), notation);
+}
+
+const RAISED = '⁰¹²³⁴⁵⁶⁷⁸⁹';
+
+/** Raised figures as exponents. */
+function raisedTex(line: string): string {
+  return line.replaceAll(
+    /[⁰¹²³⁴-⁹]+/g,
+    (run) => `^{${[...run].map((figure) => RAISED.indexOf(figure)).join('')}}`,
+  );
 }
 
 /** Fractions of a line that are not typeset yet. */
@@ -182,7 +231,9 @@ function fractionsTex(line: string): string {
 
 /** A problem or a term in the problem language as LaTeX mathematics. */
 export function texText(text: string, notation: Notation): string {
-  return pointTex(text, notation)
+  return raisedTex(pointTex(text, notation))
+    .replaceAll(/√([0-9.A-F]+)/g, '\\sqrt{$1}')
+    .replaceAll(/\^(\d+)/g, '^{$1}')
     .replaceAll(/\s*[×·]\s*/g, ` ${timesTex(notation)} `)
     .replaceAll(/\s*÷\s*/g, ' \\div ')
     .replaceAll('−', '-')
@@ -200,10 +251,11 @@ export function movesLatex(
 ): string {
   const lines = moves.map(
     ({ expression, law }) =>
-      `  &= ${sumTex(expression, texts, notation)} && \\text{${texts.fractions ? (PART_LAW_NAMES[law] ?? LAW_NAMES[law]) : LAW_NAMES[law]}}`,
+      `  &= ${sumTex(expression, texts, notation)} && \\text{${lawName(law, texts)}}`,
   );
   const [first = '', ...rest] = lines;
-  const opening = `  ${texText(problem, notation)} ${first.trim()}`;
+  const asked = texText(problem, notation);
+  const opening = `  ${texts.kind === 'root' ? `${asked}^{2}` : asked} ${first.trim()}`;
   return ['\\begin{aligned}', [opening, ...rest].join(' \\\\\n'), '\\end{aligned}'].join('\n');
 }
 

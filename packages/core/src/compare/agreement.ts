@@ -2,11 +2,14 @@ import type { Group, GroupRole, Law, Mark } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralText } from '../exact/numeral.ts';
 import { problemText, type ProblemKind } from '../problem/problem.ts';
+import { scriptOf, type Script } from '../problem/script.ts';
 import { bracketing } from './bracketing.ts';
 import type { Comparison, Lane } from './compare.ts';
 import { dealtSteps } from './stops.ts';
 import { quotientMoves } from './quotient-moves.ts';
+import { rootMoves } from './root-moves.ts';
 import { sumMoves } from './sum-moves.ts';
+import { termMoves } from './term-moves.ts';
 
 /**
  * A sum as a tree. A `product` is a term as it is owed: a product of parts, or in a sum or difference
@@ -24,7 +27,7 @@ export type Expression =
       readonly kind: 'amount';
       readonly worth: string;
       readonly of: readonly string[];
-      /** A fraction as it is written, as `2/6` for a third. */
+      /** As it is written in the problem language, as `2/6` for a third or `(80+6)^2` for 7396. */
       readonly scaled?: string;
     }
   | { readonly kind: 'sum'; readonly parts: readonly Expression[] };
@@ -48,6 +51,8 @@ export interface Agreement {
   readonly version: 1;
   readonly problem: string;
   readonly kind: ProblemKind;
+  /** How its numbers are written. */
+  readonly script: Script;
   /** The base in which people see the figures; every worth here is written in base ten. */
   readonly base: number;
   readonly operands: readonly {
@@ -67,6 +72,7 @@ const GATHERING: ReadonlySet<GroupRole> = new Set([
   'column total',
   'diagonal',
   'place total',
+  'like terms',
 ]);
 
 /** Reads the agreement of all methods off their traces. */
@@ -79,6 +85,7 @@ export function agreement(comparison: Comparison): Agreement {
     version: 1,
     problem: problemText(problem),
     kind: problem.kind,
+    script: scriptOf(problem),
     base: problem.base,
     operands: problem.operands.map((operand, k) => ({
       text: numeralText(operand),
@@ -103,8 +110,12 @@ function methodAgreement(comparison: Comparison, lane: Lane, total: Exact): Meth
     return { method, moves: [], bracketing: null };
   }
   if (problem.kind === 'quotient') return { method, ...quotientMoves(lane, problem) };
+  if (problem.kind === 'root') return { method, ...rootMoves(lane, problem) };
   if (problem.kind === 'product') {
-    const moves = movesOf(comparison, lane, total);
+    const moves =
+      scriptOf(problem) === 'terms'
+        ? withoutStandstill(termMoves(lane, dealtOrder(lane, 'product')))
+        : movesOf(comparison, lane, total);
     return { method, moves, bracketing: shownLine(moves) };
   }
   const order = dealtOrder(lane, problem.kind);

@@ -1,10 +1,10 @@
-import type { EntryId, Trace } from '../account/account.ts';
+import type { EntryId, Mark, Trace } from '../account/account.ts';
 import { IN_QUOTIENT, isRewriting } from '../account/rewriting.ts';
 import type { Bounds, TermSet } from '../account/terms.ts';
 import { Exact } from '../exact/exact.ts';
 import { decimalsNeeded, placeValue } from '../exact/numeral.ts';
 import { foundShares } from './found.ts';
-import { hasFractions } from '../problem/problem.ts';
+import { scriptOf } from '../problem/script.ts';
 import type { Scale } from '../problem/scale.ts';
 
 /** What is sure of the answer after some step, when owed amounts are known by their places alone. */
@@ -31,7 +31,8 @@ export interface Certainty {
  */
 export function certainties(trace: Trace): readonly Certainty[] {
   if (trace.problem.kind === 'quotient') return quotientCertainties(trace);
-  if (hasFractions(trace.problem)) return partCertainties(trace);
+  if (trace.problem.kind === 'root') return rootCertainties(trace);
+  if (scriptOf(trace.problem) !== 'figures') return partCertainties(trace);
   if (trace.scale && trace.whole) return scaled(certainties(trace.whole), trace, trace.scale);
   const last = trace.stages.at(-1);
   return last ? afterStages(certainties(last.trace), last.before) : placeCertainties(trace);
@@ -91,7 +92,7 @@ function placeCertainties(trace: Trace): readonly Certainty[] {
   return all;
 }
 
-/** Fractions have no figures in places: what is put together so far is known, and nothing of the rest. */
+/** Fractions and terms have no figures in places: what is put together so far is known, and nothing of the rest. */
 function partCertainties({ steps, total }: Trace): readonly Certainty[] {
   const live = new Map<EntryId, Exact>();
   const at = (): Certainty => {
@@ -127,6 +128,44 @@ function quotientCertainties(trace: Trace): readonly Certainty[] {
     const down = (amount: Exact) => amount.dividedBy(unit);
     return { ...one, marked, low: down(one.low), high: down(one.high), decimals };
   });
+}
+
+/**
+ * The digits of a root that are found so far; the rest may still be any. How many there are is known from the
+ * pairs of the number at once. Here `marked`, `low` and `high` are roots, not amounts of the account.
+ */
+function rootCertainties({ problem, steps, groups }: Trace): readonly Certainty[] {
+  const { base } = problem;
+  const ids = new Set(groups.at(-1)!.marks);
+  const isFigure = ({ id, role, place }: Mark) =>
+    ids.has(id) && role === 'answer' && place !== undefined;
+  const all = steps.flatMap(({ gives }) => gives).filter(isFigure);
+  const decimals = Math.max(0, ...all.map(({ place = 0 }) => -place));
+  const length = all.length > 0 ? all.length : null;
+  let figures = '';
+  const at = (): Certainty => {
+    const left = all.length - figures.length;
+    const least = wholeOf(figures, base) * BigInt(base) ** BigInt(left);
+    const most = least + BigInt(base) ** BigInt(left) - 1n;
+    const [low, high] = [least, most].map((n) => Exact.of(n).times(placeValue(base, -decimals)));
+    return { marked: low!, low: low!, high: high!, figures, length, decimals };
+  };
+  const list = [at()];
+  for (const { gives } of steps) {
+    figures += gives
+      .filter(isFigure)
+      .map(({ glyph }) => glyph)
+      .join('');
+    list.push(at());
+  }
+  return list;
+}
+
+function wholeOf(figures: string, base: number): bigint {
+  return [...figures].reduce(
+    (total, one) => total * BigInt(base) + BigInt(parseInt(one, base)),
+    0n,
+  );
 }
 
 /** The greatest power of the base that an amount reaches, and the last count before the next power. */

@@ -3,10 +3,10 @@ import { allEntries, owedEntries } from '../account/owed.ts';
 import { isRewriting } from '../account/rewriting.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeral, numeralText, numeralValue } from '../exact/numeral.ts';
-import { hasFractions } from '../problem/problem.ts';
+import { scriptOf } from '../problem/script.ts';
 import { isOneNumber } from './amounts.ts';
 import { certainties } from './certainty.ts';
-import { carriedRemainders } from './foresight.ts';
+import { carriedRemainders, meetsMinus } from './foresight.ts';
 
 /** What a method costs on one problem. Every figure is counted from the trace, none is estimated. */
 export interface Cost {
@@ -38,6 +38,12 @@ export interface Cost {
   readonly leadingCertainAt: number;
   /** Times a fraction is tried for lowest terms. */
   readonly simplifications: number;
+  /** Times minus meets minus. */
+  readonly signs: number;
+  /** The most terms with letters that stand beside each other at once. */
+  readonly terms: number;
+  /** The largest number that each step writes, in the order of the steps; zero where it writes none. */
+  readonly numbersMet: readonly Exact[];
 }
 
 export function cost(trace: Trace): Cost {
@@ -46,7 +52,7 @@ export function cost(trace: Trace): Cost {
   const held = heldLoad(trace);
   return {
     facts: factsOf(trace),
-    additions: trace.problem.kind === 'quotient' ? subtractions(trace) : additions(trace),
+    additions: isDivided(trace) ? subtractions(trace) : additions(trace),
     carries: regroupings(trace) + carriedRemainders(trace).length,
     figures: paper.reduce((total, mark) => total + mark.glyph.length, 0),
     lines: new Set(paper.map((mark) => `${mark.spot.area} ${mark.spot.row}`)).size,
@@ -57,6 +63,9 @@ export function cost(trace: Trace): Cost {
     largestWritten: largestWritten(trace, paper),
     leadingCertainAt: leadingCertainAt(trace),
     simplifications: count(trace.steps, ({ phase }) => phase === 'simplify'),
+    signs: count(trace.steps, ({ law, phrase }) => law === 'sign' && meetsMinus(phrase)),
+    terms: scriptOf(trace.problem) === 'terms' ? mostTerms(trace) : 0,
+    numbersMet: numbersMet(trace),
   };
 }
 
@@ -69,15 +78,54 @@ function largest(amounts: readonly Exact[]): Exact {
 }
 
 function factsOf(trace: Trace): number {
-  if (hasFractions(trace.problem)) return partFacts(trace);
+  const script = scriptOf(trace.problem);
+  if (script === 'fractions') return partFacts(trace);
   switch (trace.problem.kind) {
     case 'product':
       return productFacts(trace);
     case 'quotient':
       return quotientFacts(trace);
+    case 'root':
+      return rootFacts(trace);
     default:
-      return figureFacts(trace.whole ?? trace);
+      return script === 'terms' ? additions(trace) : figureFacts(trace.whole ?? trace);
   }
+}
+
+/** Digits that are tried, and divisions by primes. */
+function rootFacts({ steps }: Trace): number {
+  const marks = steps.flatMap(({ gives }) => gives);
+  const tried = count(marks, ({ role }) => role === 'trial');
+  return tried + count(steps, ({ phase }) => phase === 'primes');
+}
+
+/** Whether amounts are taken away from what is left: of quotients and roots. */
+function isDivided({ problem: { kind } }: Trace): boolean {
+  return kind === 'quotient' || kind === 'root';
+}
+
+/** The most terms that are owed or written and not dealt with yet, at any moment. */
+function mostTerms({ start, steps }: Trace): number {
+  let [live, most] = [start.length, start.length];
+  for (const { takes, gives, opens } of steps) {
+    live += gives.length + opens.length - takes.length;
+    most = Math.max(most, live);
+  }
+  return most;
+}
+
+/** The largest number that each step writes. */
+function numbersMet({ steps, problem, whole }: Trace): readonly Exact[] {
+  const shown = whole && problem.kind === 'product' ? whole.steps : steps;
+  return shown.map(({ gives }) =>
+    largest(gives.flatMap(({ glyph }) => numbersIn(glyph, problem.base))),
+  );
+}
+
+/** The numbers of a glyph: both of a fraction, the coefficient of a term. */
+function numbersIn(glyph: string, base: number): readonly Exact[] {
+  const figures = base > 10 ? /[0-9A-F]+(\.[0-9A-F]+)?/g : /\d+(\.\d+)?/g;
+  return (glyph.match(figures) ?? []).map((text) => numeralValue(numeral(text, base)));
 }
 
 /** Products and quotients of two numbers: a fraction renamed or simplified takes two of them. */
@@ -114,11 +162,10 @@ function subtractions({ steps }: Trace): number {
 /** The largest number on the paper: of products the whole numbers that are written, of quotients what stands there. */
 function largestWritten(trace: Trace, paper: readonly Mark[]): Exact {
   const { kind, base } = trace.problem;
-  if (hasFractions(trace.problem)) {
-    const numbers = paper.flatMap(({ glyph }) => glyph.match(/\d+/g) ?? []);
-    return largest(numbers.map((text) => Exact.of(BigInt(text))));
+  if (scriptOf(trace.problem) !== 'figures') {
+    return largest(paper.flatMap(({ glyph }) => numbersIn(glyph, base)));
   }
-  if (kind === 'quotient') {
+  if (isDivided(trace)) {
     const glyphs = paper.map(({ glyph }) => glyph).filter((glyph) => /^[0-9A-F.]+$/.test(glyph));
     return largest(glyphs.map((glyph) => numeralValue(numeral(glyph, base))));
   }

@@ -1,4 +1,5 @@
-import type { Mark, Role, Trace } from '../account/account.ts';
+import type { Mark, Phrase, Role, Trace } from '../account/account.ts';
+import { Exact } from '../exact/exact.ts';
 
 /** Something out of the ordinary that a method must do for these numbers, and in which places. */
 export interface Foresight {
@@ -12,6 +13,8 @@ export interface Foresight {
     | 'remainder'
     | 'scaling'
     | 'renaming'
+    | 'minus times minus'
+    | 'cancelling'
     | 'whole opened';
   /** Places it goes into, smallest first, without repeats; empty for what belongs to no place. */
   readonly places: readonly number[];
@@ -42,6 +45,7 @@ export function foresee(trace: Trace): readonly Foresight[] {
   return [
     ...(renamed > 0 ? [{ kind: 'renaming' as const, places: [], times: renamed }] : []),
     ...divisionForesight(trace),
+    ...termForesight(trace),
     ...KINDS.flatMap(([kind, role, counts]) => {
       const steps = trace.steps.filter(({ gives }) =>
         gives.some((m) => m.role === role && counts(m)),
@@ -57,6 +61,24 @@ export function foresee(trace: Trace): readonly Foresight[] {
       return [{ kind, places: [...new Set(places)].sort((a, b) => a - b), times: steps.length }];
     }),
   ];
+}
+
+/** Where minus meets minus, and where terms cancel. */
+function termForesight({ steps }: Trace): readonly Foresight[] {
+  const meet = steps.filter(({ law, phrase }) => law === 'sign' && meetsMinus(phrase)).length;
+  const cancel = steps.filter(
+    ({ law, takes, gives }) => law === 'like-terms' && takes.length > 0 && gives.length === 0,
+  ).length;
+  return [
+    ...(meet > 0 ? [{ kind: 'minus times minus' as const, places: [], times: meet }] : []),
+    ...(cancel > 0 ? [{ kind: 'cancelling' as const, places: [], times: cancel }] : []),
+  ];
+}
+
+/** Whether a step of the rule of signs has a minus on both sides: of two factors, or a bracket and its term. */
+export function meetsMinus({ values: { left, right, term } }: Phrase): boolean {
+  const isNegative = (value: unknown) => value instanceof Exact && value.coefficient.numerator < 0n;
+  return term === undefined ? isNegative(left) && isNegative(right) : isNegative(term);
 }
 
 /** Whether both numbers of a quotient are scaled, and the places that what is left goes into. */

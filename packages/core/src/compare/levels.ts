@@ -16,7 +16,7 @@ export interface Level {
  * all that is not found yet is owed, also where it is written as a remainder.
  */
 export function levels(trace: Trace): readonly Level[] {
-  if (trace.problem.kind === 'quotient') return quotientLevels(trace);
+  if (isFoundPieceByPiece(trace)) return quotientLevels(trace);
   const owedWorth = new Map(owedEntries(trace).map((entry) => [entry.id, entry.worth]));
   const held = new Map<string, Exact>();
   let level: Level = {
@@ -39,6 +39,11 @@ export function levels(trace: Trace): readonly Level[] {
     all.push(level);
   }
   return all;
+}
+
+/** Quotients and roots, of which everything is owed that is not found yet, also where it is written as left. */
+function isFoundPieceByPiece({ problem: { kind } }: Trace): boolean {
+  return kind === 'quotient' || kind === 'root';
 }
 
 function quotientLevels(trace: Trace): readonly Level[] {

@@ -2,7 +2,7 @@ import type { Role, Step, Trace } from '../account/account.ts';
 import { owedEntries } from '../account/owed.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralValue } from '../exact/numeral.ts';
-import { hasFractions } from '../problem/problem.ts';
+import { scriptOf } from '../problem/script.ts';
 import type { Speaker } from '../phrases/speaker.ts';
 
 /** A word or two for every step of a trace, in order: `40×8`, `tens`, `= 368`, `00`. */
@@ -13,7 +13,10 @@ export function stepLabels(trace: Trace, say: Speaker): readonly string[] {
   const marks = trace.steps.flatMap((step) => step.gives).filter(({ worth }) => !worth.isZero);
   const marked = new Map<string, string>(marks.map(({ id, worth }) => [id, say.worth(worth)]));
   const { kind, operands } = trace.problem;
-  if (hasFractions(trace.problem)) return trace.steps.map(partLabel);
+  const script = scriptOf(trace.problem);
+  if (script === 'fractions') return trace.steps.map(partLabel);
+  if (script === 'terms') return trace.steps.map((step) => termLabel(step, owed));
+  if (kind === 'root') return trace.steps.map((step) => rootLabel(step, say));
   if (kind === 'quotient') {
     const divisor = numeralValue(operands[1]!);
     return trace.steps.map((step) => shareLabel(step, divisor, say));
@@ -36,6 +39,31 @@ function shareLabel({ law, gives }: Step, divisor: Exact, say: Speaker): string 
   if (down) return `↓ ${down.glyph}`;
   const left = mark('remainder');
   return left ? `${say.worth(left.worth.times(divisor))} left` : writtenLabel({ law, gives }, say);
+}
+
+/** `x·3x`, `+7x`, `= 10x`, `cancel`: what a step multiplies, turns or gathers. */
+function termLabel(step: Step, owed: ReadonlyMap<string, string>): string {
+  const { law, phase, takes, gives, opens } = step;
+  if (opens.length > 0) return 'next bracket';
+  if (phase === 'products') return (owed.get(takes[0] ?? '') ?? '').replaceAll('×', '·');
+  if (law === 'like-terms') return gives[0] ? `= ${gives[0].glyph.replace(/^\+/, '')}` : 'cancel';
+  const texts = gives.map(({ glyph }) => glyph.replace(/^\+/, ''));
+  return texts.length > 2 ? 'copied' : texts.join(' ');
+}
+
+/** `↓ 96`, `16▢`, `7?`, `6`, `996 left`: what a step of a root brings, tries, finds or leaves. */
+function rootLabel({ phase, gives }: Step, say: Speaker): string {
+  const mark = (...roles: readonly Role[]) => gives.find(({ role }) => roles.includes(role));
+  const prime = mark('prime');
+  if (prime) return phase === 'primes' ? `÷ ${prime.glyph}` : `out ${prime.glyph}`;
+  const found = mark('answer');
+  if (found) return found.place === undefined ? `= ${found.glyph}` : `digit ${found.glyph}`;
+  const down = mark('brought down');
+  if (down) return `↓ ${down.glyph}`;
+  const tried = mark('trial');
+  if (tried) return `${/× (\S+) =/.exec(tried.glyph)?.[1] ?? ''}?`;
+  const left = mark('remainder');
+  return left ? `${say.worth(left.worth)} left` : (gives[0]?.glyph.split(' ')[0] ?? '');
 }
 
 /** The fraction that a step writes, or that it looks for a common denominator. */

@@ -1,6 +1,6 @@
 import type { Entry, EntryId, Mark, Step } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
-import { hasFractions } from '../problem/problem.ts';
+import { scriptOf } from '../problem/script.ts';
 import type { Expression, Move } from './agreement.ts';
 import type { Lane } from './compare.ts';
 
@@ -38,6 +38,11 @@ export function sumMoves(lane: Lane): readonly Move[] {
     if (items.length === 0) break;
     const { bracketed, made } = applied(items, run, lane);
     items = made;
+    if (run[0]!.law === 'reorder') {
+      const moved = line(items);
+      if (!same(moved, before)) moves.push({ law: 'reorder', expression: moved });
+      continue;
+    }
     const brackets = line(bracketed);
     if (!same(brackets, before)) moves.push({ law: 'reorder', expression: brackets });
     const after = items.length > 0 ? line(items) : nothing(lane);
@@ -54,7 +59,7 @@ function nothing({ amounts }: Lane): Expression {
 /** The figures of an answer in its places are read as one number. */
 function finished(moves: readonly Move[], { trace, amounts }: Lane): readonly Move[] {
   const last = moves.at(-1)!.expression;
-  if (last.kind !== 'sum') return moves;
+  if (last.kind !== 'sum' || scriptOf(trace.problem) === 'terms') return moves;
   const of = amounts.at(-1)!.terms.ids();
   return [
     ...moves,
@@ -115,7 +120,7 @@ function itemOf(marks: readonly Mark[], lane: Lane): Item {
 
 /** A mark of a sum of fractions as it stands on the paper, where that is not how its amount is told. */
 function writtenFraction({ glyph, worth }: Mark, { trace }: Lane): string | null {
-  if (!hasFractions(trace.problem)) return null;
+  if (scriptOf(trace.problem) !== 'fractions') return null;
   const size = glyph.replace('−', '');
   const text = /^\d+\/\d+$/.test(size) ? size : commonText(worth, trace, glyph);
   if (text === null || text === absolute(worth)) return null;
@@ -165,6 +170,13 @@ function givenItems(
   taken: readonly Item[],
   lane: Lane,
 ): readonly Item[] {
+  if (step.law === 'reorder' && step.takes.length === gives.length) {
+    return step.takes.map((id, k) => ({
+      ids: [gives[k]!.id],
+      expression: taken.find(({ ids }) => ids.includes(id))!.expression,
+    }));
+  }
+  if (step.law === 'sign') return gives.map((mark) => itemOf([mark], lane));
   const [stays] = taken;
   const one = taken.length === 1 && gives.length === 1 && writtenFraction(gives[0]!, lane) === null;
   const renamed = stays?.expression.kind === 'amount' && stays.expression.scaled !== undefined;

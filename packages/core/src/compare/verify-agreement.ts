@@ -1,4 +1,6 @@
 import { Exact } from '../exact/exact.ts';
+import { evaluate } from '../problem/evaluate.ts';
+import { readExpression } from '../problem/read-expression.ts';
 import { decimalsNeeded, numeral, numeralValue, placeValue } from '../exact/numeral.ts';
 import type { Agreement, Expression, Move } from './agreement.ts';
 
@@ -22,8 +24,7 @@ export function verifyAgreement(certificate: Agreement): Verification {
   const worths = new Map(certificate.terms.map((term) => [term.id, Exact.parse(term.worth)]));
   const { kind, base } = certificate;
   const value = Exact.parse(certificate.value);
-  const fractions = certificate.operands.some(({ text }) => text.includes('/'));
-  const frame: Frame = { worths, value, base, kind, fractions };
+  const frame: Frame = { worths, value, base, kind, script: certificate.script };
   for (const { method, moves, bracketing } of certificate.methods) {
     const wrong = bracketingFault(bracketing, frame) ?? movesFault(moves, frame);
     if (wrong) return { ok: false, method, ...wrong };
@@ -56,6 +57,8 @@ function combined(kind: Agreement['kind'], whole: readonly Exact[]): Exact {
       return rest.reduce((left, part) => left.minus(part), first);
     case 'quotient':
       return rest.reduce((left, by) => left.dividedBy(by), first);
+    case 'root':
+      return first;
   }
 }
 
@@ -65,6 +68,7 @@ function termsOf(
   whole: readonly Exact[],
 ): [string, Exact][] {
   if (kind === 'product') return products(parts);
+  if (kind === 'root') return parts[0]!.map((part, k) => [String(k), part]);
   if (kind !== 'quotient') return signedParts(kind, parts);
   return parts[0]!.map((part, k) => [String(k), part.dividedBy(whole[1]!)]);
 }
@@ -99,8 +103,8 @@ interface Frame {
   readonly value: Exact;
   readonly base: number;
   readonly kind: Agreement['kind'];
-  /** Whether amounts are fractions, so that no place limits what may be put together. */
-  readonly fractions: boolean;
+  /** How numbers are written: only figures in places limit what may be put together. */
+  readonly script: Agreement['script'];
 }
 
 /** The one line must hold the whole total, and in a sum every term once. */
@@ -122,6 +126,7 @@ const OPENING: Record<Agreement['kind'], Move['law']> = {
   quotient: 'distribute',
   sum: 'place-value',
   difference: 'place-value',
+  root: 'place-value',
 };
 
 function movesFault(moves: readonly Move[], frame: Frame): Fault | null {
@@ -138,7 +143,30 @@ function movesFault(moves: readonly Move[], frame: Frame): Fault | null {
     if (!lawful) return { move, fault: `the line does not follow by ${law}` };
   }
   const last = moves.at(-1)!.expression;
-  return last.kind !== 'sum' ? null : { move: moves.length - 1, fault: 'the sum is not finished' };
+  return isFinished(last, frame)
+    ? null
+    : { move: moves.length - 1, fault: 'the sum is not finished' };
+}
+
+/** One amount; terms of which no two are alike; or a square and what is left over. */
+function isFinished(line: Expression, { kind, script, worths }: Frame): boolean {
+  if (line.kind !== 'sum') return true;
+  if (kind === 'root') return leaves(line).length === 2;
+  return script === 'terms' && areUnlike(leaves(line), worths);
+}
+
+/** Whether every one is a single term and no two have the same letters. */
+function areUnlike(parts: readonly Expression[], worths: ReadonlyMap<string, Exact>): boolean {
+  const kinds = parts.flatMap((part) => valueOf(part, worths)?.parts() ?? []);
+  const letters = kinds.map((term) => term.letters);
+  return kinds.length === parts.length && new Set(letters).size === letters.length;
+}
+
+/** The bracket held terms of one kind only, or kinds that all come to nothing. */
+function gathersLike([before, after]: Change, worths: ReadonlyMap<string, Exact>): boolean {
+  const made = valueOf(after, worths)!;
+  const kinds = leaves(before).map((leaf) => valueOf(leaf, worths)!.letters);
+  return made.isZero || (made.parts().length === 1 && kinds.every((kind) => kind === made.letters));
 }
 
 function valueOf(expression: Expression, worths: ReadonlyMap<string, Exact>): Exact | null {
@@ -151,13 +179,12 @@ function valueOf(expression: Expression, worths: ReadonlyMap<string, Exact>): Ex
   return values.includes(null) ? null : Exact.sum(values as Exact[]);
 }
 
-/** Whether a fraction, where one is written out, is worth what its amount says. */
+/** Whether what is written out, where anything is, is worth what its amount says. */
 function isWrittenTruly(scaled: string | undefined, worth: Exact): boolean {
   if (scaled === undefined) return true;
-  const [, minus, top, bottom] = /^(−?)(\d+)\/(\d*[1-9]\d*)$/.exec(scaled) ?? [];
-  if (!top || !bottom) return false;
-  const size = Exact.of(BigInt(top), BigInt(bottom));
-  return (minus ? size.negate() : size).equals(worth);
+  const read = readExpression(scaled);
+  const made = read.ok ? evaluate(read.expression) : null;
+  return made?.ok === true && made.value.equals(worth);
 }
 
 /** The first line must hold every term once, as a product. */
@@ -195,6 +222,18 @@ function follows(law: Move['law'], before: Expression, after: Expression, frame:
       return kind === 'quotient'
         ? scalesAlike(before, after, worths, base)
         : changedParts(before, after, worths) !== null;
+    case 'sign':
+      return changedParts(before, after, worths) !== null;
+    case 'like-terms':
+      return (changedParts(before, after, worths) ?? [[before, after] as const]).every((change) =>
+        gathersLike(change, worths),
+      );
+    case 'square':
+    case 'pair-factors':
+      return (
+        (changedParts(before, after, worths) ?? null) !== null &&
+        leaves(after).some((leaf) => leaf.kind === 'amount' && leaf.scaled !== undefined)
+      );
     case 'inverse':
       return changedParts(before, after, worths)?.every(([old]) => cancels(old, worths)) === true;
     default:
@@ -239,8 +278,8 @@ function numberOf(text: string, base: number): Exact | null {
 type Change = readonly [before: Expression, after: Expression];
 
 /** One side of a change lists counts of single places: they are put together, or come from one. */
-function regroups([before, after]: Change, { worths, base, fractions }: Frame): boolean {
-  if (fractions) return [before, after].every((side) => isWholesAndPart(side, worths));
+function regroups([before, after]: Change, { worths, base, script }: Frame): boolean {
+  if (script === 'fractions') return [before, after].every((side) => isWholesAndPart(side, worths));
   const placed = (side: Expression) =>
     leaves(side).every((leaf) => isCountOfPlace(valueOf(leaf, worths), base));
   return placed(before) || placed(after);

@@ -136,6 +136,58 @@ export class Exact {
     return pieces.join('+').replace(/\+-/g, '-');
   }
 
+  /** Its terms, each an amount of its own, in the order in which they are written; none for zero. */
+  parts(): readonly Exact[] {
+    return this.allTerms().map((term) => Exact.fromTerms([term]));
+  }
+
+  /** The number before the letters of a single term; that of zero is zero. RangeError for several terms. */
+  get coefficient(): Exact {
+    const [only, ...more] = this.allTerms();
+    if (more.length > 0) throw new RangeError(`Exact.coefficient: ${this} has several terms`);
+    return only ? Exact.of(only.coefficient.numerator, only.coefficient.denominator) : Exact.ZERO;
+  }
+
+  /** The letters of a single term with their exponents, `x^2y`; empty for a number. */
+  get letters(): string {
+    const [only, ...more] = this.allTerms();
+    if (more.length > 0) throw new RangeError(`Exact.letters: ${this} has several terms`);
+    return only ? monomialText(only.monomial) : '';
+  }
+
+  /** The greatest sum of exponents of a term; 0 for a number. */
+  get degree(): number {
+    return Math.max(0, ...this.lettered.map(({ monomial }) => degree(monomial)));
+  }
+
+  /** Every letter that occurs, in alphabetical order. */
+  get names(): readonly string[] {
+    const names = this.lettered.flatMap(({ monomial }) => monomial.map(([letter]) => letter));
+    return [...new Set(names)].sort();
+  }
+
+  /** What it comes to when letters stand for amounts; letters without one stay. */
+  at(values: ReadonlyMap<string, Exact>): Exact {
+    return Exact.sum(
+      this.allTerms().map(({ monomial, coefficient }) =>
+        monomial.reduce(
+          (product, [letter, exponent]) => {
+            const factor = values.get(letter) ?? Exact.letter(letter);
+            return product.times(factor.power(exponent));
+          },
+          Exact.of(coefficient.numerator, coefficient.denominator),
+        ),
+      ),
+    );
+  }
+
+  /** Multiplied by itself so many times; 1 for none. */
+  power(exponent: number): Exact {
+    let value = Exact.ONE;
+    for (let i = 0; i < exponent; i++) value = value.times(this);
+    return value;
+  }
+
   /** Exact amounts are strings in every JSON document. */
   toJSON(): string {
     return this.toString();

@@ -1,5 +1,6 @@
 import { Exact } from './exact.ts';
 import { gcd } from './rational.ts';
+import { termsSource } from './terms-text.ts';
 
 /** A part of a whole as it is written, not reduced, of two whole numbers. */
 export interface FractionPart {
@@ -22,6 +23,16 @@ export interface Numeral {
   readonly decimals: number;
   /** The fraction of a mixed number, or of a fraction alone, whose digits then are a zero. */
   readonly fraction?: FractionPart;
+  /** The terms of an expression with letters, as they are written; the digits then are a zero. */
+  readonly terms?: TermList;
+}
+
+/** An expression with letters as it is written: its terms in order, neither gathered nor sorted. */
+export interface TermList {
+  /** Each a number times powers of letters; at least one. */
+  readonly list: readonly Exact[];
+  /** Whether it stands in a bracket behind a minus, which then counts for every term. */
+  readonly taken: boolean;
 }
 
 export const MIN_BASE = 2;
@@ -60,7 +71,8 @@ export function numeralOf(value: bigint, base = 10): Numeral {
 }
 
 /** As people write it, without the base: `205`, `3.06`, `1AF`. */
-export function numeralText({ digits, decimals, fraction }: Numeral): string {
+export function numeralText({ digits, decimals, fraction, terms }: Numeral): string {
+  if (terms) return termsSource(terms.list);
   const figures = digits.map(figure).reverse().join('');
   if (fraction) {
     const part = `${numeralText(fraction.top)}/${numeralText(fraction.bottom)}`;
@@ -125,8 +137,14 @@ export function mixedNumeral(whole: bigint, top: bigint, bottom: bigint): Numera
   return { ...numeralOf(whole), fraction: { top: numeralOf(top), bottom: numeralOf(bottom) } };
 }
 
+/** An expression with letters. RangeError for an empty list. */
+export function termsNumeral(list: readonly Exact[], taken = false): Numeral {
+  if (list.length === 0) throw new RangeError('termsNumeral: there is no term');
+  return { ...numeralOf(0n), terms: { list, taken } };
+}
+
 /** Figures are gathered into numbers that still are exact before they become long ones. */
-function workedValue({ digits, base, decimals, fraction }: Numeral): Exact {
+function workedValue({ digits, base, decimals, fraction, terms }: Numeral): Exact {
   const chunk = Math.floor(52 / Math.log2(base));
   const unit = BigInt(base) ** BigInt(chunk);
   let total = 0n;
@@ -134,6 +152,10 @@ function workedValue({ digits, base, decimals, fraction }: Numeral): Exact {
     let part = 0;
     for (let i = end - 1; i >= end - ((end - 1) % chunk) - 1; i--) part = part * base + digits[i]!;
     total = total * unit + BigInt(part);
+  }
+  if (terms) {
+    const sum = Exact.sum(terms.list);
+    return terms.taken ? sum.negate() : sum;
   }
   const value = Exact.of(total);
   if (fraction) return value.plus(partValue(fraction));

@@ -1,4 +1,8 @@
 import type { Entry, EntryId, Law, Mark, Trace } from '../account/account.ts';
+import { rootOf } from '../account/root.ts';
+import { Exact } from '../exact/exact.ts';
+import { lowered } from '../exact/terms-text.ts';
+import { exactRoot } from '../problem/evaluate.ts';
 import { answerText } from '../account/answer-text.ts';
 import { allEntries } from '../account/owed.ts';
 import { cost, type Cost } from '../compare/cost.ts';
@@ -64,9 +68,10 @@ export interface TraceDocument {
   readonly cost: CostDocument;
 }
 
-export type CostDocument = Omit<Cost, 'largestHeld' | 'largestWritten'> & {
+export type CostDocument = Omit<Cost, 'largestHeld' | 'largestWritten' | 'numbersMet'> & {
   readonly largestHeld: string;
   readonly largestWritten: string;
+  readonly numbersMet: readonly string[];
 };
 
 export function problemDocument({ problem, total }: Trace): ProblemDocument {
@@ -75,7 +80,7 @@ export function problemDocument({ problem, total }: Trace): ProblemDocument {
     kind: problem.kind,
     operands: problem.operands.map(numeralText),
     base: problem.base,
-    value: total.toString(),
+    value: problem.kind === 'root' ? rootText(exactRoot(total), total) : total.toString(),
   };
 }
 
@@ -85,6 +90,7 @@ export function costDocument(trace: Trace): CostDocument {
     ...counted,
     largestHeld: counted.largestHeld.toString(),
     largestWritten: counted.largestWritten.toString(),
+    numbersMet: counted.numbersMet.map(String),
   };
 }
 
@@ -101,8 +107,8 @@ export function traceDocument(
     problem: problemDocument(trace),
     method: trace.method,
     school: trace.school,
-    answer: trace.answer.toString(),
-    answerText: answerText(trace).replaceAll('−', '-'),
+    answer: answerDocument(trace),
+    answerText: lowered(answerText(trace)).replaceAll('−', '-'),
     balanced: trace.balanced,
     entries: allEntries(trace).map(entryDocument),
     steps: trace.steps.map((step) => ({
@@ -126,6 +132,19 @@ export function traceDocument(
     opportunities: trace.opportunities,
     cost: costDocument(trace),
   };
+}
+
+/** A root that comes out is a number, any other is told by its number. */
+function rootText(root: Exact | null, of: Exact): string {
+  return root?.toString() ?? `√${of}`;
+}
+
+/** The answer as an exact string; of a root what the paper has for it: `86`, `212/25`, `6√2`. */
+function answerDocument(trace: Trace): string {
+  if (trace.problem.kind !== 'root') return trace.answer.toString();
+  const { root, under } = rootOf(trace);
+  if (under.equals(Exact.ONE)) return root.toString();
+  return `${root.equals(Exact.ONE) ? '' : root}√${under}`;
 }
 
 function entryDocument(entry: Entry): EntryDocument {

@@ -1,7 +1,9 @@
+import { answerText } from '../account/answer-text.ts';
+import { raised } from '../exact/terms-text.ts';
 import type { Trace } from '../account/account.ts';
 import type { Method } from '../methods/method.ts';
 import { inNotation } from '../exact/notation.ts';
-import { mixedText } from '../exact/numeral.ts';
+import { amountWriter } from '../problem/script.ts';
 import { sheetText } from '../sheet/text-sink.ts';
 import { LAW_LABELS } from '../compare/agreement-export.ts';
 import { DEFAULT_VOCABULARY, type Vocabulary } from '../phrases/vocabulary.ts';
@@ -20,11 +22,11 @@ export function traceMarkdown(
   });
   const rows = document.steps.map(
     (step, k) =>
-      `| ${step.number} | ${step.digitVoice} | ${step.valueVoice} | ${LAW_LABELS[step.law]} | ${inNotation(mixedText(trace.steps[k]!.balance, trace.problem.base), words)} |`,
+      `| ${step.number} | ${step.digitVoice} | ${step.valueVoice} | ${LAW_LABELS[step.law]} | ${inNotation(amountWriter(trace.problem)(trace.steps[k]!.balance), words)} |`,
   );
-  const problem = inNotation(document.problem.text, words);
+  const problem = inNotation(raised(document.problem.text), words);
   return [
-    `# ${method.name}: ${problem} = ${document.answerText}`,
+    `# ${method.name}: ${problem} = ${inNotation(answerText(trace), words)}`,
     ...(school.length > 0 ? [school.join('; ')] : []),
     ['```', sheetText(method.sheet(trace), trace, { notation: words }), '```'].join('\n'),
     ['| step | digit voice | value voice | law | balance |', '|---|---|---|---|---|', ...rows].join(

@@ -1,4 +1,4 @@
-import { choices, ProductSpace, QuotientSpace, type TermSpace } from '../account/terms.ts';
+import { choices, ProductSpace, PieceSpace, type TermSpace } from '../account/terms.ts';
 import { Exact } from '../exact/exact.ts';
 import { decimalsNeeded, numberText } from '../exact/numeral.ts';
 
@@ -39,7 +39,7 @@ export interface AreaGround {
   readonly down: readonly Strip[];
   readonly across: readonly Strip[];
   readonly regions: readonly Region[];
-  /** False when small strips are drawn wider than they are so that they can be seen. */
+  /** False when small strips are drawn wider than they are, or all alike, so that they can be seen. */
   readonly toScale: boolean;
 }
 
@@ -96,7 +96,7 @@ function cutOf(space: TermSpace, base: number): Cut | null {
   const pieces = cuts.map((parts) =>
     parts.map(({ text, worth }, k): Piece => ({ text, worth, at: [k] })),
   );
-  if (space instanceof QuotientSpace) {
+  if (space instanceof PieceSpace) {
     const across = cuts[0]!.map((_, k): Piece => {
       const worth = space.worth(k);
       const ends = decimalsNeeded(worth, base) !== null;
@@ -121,7 +121,7 @@ function cutOf(space: TermSpace, base: number): Cut | null {
   return {
     sides: 'last factor and the product of the others',
     down: pieces.at(-1)!,
-    across: across.sort((a, b) => a.worth.compare(b.worth)),
+    across: isLettered(across) ? across : across.sort((a, b) => a.worth.compare(b.worth)),
     term: (a, b) => space.index([...b.at, ...a.at]),
   };
 }
@@ -133,6 +133,11 @@ function productOf(factors: readonly (readonly Piece[])[], at: readonly number[]
   return { text: parts.map(({ text }) => text).join('×'), worth, at };
 }
 
+/** Whether letters are among the pieces, which then have no size to be drawn by. */
+function isLettered(pieces: readonly Piece[]): boolean {
+  return pieces.some(({ worth }) => !worth.isConstant);
+}
+
 function strips(pieces: readonly Piece[]): { strips: readonly Strip[]; toScale: boolean } {
   const shown = pieces
     .map((piece, index) => ({ piece, index }))
@@ -140,7 +145,10 @@ function strips(pieces: readonly Piece[]): { strips: readonly Strip[]; toScale: 
     .reverse();
   const side = Exact.sum(pieces.map(({ worth }) => worth));
   const least = Math.min(LEAST, 0.9 / shown.length);
-  const sizes = shown.map(({ piece }) => Math.max(least, trueShare(piece.worth, side)));
+  const equal = pieces.some(({ worth }) => !worth.isConstant || worth.numerator < 0n);
+  const sizes = shown.map(({ piece }) =>
+    equal ? 1 / shown.length : Math.max(least, trueShare(piece.worth, side)),
+  );
   const whole = sizes.reduce((sum, size) => sum + size, 0);
   let at = 0;
   const made = shown.map(({ piece, index }, k): Strip => {
@@ -148,7 +156,7 @@ function strips(pieces: readonly Piece[]): { strips: readonly Strip[]; toScale: 
     at += sizes[k]! / whole;
     return { part: index, text: piece.text, from, to: k === shown.length - 1 ? 1 : at };
   });
-  return { strips: made, toScale: Math.abs(whole - 1) < 1e-5 };
+  return { strips: made, toScale: !equal && Math.abs(whole - 1) < 1e-5 };
 }
 
 /** A part's share of its side, to six figures: for drawing only, never for amounts. */

@@ -2,8 +2,8 @@ import type { Entry, EntryId, Trace } from '../account/account.ts';
 import type { TermSet } from '../account/terms.ts';
 import { Exact } from '../exact/exact.ts';
 import { numberText, placeValue } from '../exact/numeral.ts';
-import { amountWriter } from '../problem/amount-text.ts';
-import { hasFractions } from '../problem/problem.ts';
+import { amountWriter } from '../problem/script.ts';
+import { scriptOf } from '../problem/script.ts';
 
 /** A live entry as a length on the line. */
 export interface LineSegment {
@@ -120,7 +120,7 @@ function positionOf(terms: TermSet): number {
 /** A fraction as it is written on the paper at this moment, any other length in figures. */
 function lengthText(entry: Entry, size: Exact, { problem }: Trace): string {
   const written = entry.text.replace('−', '');
-  const isPart = hasFractions(problem) && /^(\d+ )?\d+\/\d+$/.test(written);
+  const isPart = scriptOf(problem) === 'fractions' && /^(\d+ )?\d+\/\d+$/.test(written);
   return isPart ? written : amountWriter(problem)(size);
 }
 
@@ -137,7 +137,7 @@ function partOf({ text, worth }: Entry): Exact | null {
 const MOST_CUTS = 60n;
 
 function unitOf(entry: Entry, trace: Trace): Exact | null {
-  if (hasFractions(trace.problem)) return partOf(entry);
+  if (scriptOf(trace.problem) === 'fractions') return partOf(entry);
   const {
     problem: { base },
     scale,

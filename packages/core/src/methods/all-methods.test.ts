@@ -12,11 +12,11 @@ import {
   productProblem,
   type Problem,
   type ProductProblem,
-  hasFractions,
   problemValue,
   readProblem,
   type ProblemKind,
 } from '../problem/problem.ts';
+import { scriptOf } from '../problem/script.ts';
 import type { Box } from '../sheet/sheet.ts';
 import {
   accepted,
@@ -28,6 +28,7 @@ import {
   kindOf,
   problemsFor,
 } from '../testing/arbitraries.ts';
+import { comesTo, glyphAmount, letteredValue, rootFault } from '../testing/lettered.ts';
 import { registry } from './index.ts';
 import {
   defineMethod,
@@ -150,17 +151,66 @@ const PARTS = [
   '2 3/3 + 1/1',
 ];
 
-function fractionCorners(method: Method): readonly Problem[] {
-  return PARTS.map((text) => {
-    const read = readProblem(text);
-    if (!read.ok) throw new RangeError(text);
-    return read.problem;
-  }).filter((problem) => method.accepts(problem).ok);
+/** Letters: cancelling, unit coefficients, a minus before a minus, missing powers, several letters, powers. */
+const LETTERED = [
+  '3x + 5 − 2x + 7',
+  '(x^3 + 5x^2) − (2x^2 − 7x)',
+  '(x + 2) − (x + 2)',
+  '−(x − y) + (2x − 3y) − (x^2 − 1/2 y)',
+  'x + y + xy − x − y',
+  '2x^2 − (−2x^2)',
+  '(x + 4)(3x − 2)',
+  '(x − 2)(x + 2)',
+  '(−x − 1)(−x + 1)',
+  '(x − 2)(x + 5)(x − 4)',
+  '(3x − 1)(x + 4)^2',
+  '(x + 1)^3',
+  '3x(x − 2)',
+  '(1/2 x + y)(2x − 3/4 y)',
+  '(x^2 − x + 1)(x^2 + x + 1)',
+  '(x + y)(x − y)(x^2 + y^2)',
+  '−2(x + 1)(x − 1)',
+];
+
+/** Roots: squares, zeros inside and at the end, less than one, with and without something left. */
+const ROOTED = [
+  '0',
+  '1',
+  '2',
+  '4',
+  '72',
+  '7396',
+  '7921',
+  '10609',
+  '640000',
+  '1000000',
+  '0.25',
+  '0.0049',
+  '20.25',
+  '2',
+  '3.5',
+  '999999',
+];
+
+function textCorners(method: Method, texts: readonly string[]): readonly Problem[] {
+  return texts
+    .map((text) => {
+      const read = readProblem(text);
+      if (!read.ok) throw new RangeError(text);
+      return read.problem;
+    })
+    .filter((problem) => method.accepts(problem).ok);
 }
 
 function corners(method: Method): readonly Problem[] {
   const kind = kindOf(method);
-  if (kind === 'fractions') return fractionCorners(method);
+  if (kind === 'fractions') return textCorners(method, PARTS);
+  if (kind === 'letter sums' || kind === 'letter products') return textCorners(method, LETTERED);
+  if (kind === 'root')
+    return textCorners(
+      method,
+      ROOTED.map((text) => `√${text}`),
+    );
   const own = [...CORNERS, ...POINTED, ...(kind === 'quotient' ? DIVIDED : [])];
   const strings3 = kind === 'product' ? FACTORS : [];
   const pairs = [...own, ...strings3]
@@ -201,12 +251,20 @@ describe.each(named)('%s', (_, { method, school }) => {
   it('answers what the operands make', () => {
     everyCase((problem) => {
       const trace = method.trace(problem, { school });
+      if (problem.kind === 'root') return expect(rootFault(trace)).toBeNull();
+      if (scriptOf(problem) === 'terms') {
+        expect([String(trace.answer), comesTo(trace.answer, letteredValue(problem))]).toEqual([
+          String(trace.answer),
+          true,
+        ]);
+        return;
+      }
       const expected = expectedValue(problem);
       expect([trace.answer.toString(), isFraction(trace.answer, expected)]).toEqual([
         trace.answer.toString(),
         true,
       ]);
-      if (hasFractions(problem)) {
+      if (scriptOf(problem) === 'fractions') {
         const read = readProblem(`0/1 + ${answerText(trace).replace('−', '')}`);
         const size = read.ok ? problemValue(read.problem) : null;
         expect(size?.equals(magnitude(trace.answer))).toBe(true);
@@ -239,8 +297,13 @@ describe.each(named)('%s', (_, { method, school }) => {
         // A scratch is a stroke, a stop a place on the line, and a number below may be written bare.
         // The numbers of a row of halves and doubles stand for the whole product that is left.
         // What is left of a dividend, and what is taken from it, is worth its share.
-        if (UNLIKE.has(mark.role)) continue;
-        if (hasFractions(problem)) {
+        if (UNLIKE.has(mark.role) || problem.kind === 'root') continue;
+        if (scriptOf(problem) === 'terms') {
+          const shows = glyphAmount(mark.glyph).equals(mark.worth);
+          expect([mark.role, mark.glyph, shows]).toEqual([mark.role, mark.glyph, true]);
+          continue;
+        }
+        if (scriptOf(problem) === 'fractions') {
           const read = readProblem(`0/1 + ${mark.glyph.replace('−', '')}`);
           const shows = read.ok && problemValue(read.problem).equals(magnitude(mark.worth));
           expect([mark.role, mark.glyph, shows]).toEqual([mark.role, mark.glyph, true]);
@@ -278,8 +341,11 @@ describe.each(named)('%s', (_, { method, school }) => {
       expect(owed.equals(trace.total)).toBe(true);
       expect(trace.groups.at(-1)!.terms.worth().equals(trace.total)).toBe(true);
       if (problem.kind !== 'product' || trace.stages.length > 0) return;
-      for (const group of trace.groups)
-        expect(group.terms.worth().compare(group.worth)).not.toBe(-1);
+      for (const group of trace.groups) {
+        const own = group.terms.worth();
+        if (scriptOf(problem) === 'terms') expect(own.equals(group.worth)).toBe(true);
+        else expect(own.compare(group.worth)).not.toBe(-1);
+      }
     });
   });
 
@@ -350,7 +416,9 @@ describe.each(named)('%s', (_, { method, school }) => {
           const say = speakerFor(problem, vocabulary);
           for (const step of trace.steps) {
             const sentence = sayPlain(method.phrases, step.phrase, voice as 'digit' | 'value', say);
-            expect(sentence).toMatch(/^[A-Z0-9−+].*\.$/);
+            expect(sentence).toMatch(
+              scriptOf(problem) === 'terms' ? /^\S.*\.$/ : /^[A-Z0-9−+].*\.$/,
+            );
             expect(sentence).not.toMatch(/undefined|NaN|\*\*|\[object| {2}| ,|\.\./);
             if (vocabulary.point === ',') expect(sentence).not.toMatch(/\d\.\d/);
             if (vocabulary.ones === 'units') expect(sentence).not.toMatch(/\bones\b|\b1 one\b/);
@@ -359,11 +427,14 @@ describe.each(named)('%s', (_, { method, school }) => {
               expect(sentence).not.toMatch(/regroup/);
             }
             if (vocabulary.ungroup !== 'borrow') expect(sentence).not.toMatch(/borrow/);
-            if (vocabulary.minus !== 'minus') expect(sentence).not.toMatch(/\bminus\b/);
+            if (vocabulary.minus !== 'minus' && scriptOf(problem) !== 'terms')
+              expect(sentence).not.toMatch(/\bminus\b/);
             if (vocabulary.times === '·') expect(sentence).not.toContain('×');
           }
           for (const group of trace.groups) {
-            expect(sayPlain(method.phrases, group.phrase, 'digit', say)).toMatch(/^[a-z].*[^.]$/);
+            expect(sayPlain(method.phrases, group.phrase, 'digit', say)).toMatch(
+              scriptOf(problem) === 'terms' ? /^\S.*[^.]$/ : /^[a-z].*[^.]$/,
+            );
           }
         },
       ),
@@ -442,7 +513,9 @@ describe('slips', () => {
 });
 
 describe('long numbers', () => {
-  const inFigures = registry.methods.filter((method) => method.family !== 'fractions');
+  const inFigures = registry.methods.filter(
+    ({ family }) => family !== 'fractions' && family !== 'polynomials' && family !== 'roots',
+  );
   it.each(inFigures.map((method) => [method.id, method] as const))(
     '%s works 200 figures',
     (_, method) => {

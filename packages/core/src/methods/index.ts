@@ -2,6 +2,8 @@ import { addition } from './addition/index.ts';
 import { division } from './division/index.ts';
 import { fractions } from './fractions/index.ts';
 import { multiplication } from './multiplication/index.ts';
+import { polynomials } from './polynomials/index.ts';
+import { roots } from './roots/index.ts';
 import { createRegistry } from './registry.ts';
 import { subtraction } from './subtraction/index.ts';
 
@@ -12,4 +14,6 @@ export const registry = createRegistry([
   multiplication,
   division,
   fractions,
+  polynomials,
+  roots,
 ]);

@@ -32,6 +32,12 @@ export type Refusal =
   | { readonly code: 'smaller-minus-larger' }
   | { readonly code: 'too-many-terms'; readonly terms: number; readonly limit: number }
   | { readonly code: 'has-fractions' }
+  | { readonly code: 'has-letters' }
+  | { readonly code: 'no-letters' }
+  | { readonly code: 'not-whole' }
+  | { readonly code: 'too-large-for-primes'; readonly limit: string }
+  | { readonly code: 'worth-nothing' }
+  | { readonly code: 'not-two-terms'; readonly bracket: number; readonly terms: number }
   | { readonly code: 'no-fractions' }
   | { readonly code: 'no-wholes' }
   | { readonly code: 'wholes-beside-parts' }
@@ -71,6 +77,12 @@ export interface OwnHops {
 /** Where a method is worked: written down, in the head, or as one likes. */
 export type Medium = 'on paper' | 'in the head' | 'either';
 
+/** A method at the other end of the bridge between figures and letters, with the school that is alike. */
+export interface BridgeEnd {
+  readonly method: string;
+  readonly school: School;
+}
+
 export interface MethodSpec {
   readonly id: string;
   readonly family: string;
@@ -92,6 +104,11 @@ export interface MethodSpec {
   readonly slips: readonly SlipSpec[];
   /** Whether the terms may be dealt with in any order. */
   readonly freeOrder: boolean;
+  /**
+   * The methods that do the same when a product of whole numbers is read as one of brackets in powers of the
+   * base, or the other way; the first that takes the numbers is meant.
+   */
+  readonly bridge?: readonly BridgeEnd[];
   /** Hops or changes of the user's own choosing, where the method lets her choose them. */
   readonly ownHops?: OwnHops;
   readonly phrases: Phrasebook;
@@ -119,6 +136,18 @@ export function refusalText(reason: Refusal): string {
       return `This method does not work a ${reason.kind}.`;
     case 'has-fractions':
       return 'This method works figures in their places; fractions have methods of their own.';
+    case 'has-letters':
+      return 'This method works figures in their places; expressions with letters have methods of their own.';
+    case 'not-whole':
+      return 'This method takes whole numbers apart; here is one with figures after the point.';
+    case 'too-large-for-primes':
+      return `The primes of numbers above ${reason.limit} are not looked for.`;
+    case 'no-letters':
+      return 'This method works expressions with letters; read the numbers as brackets of powers to use it.';
+    case 'worth-nothing':
+      return 'A term or bracket here is worth nothing; leave it out.';
+    case 'not-two-terms':
+      return `First, outer, inner, last name the four products of two brackets of two terms; bracket ${reason.bracket} has ${reason.terms === 1 ? 'one term' : `${reason.terms} terms`}, so products would be missed or not exist.`;
     case 'no-fractions':
       return 'This method puts fractions together; here are none.';
     case 'no-wholes':

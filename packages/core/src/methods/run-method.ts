@@ -1,9 +1,9 @@
 import type { Opportunity, School, SlipRequest, Trace } from '../account/account.ts';
 import { scaledTrace } from '../account/scaled.ts';
-import { Scribe } from '../account/scribe.ts';
+import { Scribe, type StagePlace } from '../account/scribe.ts';
 import { stagedTrace } from '../account/staged.ts';
 import type { Exact } from '../exact/exact.ts';
-import { numeralOf, type Numeral } from '../exact/numeral.ts';
+import { numeralOf, numeralValue, termsNumeral, type Numeral } from '../exact/numeral.ts';
 import { makeProblem, type Problem } from '../problem/problem.ts';
 import { scaleOf } from '../problem/scale.ts';
 import { refusalText, type MethodSpec, type TraceOptions } from './method-spec.ts';
@@ -13,6 +13,7 @@ import { sayStage } from './shared/stages.ts';
 interface Request extends TraceOptions {
   readonly school: School;
   readonly leastPlaces?: number;
+  readonly stage?: StagePlace;
 }
 
 /**
@@ -40,7 +41,7 @@ export function runMethod(spec: MethodSpec, problem: Problem, request: Request):
 }
 
 function runOnce(spec: MethodSpec, problem: Problem, request: Request): Trace {
-  const { school, slips, order, hops = [], leastPlaces = 1 } = request;
+  const { school, slips, order, hops = [], leastPlaces = 1, stage } = request;
   const scribe = new Scribe({
     problem,
     method: spec.id,
@@ -49,34 +50,43 @@ function runOnce(spec: MethodSpec, problem: Problem, request: Request): Trace {
     ...(order && spec.freeOrder ? { order } : {}),
     hops,
     leastPlaces,
+    ...(stage ? { stage } : {}),
   });
   return spec.work(scribe, problem, school);
 }
 
 /** Two factors first, then what they make and the next one, to the last. */
 function runStages(spec: MethodSpec, problem: Problem, request: Request): Trace {
-  const [first, ...rest] = problem.operands;
+  const [first, ...others] = problem.operands;
   const passed = new Map<string, number>();
   const works: Trace[] = [];
   let product = first!;
-  for (const [k, factor] of rest.entries()) {
-    const later = rest.slice(k + 1);
+  for (const [k, factor] of others.entries()) {
+    const later = others.slice(k + 1);
     const stage = makeProblem('product', [product, factor]);
-    const { order, ...without } = request;
+    const { order, ...rest } = request;
+    const without = { ...rest, stage: { number: k + 1, isLast: later.length === 0 } };
     const own = works.length === 0 && order ? { ...without, order } : without;
     const clean = runOnce(spec, stage, { ...own, slips: [] });
     const chances = later.some(isZero) ? [] : clean.opportunities;
     const slips = slipsOfStage(request.slips ?? [], chances, passed);
     const work = slips.length > 0 ? runOnce(spec, stage, { ...own, slips }) : clean;
     works.push(work);
-    product = numeralOf(work.answer.numerator, problem.base);
+    product = nextFactor(work, problem);
   }
-  let number = 1;
-  return stagedTrace(problem, works, (made, factor) => sayStage(++number, made, factor));
+  return stagedTrace(problem, works, sayStage);
 }
 
-function isZero({ digits }: Numeral): boolean {
-  return digits.every((digit) => digit === 0);
+/** What a stage has made, as the first factor of the next: a number, or the list of terms as they stand. */
+function nextFactor(work: Trace, { base, operands }: Problem): Numeral {
+  if (operands.every(({ terms }) => !terms)) return numeralOf(work.answer.numerator, base);
+  const ids = new Set(work.groups.at(-1)!.marks);
+  const marks = work.steps.flatMap(({ gives }) => gives).filter(({ id }) => ids.has(id));
+  return termsNumeral(marks.map(({ worth }) => worth));
+}
+
+function isZero(factor: Numeral): boolean {
+  return numeralValue(factor).isZero;
 }
 
 /** The wished slips that fall into a stage, counted from its own beginning; `passed` is moved on. */

@@ -1,6 +1,9 @@
 import type { Exact } from '../exact/exact.ts';
 import { fractionText, numberText, placeValue } from '../exact/numeral.ts';
-import { hasFractions, type Problem } from '../problem/problem.ts';
+import type { Problem } from '../problem/problem.ts';
+import { scriptOf } from '../problem/script.ts';
+import type { Notation } from '../exact/notation.ts';
+import { lettersText } from '../exact/terms-text.ts';
 import { scaleOf } from '../problem/scale.ts';
 import type { Vocabulary } from './vocabulary.ts';
 
@@ -29,7 +32,22 @@ const WHOLE: SpokenScale = { decimals: 0, operands: [], stripped: false };
 
 /** The speaker for a problem's work: it knows where the points of its numbers stand. */
 export function speakerFor(problem: Problem, words: Vocabulary): Speaker {
-  if (hasFractions(problem)) return new Speaker(words, problem.base, WHOLE, fractionText);
+  switch (scriptOf(problem)) {
+    case 'fractions':
+      return new Speaker(words, problem.base, WHOLE, fractionText);
+    case 'terms':
+      return new Speaker({ ...words, times: '·' }, problem.base, WHOLE, lettersText);
+    case 'figures':
+      return figureSpeaker(problem, words);
+  }
+}
+
+/** The times sign between terms, where × would be read as a letter. */
+export function notationFor(problem: Problem, notation: Notation): Notation {
+  return scriptOf(problem) === 'terms' ? { ...notation, times: '·' } : notation;
+}
+
+function figureSpeaker(problem: Problem, words: Vocabulary): Speaker {
   const scale = scaleOf(problem);
   if (!scale) return new Speaker(words, problem.base);
   const { decimals, operands } = scale;

@@ -1,6 +1,7 @@
 import { Exact } from '../exact/exact.ts';
 import { mixedText, numeralValue } from '../exact/numeral.ts';
 import { problemValue, type Problem } from './problem.ts';
+import { scriptOf } from './script.ts';
 
 /** What the numbers stand for. */
 export interface Context {
@@ -26,6 +27,8 @@ export function contextWarnings(
 ): readonly ContextWarning[] {
   if (unit === '' || !counted) return [];
   const { kind } = problem;
+  // Letters may stand for anything, and a side is not of the unit of its square.
+  if (scriptOf(problem) === 'terms' || kind === 'root') return [];
   const value = problemValue(problem);
   const operands = problem.operands.map(numeralValue);
   const [first, second] = operands as [Exact, Exact];

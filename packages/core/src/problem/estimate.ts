@@ -7,11 +7,20 @@ import {
   placeValue,
   type Numeral,
 } from '../exact/numeral.ts';
-import { hasFractions, valueOfKind, type Problem, type ProblemKind } from './problem.ts';
+import { valueOfKind, type Problem, type ProblemKind } from './problem.ts';
+import { wholeRoot } from '../exact/whole-root.ts';
+import { exactRoot } from './evaluate.ts';
+import { scriptOf } from './script.ts';
 
 /** A rounded operand that can be offered, with where it comes from. */
 export interface RoundedOperand {
-  readonly rule: 'leading place' | 'nearest ten' | 'nearest half' | 'nearest whole' | 'as it is';
+  readonly rule:
+    | 'leading place'
+    | 'nearest ten'
+    | 'nearest half'
+    | 'nearest whole'
+    | 'nearest square'
+    | 'as it is';
   readonly worth: Exact;
 }
 
@@ -22,7 +31,10 @@ export function leadingPlace(operand: Numeral): Exact {
 }
 
 /** The choices for an operand, without repeats; the first is the one to propose. */
-export function roundings(operand: Numeral): readonly RoundedOperand[] {
+export function roundings(operand: Numeral, kind?: ProblemKind): readonly RoundedOperand[] {
+  if (kind === 'root') {
+    return [{ rule: 'nearest square', worth: nearestSquare(operand) }];
+  }
   const { decimals, digits, fraction } = operand;
   const all: RoundedOperand[] = fraction
     ? [
@@ -63,7 +75,8 @@ function roundedTo(operand: Numeral, index: number): Exact {
  */
 export function proposedOperands(problem: Problem): readonly string[] {
   const { operands, base, kind } = problem;
-  if (hasFractions(problem)) {
+  if (kind === 'root') return [numberText(nearestSquare(operands[0]), base)];
+  if (scriptOf(problem) === 'fractions') {
     return operands.map((operand) => fractionText(nearest(operand, Exact.of(1, 2))));
   }
   const rounded = operands.map(leadingPlace);
@@ -85,7 +98,30 @@ function easyDividend(dividend: Numeral, divisor: Exact): Exact {
   return whole.times(unit).times(divisor);
 }
 
-/** What rounded operands make, put together as the kind of problem does it. */
+/**
+ * What rounded operands make, put together as the kind of problem does it; of a number that is no square the
+ * whole number just below its root.
+ */
 export function estimateOf(kind: ProblemKind, operands: readonly Exact[]): Exact {
-  return valueOfKind(kind, operands);
+  if (kind !== 'root') return valueOfKind(kind, operands);
+  const [of = Exact.ZERO] = operands;
+  if (of.numerator < 0n) return Exact.ZERO;
+  return exactRoot(of) ?? Exact.of(wholeRoot(of.numerator / of.denominator));
+}
+
+/** The square of a single figure in some place that is nearest to a number, so that its root is known by heart. */
+function nearestSquare(radicand: Numeral): Exact {
+  const { base } = radicand;
+  const value = numeralValue(radicand);
+  if (value.isZero) return value;
+  let place = 0;
+  while (value.compare(placeValue(base, 2 * place + 2)) >= 0) place++;
+  while (value.compare(placeValue(base, 2 * place)) < 0) place--;
+  const unit = placeValue(base, 2 * place);
+  const squares = Array.from({ length: base }, (_, k) => Exact.of((k + 1) ** 2).times(unit));
+  const off = (square: Exact) => {
+    const by = square.minus(value);
+    return by.numerator < 0n ? by.negate() : by;
+  };
+  return squares.reduce((best, square) => (off(square).compare(off(best)) < 0 ? square : best));
 }

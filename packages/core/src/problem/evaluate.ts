@@ -1,5 +1,6 @@
 import { Exact } from '../exact/exact.ts';
 import { numeralValue } from '../exact/numeral.ts';
+import { wholeRoot } from '../exact/whole-root.ts';
 import { expressionText, type Expression } from './expression.ts';
 
 export type Evaluated =
@@ -64,21 +65,15 @@ function power(base: Exact, exponent: bigint): Exact {
 }
 
 function root(of: Exact): Exact {
-  const [top, bottom] = [of.numerator, of.denominator].map(wholeRoot);
-  if (top === null || bottom === null || top === undefined || bottom === undefined) {
-    throw new Fault(`√${of} does not come out, so it has no exact value here.`);
-  }
-  return Exact.of(top, bottom);
+  const exact = of.isConstant ? exactRoot(of) : null;
+  if (!exact) throw new Fault(`√${of} does not come out, so it has no exact value here.`);
+  return exact;
 }
 
-function wholeRoot(n: bigint): bigint | null {
-  if (n < 0n) return null;
-  let low = 0n;
-  let high = n + 1n;
-  while (high - low > 1n) {
-    const middle = (low + high) / 2n;
-    if (middle * middle <= n) low = middle;
-    else high = middle;
-  }
-  return low * low === n ? low : null;
+/** The root of a fraction, where it is one; null where it does not come out. */
+export function exactRoot({ numerator, denominator }: Exact): Exact | null {
+  if (numerator < 0n) return null;
+  const [top, bottom] = [wholeRoot(numerator), wholeRoot(denominator)];
+  const isSquare = top * top === numerator && bottom * bottom === denominator;
+  return isSquare ? Exact.of(top, bottom) : null;
 }

@@ -47,8 +47,7 @@ export type ProblemShape =
   | 'fraction'
   | 'signed product'
   | 'power'
-  | 'square root'
-  | 'polynomial';
+  | 'one term';
 
 export type ProblemFailureCode = ProblemFailure['code'];
 
@@ -58,16 +57,19 @@ const SHAPES: Record<ProblemShape, string> = {
   'mixed operations': 'a computation with more than one kind of operation',
   fraction: 'a computation with fractions that is neither a sum nor a difference',
   'signed product': 'a product with a negative number',
-  power: 'a power',
-  'square root': 'a square root',
-  polynomial: 'an expression with letters',
+  power: 'a power of something else than a whole number or a bracket',
+  'one term': 'a single term',
 };
+
+/** What is worked, for those who typed something else. */
+const WORKED =
+  'worked are sums, differences, products and quotients, brackets with letters such as (x+4)(3x-2), and square roots such as √7396.';
 
 /** One clear sentence: what is wrong, where, and what to do. */
 export function failureText(failure: ProblemFailure): string {
   switch (failure.code) {
     case 'empty':
-      return 'Type a computation, such as 46 × 58, 642 − 387 or 31.5 ÷ 0.7.';
+      return 'Type a computation, such as 46 × 58, 642 − 387 or (x+4)(3x-2).';
     case 'text-too-long':
       return `The text is ${failure.length} characters long; a problem may have ${failure.limit}.`;
     case 'unknown-character':
@@ -101,7 +103,7 @@ export function failureText(failure: ProblemFailure): string {
     case 'mixed-bases':
       return `The numbers are written in bases ${failure.bases.join(' and ')}; write them all in one base.`;
     case 'kind-not-offered':
-      return `This is ${SHAPES[failure.kind]}; so far sums, differences, products and quotients of two numbers are worked, such as 642 − 387 or 31.5 ÷ 0.7.`;
+      return `This is ${SHAPES[failure.kind]}; ${WORKED}`;
     case 'too-many-operands':
       return `This has ${failure.operands} numbers; at most ${failure.limit} are worked in one ${failure.kind}.`;
     case 'divides-by-zero':

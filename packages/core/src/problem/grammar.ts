@@ -19,7 +19,7 @@ export class ProblemRefusal extends Error {
  * term     := signed (("×" signed) | ("÷" signed))*
  * signed   := "-"* run
  * run      := power power*                      a run of factors without a sign: 3x, 2(x+1)
- * power    := atom ("^" number)*
+ * power    := atom ("^" number | raised figures)*
  * atom     := mixed | fraction | number | letter | root atom | "(" sum ")"
  */
 class ProblemGrammar extends EmbeddedActionsParser {
@@ -81,8 +81,15 @@ class ProblemGrammar extends EmbeddedActionsParser {
   private readonly power = this.RULE('power', (): Expression => {
     let result = this.SUBRULE(this.atom);
     this.MANY(() => {
-      this.CONSUME(t.Power);
-      const exponent = this.SUBRULE(this.number);
+      const exponent = this.OR([
+        { ALT: () => (this.CONSUME(t.Power), this.SUBRULE(this.number)) },
+        {
+          ALT: () => {
+            const { image } = this.CONSUME(t.RaisedNumber);
+            return this.ACTION(() => numeral(image.normalize('NFKC')));
+          },
+        },
+      ]);
       result = { kind: 'power', of: result, exponent };
     });
     return result;

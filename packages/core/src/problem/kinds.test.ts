@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { Exact } from '../exact/exact.ts';
 import { fractionText, mixedNumeral, numeralText, numeralValue } from '../exact/numeral.ts';
-import { amountWriter } from './amount-text.ts';
+import { amountWriter } from './script.ts';
 import { estimateOf, proposedOperands, roundings } from './estimate.ts';
 import { expressionTex } from './expression-tex.ts';
-import { hasFractions, inBase, problemText, problemValue, readProblem } from './problem.ts';
+import { inBase, problemText, problemValue, readProblem } from './problem.ts';
+import { scriptOf } from './script.ts';
 import { readExpression } from './read-expression.ts';
 import { scaleOf } from './scale.ts';
 import { structureOf } from './structure.ts';
@@ -59,8 +60,8 @@ describe('numbers with a fraction', () => {
 
   it('stand in sums and differences of base ten, beside whole numbers', () => {
     expect(problem('5 1/6 − 2')).toMatchObject({ kind: 'difference', base: 10 });
-    expect(hasFractions(problem('5 1/6 − 2'))).toBe(true);
-    expect(hasFractions(problem('5 − 2'))).toBe(false);
+    expect(scriptOf(problem('5 1/6 − 2'))).toBe('fractions');
+    expect(scriptOf(problem('5 − 2'))).toBe('figures');
     expect(inBase(problem('1/2 + 3'), 8)).toBeNull();
     expect(scaleOf(problem('1/2 + 3'))).toBeNull();
     expect(readProblem('1/2 × 3').ok).toBe(false);

@@ -60,7 +60,7 @@ describe('readProblem', () => {
     ['--', { code: 'number-missing-after', sign: '-', at: 2 }],
     ['46**58', { code: 'repeated-sign', found: '*', at: 4 }],
     ['46 58', { code: 'sign-missing-before', found: '58', at: 4 }],
-    ['abc', { code: 'kind-not-offered', kind: 'polynomial' }],
+    ['abc', { code: 'kind-not-offered', kind: 'one term' }],
     ['what is 46 times 58?', { code: 'word', found: 'what', at: 1 }],
     ['46 × 58 <b>', { code: 'unknown-character', found: '<', at: 9 }],
     ['46 × ß', { code: 'word', found: 'ß', at: 6 }],
@@ -89,9 +89,11 @@ describe('readProblem', () => {
       { code: 'too-many-operands', kind: 'sum', operands: 41, limit: 40 },
     ],
     ['1/3 × 2', { code: 'kind-not-offered', kind: 'fraction' }],
-    ['(x+4)(3x-2)', { code: 'kind-not-offered', kind: 'polynomial' }],
-    ['√7921', { code: 'kind-not-offered', kind: 'square root' }],
-    ['3^2', { code: 'kind-not-offered', kind: 'power' }],
+    ['2(x+1) + 3x', { code: 'kind-not-offered', kind: 'mixed operations' }],
+    ['x ÷ 2', { code: 'kind-not-offered', kind: 'mixed operations' }],
+    ['√x', { code: 'kind-not-offered', kind: 'mixed operations' }],
+    ['√(7 + 9)', { code: 'kind-not-offered', kind: 'mixed operations' }],
+    ['3^12', { code: 'kind-not-offered', kind: 'power' }],
   ])('refuses %s with a reason', (text, reason) => {
     expect(reasonOf(text)).toEqual(reason);
   });

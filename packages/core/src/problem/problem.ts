@@ -1,8 +1,10 @@
 import { Exact } from '../exact/exact.ts';
 import { numeralFor, numeralText, numeralValue, type Numeral } from '../exact/numeral.ts';
-import { expressionText, numeralSource, type Expression } from './expression.ts';
-import type { ProblemFailure, ProblemShape } from './failure.ts';
+import { expressionText, type Expression } from './expression.ts';
+import type { ProblemFailure } from './failure.ts';
+import { sourceOf } from './problem-text.ts';
 import { readExpression, type ReadOptions } from './read-expression.ts';
+import { isNumber, shapeOf, takesFractions } from './shape.ts';
 
 /** A product of 2 to {@link MAX_FACTORS} numbers, whole or with a point, all written in one base. */
 export interface ProductProblem {
@@ -32,16 +34,27 @@ export interface QuotientProblem {
   readonly base: number;
 }
 
+/** A number whose square root is looked for; it is not negative. */
+export interface RootProblem {
+  readonly kind: 'root';
+  readonly operands: readonly [radicand: Numeral];
+  readonly base: number;
+}
+
 /** A computation that methods can be asked to work. One member a kind; more kinds come here. */
-export type Problem = ProductProblem | SumProblem | DifferenceProblem | QuotientProblem;
+export type Problem =
+  ProductProblem | SumProblem | DifferenceProblem | QuotientProblem | RootProblem;
 export type ProblemKind = Problem['kind'];
 
-export type ProblemSign = '×' | '+' | '−' | '÷';
+export type ProblemSign = '×' | '+' | '−' | '÷' | '√';
 
 /** How each kind is written and worked out; a new kind adds its line here. */
 interface KindRules {
   readonly sign: ProblemSign;
+  /** How few and how many operands it has. */
+  readonly least: number;
   readonly most: number;
+  /** What the account of the problem holds: its value, and of a root the number under the sign. */
   readonly value: (worths: readonly Exact[]) => Exact;
   /** What the operands are called, in order; the last name serves for all that follow. */
   readonly operandNames: readonly string[];
@@ -56,22 +69,32 @@ export const MAX_FACTORS = 8;
 const KINDS: Record<ProblemKind, KindRules> = {
   product: {
     sign: '×',
+    least: 2,
     most: MAX_FACTORS,
     value: (worths) => worths.reduce((total, factor) => total.times(factor)),
     operandNames: ['factor'],
   },
-  sum: { sign: '+', most: MAX_ADDENDS, value: Exact.sum, operandNames: ['addend'] },
+  sum: { sign: '+', least: 2, most: MAX_ADDENDS, value: Exact.sum, operandNames: ['addend'] },
   difference: {
     sign: '−',
+    least: 2,
     most: 2,
     value: ([minuend, ...rest]) => minuend!.minus(Exact.sum(rest)),
     operandNames: ['minuend', 'subtrahend'],
   },
   quotient: {
     sign: '÷',
+    least: 2,
     most: 2,
     value: ([dividend, ...rest]) => rest.reduce((left, by) => left.dividedBy(by), dividend!),
     operandNames: ['dividend', 'divisor'],
+  },
+  root: {
+    sign: '√',
+    least: 1,
+    most: 1,
+    value: ([radicand]) => radicand!,
+    operandNames: ['number under the root'],
   },
 };
 
@@ -94,7 +117,8 @@ export function readProblem(source: string, options: ReadOptions = {}): ReadProb
  */
 export function makeProblem(kind: ProblemKind, operands: readonly Numeral[]): Problem {
   const base = operands[0]?.base ?? 10;
-  const fits = operands.length >= 2 && operands.length <= KINDS[kind].most;
+  const { least, most } = KINDS[kind];
+  const fits = operands.length >= least && operands.length <= most;
   const zero = kind === 'quotient' && numeralValue(operands[1] ?? operands[0]!).isZero;
   if (!fits || zero || operands.some((n) => n.base !== base)) {
     throw new RangeError(`makeProblem: a ${kind} cannot be made of ${operands.length} numerals`);
@@ -112,22 +136,22 @@ export function productProblem(operands: readonly Numeral[]): ProductProblem {
  * has figures without end there, as a tenth has in base two.
  */
 export function inBase({ kind, operands }: Problem, base: number): Problem | null {
-  if (operands.some(({ fraction }) => fraction)) return null;
+  if (operands.some(({ fraction, terms }) => fraction ?? terms)) return null;
   const written = operands.map((operand) => numeralFor(numeralValue(operand), base));
   return written.includes(null) ? null : makeProblem(kind, written as Numeral[]);
 }
 
 /** The problem in the problem language, `46 × 58`; reading it again gives the same problem. */
-export function problemText({ kind, operands }: Problem): string {
-  return operands.map(numeralSource).join(` ${problemSign(kind)} `);
+export function problemText(problem: Problem): string {
+  return sourceOf(problem, problemSign(problem.kind));
 }
 
-/** The sign between the operands: `×`, `+`, `−` or `÷`. */
+/** The sign between the operands, or before the one of a root. */
 export function problemSign(kind: ProblemKind): ProblemSign {
   return KINDS[kind].sign;
 }
 
-/** The problem's exact value, computed straight from its operands. */
+/** What the account of the problem holds, computed straight from its operands; see {@link KindRules}. */
 export function problemValue({ kind, operands }: Problem): Exact {
   return valueOfKind(kind, operands.map(numeralValue));
 }
@@ -150,6 +174,7 @@ function problemOf(expression: Expression): ReadProblem {
   const shape = shapeOf(expression);
   if (typeof shape !== 'object') return refuse({ code: 'kind-not-offered', kind: shape });
   const { kind, operands } = shape;
+  if (operands.some(({ terms }) => terms)) return limited(kind, operands);
   const odd = operands.find(({ fraction }) => fraction && numeralValue(fraction.bottom).isZero);
   if (odd) return refuse({ code: 'divides-by-zero', dividend: numeralText(odd.fraction!.top) });
   if (operands.some((operand) => operand.fraction) && !takesFractions(kind, operands)) {
@@ -157,134 +182,19 @@ function problemOf(expression: Expression): ReadProblem {
   }
   const bases = [...new Set(operands.map((operand) => operand.base))];
   if (bases.length > 1) return refuse({ code: 'mixed-bases', bases });
-  const limit = KINDS[kind].most;
-  if (operands.length > limit) {
-    return refuse({ code: 'too-many-operands', kind, operands: operands.length, limit });
-  }
-  if (kind === 'quotient' && numeralValue(operands[1]!).isZero) {
+  if (kind === 'quotient' && operands[1] && numeralValue(operands[1]).isZero) {
     return refuse({ code: 'divides-by-zero', dividend: numeralText(operands[0]!) });
   }
-  return { ok: true, problem: makeProblem(kind, operands) };
+  return limited(kind, operands);
+}
+
+function limited(kind: ProblemKind, operands: readonly Numeral[]): ReadProblem {
+  const limit = KINDS[kind].most;
+  return operands.length > limit
+    ? refuse({ code: 'too-many-operands', kind, operands: operands.length, limit })
+    : { ok: true, problem: makeProblem(kind, operands) };
 }
 
 function refuse(reason: ProblemFailure): ReadProblem {
   return { ok: false, reason };
-}
-
-interface Worked {
-  readonly kind: ProblemKind;
-  readonly operands: readonly Numeral[];
-}
-
-/** The problem that an expression is, or the name of the kind of computation that is not worked. */
-function shapeOf(expression: Expression): Worked | ProblemShape {
-  if (hasLetters(expression)) return 'polynomial';
-  switch (expression.kind) {
-    case 'sum':
-      return sumShape(expression);
-    case 'product':
-      return flatShape('product', flatFactors(expression));
-    case 'quotient':
-      return flatShape('quotient', [expression.dividend, expression.divisor]);
-    case 'power':
-      return 'power';
-    case 'root':
-      return 'square root';
-    case 'negative':
-      return 'signed product';
-    default:
-      return 'polynomial';
-  }
-}
-
-function sumShape(sum: Extract<Expression, { kind: 'sum' }>): Worked | ProblemShape {
-  const parts = flatAddends(sum);
-  if (!parts) return 'mixed sum';
-  const [first, ...rest] = parts;
-  const minus = rest.filter((part) => part.minus).length;
-  if (first?.minus) return 'signed sum';
-  const operands = parts.map((part) => part.of);
-  if (operands.some((operand) => operand.kind === 'negative')) return 'signed sum';
-  if (minus === 0) return flatShape('sum', operands);
-  if (operands.length > 2) return operands.every(isNumber) ? 'mixed sum' : firstShape(operands);
-  return flatShape('difference', operands);
-}
-
-/** Addends with brackets around mere sums removed; null when a bracket is taken away. */
-function flatAddends(expression: Expression): readonly { minus: boolean; of: Expression }[] | null {
-  if (expression.kind !== 'sum') return [{ minus: false, of: expression }];
-  const lists = expression.parts.map(({ minus, of }) => {
-    const inner = flatAddends(of);
-    if (!minus) return inner;
-    return inner?.length === 1 && !inner[0]!.minus ? [{ minus, of: inner[0]!.of }] : null;
-  });
-  return lists.includes(null) ? null : lists.flatMap((list) => list!);
-}
-
-function flatFactors(expression: Expression): readonly Expression[] {
-  return expression.kind === 'product' ? expression.factors.flatMap(flatFactors) : [expression];
-}
-
-function flatShape(kind: ProblemKind, operands: readonly Expression[]): Worked | ProblemShape {
-  if (!operands.every(isNumber)) return firstShape(operands);
-  if (operands.some(isUneven)) return 'fraction';
-  return { kind, operands: operands.map(numeralOf) };
-}
-
-/** A fraction with a point in it. */
-function isUneven(of: NumberExpression): boolean {
-  return of.kind !== 'number' && (of.top.decimals > 0 || of.bottom.decimals > 0);
-}
-
-/** Fractions are added and taken away, in base ten and beside whole numbers. */
-function takesFractions(kind: ProblemKind, operands: readonly Numeral[]): boolean {
-  const plain = operands.every(({ base, decimals }) => base === 10 && decimals === 0);
-  return plain && (kind === 'sum' || kind === 'difference');
-}
-
-/** Whether an operand is a fraction or a mixed number. */
-export function hasFractions({ operands }: Problem): boolean {
-  return operands.some(({ fraction }) => fraction !== undefined);
-}
-
-type NumberExpression = Extract<Expression, { kind: 'number' | 'fraction' | 'mixed' }>;
-
-/** A number, fraction or mixed number as an operand. */
-function numeralOf(expression: NumberExpression): Numeral {
-  if (expression.kind === 'number') return expression.numeral;
-  const { top, bottom } = expression;
-  const fraction = { top, bottom };
-  const whole =
-    expression.kind === 'mixed' ? expression.whole : { digits: [0], base: top.base, decimals: 0 };
-  return { ...whole, fraction };
-}
-
-function isNumber(of: Expression): of is NumberExpression {
-  return of.kind === 'number' || of.kind === 'fraction' || of.kind === 'mixed';
-}
-
-/** What the first operand that is no plain number is. */
-function firstShape(operands: readonly Expression[]): ProblemShape {
-  const [odd] = operands.filter((operand) => !isNumber(operand));
-  const shape = odd ? shapeOf(odd) : 'mixed sum';
-  return typeof shape === 'object' ? 'mixed operations' : shape;
-}
-
-function hasLetters(expression: Expression): boolean {
-  switch (expression.kind) {
-    case 'letter':
-      return true;
-    case 'sum':
-      return expression.parts.some((part) => hasLetters(part.of));
-    case 'product':
-      return expression.factors.some(hasLetters);
-    case 'quotient':
-      return hasLetters(expression.dividend) || hasLetters(expression.divisor);
-    case 'negative':
-    case 'power':
-    case 'root':
-      return hasLetters(expression.of);
-    default:
-      return false;
-  }
 }

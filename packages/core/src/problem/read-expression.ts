@@ -33,10 +33,11 @@ export function readExpression(
   return reason ? { ok: false, reason } : parse(lexed.tokens);
 }
 
-/** Full-width and other compatibility figures become plain ones, one character for one. */
+/** Full-width and other compatibility figures become plain ones, one character for one; exponents stay. */
 function plainCharacters(source: string): string {
   return [...source]
     .map((character) => {
+      if (/[⁰¹²³⁴-⁹]/.test(character)) return character;
       const plain = character.normalize('NFKC');
       return plain.length === 1 ? plain : character;
     })

@@ -18,13 +18,14 @@ export interface Scale {
  * The scale of a problem; null when its numbers are whole. Addends and the numbers of a difference are
  * given the same number of figures after the point, so that like places meet, and keep the zeros before
  * it; factors keep their own, and
- * their counts are added. Quotients have none: they scale both numbers as a step of the work.
+ * their counts are added. Quotients have none: they scale both numbers as a step of the work; roots pair
+ * their figures from the point.
  */
 export function scaleOf(problem: Problem): Scale | null {
   const { kind, operands, base } = problem;
   const counts = operands.map(({ decimals }) => decimals);
   const most = Math.max(...counts);
-  if (most === 0 || kind === 'quotient') return null;
+  if (most === 0 || kind === 'quotient' || kind === 'root') return null;
   if (kind === 'product') {
     const decimals = counts.reduce((sum, count) => sum + count);
     const whole = makeProblem(kind, operands.map(withoutPoint));

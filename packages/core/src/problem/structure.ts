@@ -1,7 +1,16 @@
 import { Exact } from '../exact/exact.ts';
 import { gcd } from '../exact/rational.ts';
-import { digitAt, numeralValue, partValue, withoutPoint, type Numeral } from '../exact/numeral.ts';
-import { hasFractions, type Problem, type QuotientProblem } from './problem.ts';
+import {
+  digitAt,
+  numeralValue,
+  partValue,
+  placeValue,
+  withoutPoint,
+  type Numeral,
+} from '../exact/numeral.ts';
+import { wholeRoot } from '../exact/whole-root.ts';
+import type { Problem, QuotientProblem, RootProblem } from './problem.ts';
+import { scriptOf } from './script.ts';
 import { scaleOf } from './scale.ts';
 
 /** How hard a problem is by its structure, from 0 to 3. Size alone is no measure. */
@@ -31,7 +40,18 @@ export type Finding =
   | 'one denominator holds the others'
   | 'denominators with a common factor'
   | 'denominators without a common factor'
-  | 'a whole must be opened';
+  | 'a whole must be opened'
+  | 'only pluses'
+  | 'a minus travels with its term'
+  | 'minus meets minus'
+  | 'a bracket is taken away'
+  | 'a minus before a minus'
+  | 'three brackets and more'
+  | 'one pair'
+  | 'two pairs'
+  | 'three pairs and more'
+  | 'a zero in the root'
+  | 'the root does not come out';
 
 /**
  * Judges a problem before it is worked. A sum by its place totals and their carries, a product by its
@@ -39,7 +59,17 @@ export type Finding =
  * what is left of its places. Points do not matter: 3.6 × 20.5 is as hard as 36 × 205.
  */
 export function structureOf(asked: Problem): Structure {
-  if (hasFractions(asked)) return byParts(asked);
+  switch (scriptOf(asked)) {
+    case 'fractions':
+      return byParts(asked);
+    case 'terms':
+      return byTerms(asked);
+    case 'figures':
+      return byFigures(asked);
+  }
+}
+
+function byFigures(asked: Problem): Structure {
   const problem = scaleOf(asked)?.whole ?? asked;
   switch (problem.kind) {
     case 'sum':
@@ -50,7 +80,53 @@ export function structureOf(asked: Problem): Structure {
       return byShortPlaces(...problem.operands);
     case 'quotient':
       return byRemainders(problem);
+    case 'root':
+      return byPairs(problem);
   }
+}
+
+/** Expressions by the minuses that meet, what cancels, and how many products there are. */
+function byTerms({ kind, operands }: Problem): Structure {
+  const lists = operands.map(({ terms }) => terms!.list);
+  const minuses = lists.map((list) => list.filter(isBelowZero).length);
+  if (kind === 'product') {
+    if (operands.length > 2) return { level: 3, places: [], finding: 'three brackets and more' };
+    const meet = minuses.every((count) => count > 0);
+    if (meet) return { level: 2, places: [], finding: 'minus meets minus' };
+    return minuses.some((count) => count > 0)
+      ? { level: 1, places: [], finding: 'a minus travels with its term' }
+      : { level: 0, places: [], finding: 'only pluses' };
+  }
+  const taken = operands.filter(({ terms }, k) => terms!.taken || (kind === 'difference' && k > 0));
+  if (taken.some(({ terms }) => terms!.list.some(isBelowZero))) {
+    return { level: 3, places: [], finding: 'a minus before a minus' };
+  }
+  if (taken.some(({ terms }) => terms!.list.length > 1)) {
+    return { level: 2, places: [], finding: 'a bracket is taken away' };
+  }
+  return minuses.some((count) => count > 0) || taken.length > 0
+    ? { level: 1, places: [], finding: 'a minus travels with its term' }
+    : { level: 0, places: [], finding: 'only pluses' };
+}
+
+function isBelowZero(term: Exact): boolean {
+  return term.coefficient.numerator < 0n;
+}
+
+/** Roots by their pairs, by zeros in them, and whether they come out. */
+function byPairs({ operands: [radicand], base }: RootProblem): Structure {
+  const pairs = Math.ceil(radicand.decimals / 2);
+  const whole = numeralValue(radicand).times(placeValue(base, 2 * pairs)).numerator;
+  const root = wholeRoot(whole);
+  const figures = root.toString(base);
+  if (root * root !== whole) {
+    return { level: 3, places: [], finding: 'the root does not come out' };
+  }
+  if (/[^0]0+[^0]/.test(figures)) return { level: 2, places: [], finding: 'a zero in the root' };
+  if (figures.length > 2) return { level: 2, places: [], finding: 'three pairs and more' };
+  return figures.length === 2
+    ? { level: 1, places: [], finding: 'two pairs' }
+    : { level: 0, places: [], finding: 'one pair' };
 }
 
 /** Fractions by how their denominators lie to each other, and whether a whole is needed. */

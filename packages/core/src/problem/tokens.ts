@@ -42,6 +42,7 @@ export const Slash = createToken({ name: 'Slash', pattern: /\// });
 export const Plus = createToken({ name: 'Plus', pattern: /\+/ });
 export const Minus = createToken({ name: 'Minus', pattern: /[-−–]/ });
 export const Power = createToken({ name: 'Power', pattern: /\^/ });
+export const RaisedNumber = createToken({ name: 'RaisedNumber', pattern: /[⁰¹²³⁴⁵⁶⁷⁸⁹]+/ });
 export const Open = createToken({ name: 'Open', pattern: /\(/ });
 export const Close = createToken({ name: 'Close', pattern: /\)/ });
 export const Root = createToken({ name: 'Root', pattern: /√|sqrt\b/ });
@@ -73,6 +74,7 @@ export const TOKENS: TokenType[] = [
   Plus,
   Minus,
   Power,
+  RaisedNumber,
   Open,
   Close,
   Root,

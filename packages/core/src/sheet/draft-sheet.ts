@@ -21,6 +21,7 @@ export type AreaLayout = (
   ringed?: boolean;
   beside?: boolean;
   underlined?: boolean;
+  alike?: number;
   align?: 'middle' | 'right';
 };
 
@@ -76,11 +77,13 @@ export function draftSheet(trace: Trace, draft: SheetDraft): Sheet {
       beside = false,
       underlined = false,
       align = 'middle',
+      alike,
       ...box
     } = laid;
     if (isHeld && !beside) cells.push({ entry: written.id, ...HELD });
     else {
-      const looks = { size, spread, ringed, underlined, beside, align };
+      const same = alike === undefined ? {} : { alike };
+      const looks = { size, spread, ringed, underlined, beside, align, ...same };
       cells.push({ entry: written.id, ...box, ...looks, held: isHeld });
     }
   }
@@ -147,6 +150,15 @@ function extents(sheet: SheetParts): readonly [Extent, Extent] {
   for (const { x1, y1, x2, y2 } of sheet.rulings) {
     cover(xs, x1, x2);
     cover(ys, y1, y2);
+  }
+  for (const { x1, x2, y1, y2, bow = 0 } of sheet.links) {
+    cover(xs, x1, x2);
+    const over = bow === 0 ? 0 : Math.sign(bow) * 0.3;
+    cover(
+      ys,
+      Math.min(y1, y2) + Math.min(0, bow + over),
+      Math.max(y1, y2) + Math.max(0, bow + over),
+    );
   }
   for (const note of sheet.notes) cover(xs, note.x, note.x + note.text.length * 0.42);
   return [xs, ys];

@@ -2,7 +2,8 @@ import { mixedNumeral, numeral, type Numeral } from '../exact/numeral.ts';
 import type { Method } from '../methods/method.ts';
 import { registry } from '../methods/index.ts';
 import { makeProblem, productProblem, type Problem, type ProblemKind } from '../problem/problem.ts';
-import { choiceName, everySchool, kindOf } from '../testing/arbitraries.ts';
+import { choiceName, everySchool, kindOf, type SampleKind } from '../testing/arbitraries.ts';
+import { problemFrom } from '../testing/work.ts';
 import { draftSheet } from './draft-sheet.ts';
 import { drawSheet } from './drawing.ts';
 
@@ -18,6 +19,13 @@ const figureOf = (id: string) => drawing.figures.find(({ entry }) => entry === i
 /** A problem that the method works: of fractions where it works those, else of the numbers given. */
 function problemOf(method: Method, numbers: readonly Numeral[]): Problem {
   const kind = kindOf(method);
+  const texts: Partial<Record<SampleKind, string>> = {
+    'letter sums': '(123x^3 + 5/24 x) − (17x^2 − 101x + 3/7)',
+    'letter products': '(12x − 3/14)(x^11 + 205)',
+    root: '√7396512',
+  };
+  const text = texts[kind];
+  if (text) return problemFrom(text);
   if (kind !== 'fractions') return makeProblem(kind as ProblemKind, numbers);
   const whole = /mixed/.test(method.id) ? 123n : 0n;
   const part = (top: bigint, bottom: bigint) => mixedNumeral(whole, top, bottom);

@@ -1,4 +1,5 @@
 import type { EntryId, Given, Mark, Trace } from '../account/account.ts';
+import { scriptOf } from '../problem/script.ts';
 import type {
   Box,
   Ruling,
@@ -38,6 +39,10 @@ export interface Figure {
   readonly kind: 'given' | 'mark' | 'small' | 'held';
   readonly ringed: boolean;
   readonly underlined: boolean;
+  /** How it is underlined alike with others; see {@link likeLine}. */
+  readonly alike?: LikeLine;
+  /** Whether its small letters stand for numbers and are set as such. */
+  readonly lettered: boolean;
   /** Lines between the numbers of a fraction. */
   readonly bars: readonly Notch[];
   /** The stroke through it once it is struck: where its middle is and how far it reaches each way. */
@@ -76,6 +81,7 @@ const RING_EDGE = 0.35;
 export function drawSheet(sheet: Sheet, trace: Trace): Drawing {
   const marks = marksById(trace);
   const givens = new Map(trace.givens.map((given) => [given.id, given]));
+  const lettered = scriptOf(trace.problem) === 'terms';
   const figures: Figure[] = [];
   const shift = pointShift(trace);
   const held: { entry: EntryId; text: string }[] = [];
@@ -83,7 +89,7 @@ export function drawSheet(sheet: Sheet, trace: Trace): Drawing {
     const written = marks.get(cell.entry) ?? givens.get(cell.entry);
     if (!written) throw new RangeError(`drawSheet: ${cell.entry} is on the sheet but in no trace`);
     if (cell.held && !cell.beside) held.push({ entry: cell.entry, text: written.glyph });
-    else figures.push(figure(cell, written, shift));
+    else figures.push({ ...figure(cell, written, shift), lettered });
   }
   const { width, height, slots, rulings, signs, notes, links } = sheet;
   return { width, height, figures, held, slots, rulings, signs, notes, links };
@@ -94,7 +100,7 @@ function pointShift({ scale, problem }: Trace): number {
   return scale && problem.kind !== 'product' ? scale.decimals : 0;
 }
 
-function figure(cell: SheetCell, written: Mark | Given, shift: number): Figure {
+function figure(cell: SheetCell, written: Mark | Given, shift: number): Omit<Figure, 'lettered'> {
   const { role } = written;
   const place = written.place === undefined ? undefined : written.place - shift;
   const glyph = cell.beside ? `(${written.glyph})` : written.glyph;
@@ -134,27 +140,82 @@ const NO_BARS: readonly Notch[] = [];
 
 /** What a figure takes over from its cell as it is. */
 function plainOf(cell: SheetCell, written: Mark | Given) {
-  const { x, y, width, height, entry, ringed, underlined } = cell;
+  const { x, y, width, height, entry, ringed, underlined, alike } = cell;
   const box = { x, y, width, height };
-  return { entry, box, kind: kindOf(cell, written), ringed, underlined };
+  const same = alike === undefined ? {} : { alike: likeLine(box, alike) };
+  return { entry, box, kind: kindOf(cell, written), ringed, underlined, ...same };
 }
 
-const FRACTION = /^([−+]?)(?:(\d+) )?(\d+)\/(\d+)$/;
+/** The line under terms that are alike: as a path of an SVG, and the dashes in which it is drawn. */
+export interface LikeLine {
+  readonly path: string;
+  readonly dashes: readonly number[];
+}
+
+/** One line, two lines, a wave, dashes, dots, and then two of each: seven kinds can be told apart. */
+function likeLine({ x, y, width, height }: Box, kind: number): LikeLine {
+  const [from, to, at] = [x + 0.2, x + width - 0.2, y + height - 0.12];
+  const straight = (line: number) => `M${r(from)} ${r(line)}H${r(to)}`;
+  const wave = (line: number) => {
+    const half = (to - from) / (2 * Math.max(2, Math.round((to - from) / 0.45)));
+    const turns = Math.round((to - from) / half);
+    return (
+      `M${r(from)} ${r(line)}` +
+      `q${r(half / 2)} ${-0.14} ${r(half)} 0q${r(half / 2)} 0.14 ${r(half)} 0`.repeat(turns / 2)
+    );
+  };
+  const DASHES = [0.18, 0.1];
+  const DOTS = [0.04, 0.12];
+  switch (kind % 7) {
+    case 0:
+      return { path: straight(at), dashes: [] };
+    case 1:
+      return { path: straight(at - 0.08) + straight(at + 0.06), dashes: [] };
+    case 2:
+      return { path: wave(at), dashes: [] };
+    case 3:
+      return { path: straight(at), dashes: DASHES };
+    case 4:
+      return { path: straight(at), dashes: DOTS };
+    case 5:
+      return { path: straight(at - 0.08) + straight(at + 0.06), dashes: DASHES };
+    default:
+      return { path: wave(at - 0.1) + straight(at + 0.06), dashes: [] };
+  }
+}
+
+function r(value: number): string {
+  return String(Math.round(value * 1000) / 1000);
+}
+
+/** A sign, a whole number, a fraction, and letters behind it. */
+const FRACTION = /^([−+]?)(?:(\d+) )?(\d+)\/(\d+)(?: ?([a-z⁰¹²³⁴-⁹]+))?$/;
+
+/** A text in runs of letters that stand for numbers and of everything else. */
+export function letterRuns(
+  text: string,
+  lettered: boolean,
+): readonly { readonly text: string; readonly isLetter: boolean }[] {
+  if (!lettered) return [{ text, isLetter: false }];
+  return text
+    .split(/([a-z]+)/)
+    .filter((run) => run !== '')
+    .map((run) => ({ text: run, isLetter: /^[a-z]/.test(run) }));
+}
 
 /** A fraction with its numerator over its denominator, a whole number before it at half height. */
 function stackOf(cell: SheetCell, glyph: string) {
-  const [, sign = '', whole = '', top = '', bottom = ''] = FRACTION.exec(glyph) ?? [];
+  const [, sign = '', whole = '', top = '', bottom = '', tail = ''] = FRACTION.exec(glyph) ?? [];
   if (bottom === '') return null;
   const lead = sign + whole;
   const longest = Math.max(top.length, bottom.length);
   const gap = lead === '' ? 0 : 0.16;
   const room = cell.width - gap - 0.1;
-  const size = Math.min(FULL, room / ((lead.length + longest) * FIGURE_WIDTH));
-  const [leadWidth, width] = [lead.length, longest].map((n) => n * size * FIGURE_WIDTH) as [
-    number,
-    number,
-  ];
-  const total = leadWidth + gap + width;
+  const size = Math.min(FULL, room / ((lead.length + longest + tail.length) * FIGURE_WIDTH));
+  const [leadWidth, width, tailWidth] = [lead.length, longest, tail.length].map(
+    (n) => n * size * FIGURE_WIDTH,
+  ) as [number, number, number];
+  const total = leadWidth + gap + width + (tail === '' ? 0 : tailWidth + 0.12);
   const from = cell.x + (cell.width - total) / 2;
   const middle = cell.y + cell.height / 2;
   const centre = from + leadWidth + gap + width / 2;
@@ -162,6 +223,9 @@ function stackOf(cell: SheetCell, glyph: string) {
     { x: centre, y: middle - size * 0.58, text: top },
     { x: centre, y: middle + size * 0.58, text: bottom },
     ...(lead === '' ? [] : [{ x: from + leadWidth / 2, y: middle, text: lead }]),
+    ...(tail === ''
+      ? []
+      : [{ x: centre + width / 2 + 0.12 + tailWidth / 2, y: middle, text: tail }]),
   ];
   const bars = [{ x: centre - width / 2 - 0.06, y: middle, length: width + 0.12 }];
   const strike = strikeOf(cell.x + cell.width / 2, total, size);

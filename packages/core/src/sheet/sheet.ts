@@ -25,6 +25,8 @@ export interface SheetCell extends Box {
   readonly ringed: boolean;
   /** Ruled off beneath, as a product that is taken away. */
   readonly underlined: boolean;
+  /** Like ones are underlined alike: the number of the kind, from 0. */
+  readonly alike?: number;
 }
 
 /** Where the work for an owed entry will go. */
@@ -49,13 +51,14 @@ export interface Ruling {
  * belongs to the paper and is never hidden.
  */
 export interface SheetSign extends Box {
-  readonly sign: 'times' | 'plus' | 'minus' | 'equals' | 'divide' | 'point' | 'caption';
+  readonly sign:
+    'times' | 'plus' | 'minus' | 'equals' | 'divide' | 'point' | 'caption' | 'open' | 'close';
   readonly text?: string;
   /** The mark with which it comes; absent for what is printed from the start. */
   readonly with?: EntryId;
 }
 
-const SIGNS = { plus: '+', minus: '−', equals: '=', divide: '÷' } as const;
+const SIGNS = { plus: '+', minus: '−', equals: '=', divide: '÷', open: '(', close: ')' } as const;
 
 /** The glyph of a printed sign. */
 export function signGlyph({ sign, text = '' }: SheetSign, notation: Notation): string {
@@ -69,13 +72,40 @@ export function signSize({ sign }: SheetSign): number {
   return sign === 'divide' ? 0.9 : 0.72;
 }
 
-/** A line between figures that a step brings together; drawn while that step is the last one done. */
+/**
+ * A line between figures that a step brings together; drawn while that step is the last one done, or from
+ * then on where it stays.
+ */
 export interface SheetLink {
   readonly step: number;
+  readonly stays?: boolean;
+  /** How far its middle is bent down, or up when below zero, in squares; straight when absent. */
+  readonly bow?: number;
+  /** The same to the right, for a link between things under each other. */
+  readonly across?: number;
+  /** A few characters at its middle. */
+  readonly label?: string;
   readonly x1: number;
   readonly y1: number;
   readonly x2: number;
   readonly y2: number;
+}
+
+/** Whether a link is drawn once so many steps are done. */
+export function isLinkShown({ step, stays = false }: SheetLink, done: number): boolean {
+  return stays ? step <= done : step === done;
+}
+
+/** A link as the path of an SVG, and the point at its middle. */
+export function linkPath({ x1, y1, x2, y2, bow = 0, across = 0 }: SheetLink): {
+  readonly path: string;
+  readonly x: number;
+  readonly y: number;
+} {
+  const [x, y] = [(x1 + x2) / 2, (y1 + y2) / 2];
+  const n = (value: number) => String(Math.round(value * 1000) / 1000);
+  const path = `M${n(x1)} ${n(y1)}Q${n(x + 2 * across)} ${n(y + 2 * bow)} ${n(x2)} ${n(y2)}`;
+  return { path, x: x + across, y: y + bow };
 }
 
 /** A small explanation at the side, part of the scaffolding that can be hidden. */

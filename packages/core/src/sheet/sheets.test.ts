@@ -1,7 +1,13 @@
 import { numeral } from '../exact/numeral.ts';
 import { registry } from '../methods/index.ts';
 import { makeProblem, productProblem, readProblem, type ProblemKind } from '../problem/problem.ts';
-import { choiceName, everySchool, kindOf, type MethodChoice } from '../testing/arbitraries.ts';
+import {
+  choiceName,
+  everySchool,
+  kindOf,
+  type MethodChoice,
+  type SampleKind,
+} from '../testing/arbitraries.ts';
 import { sheetSvg } from './svg-sink.ts';
 import { sheetText } from './text-sink.ts';
 import { markState, timeline } from './visible.ts';
@@ -68,6 +74,26 @@ describe('plain-text sheets', () => {
   )('%s on fractions', (id, choice) => {
     const text = id.startsWith('mixed') ? '5 1/6 − 2 3/4' : '1/2 + 1/3 + 3/4';
     expect(page(choice, text)).toMatchSnapshot();
+  });
+
+  const lettered = (kind: SampleKind) =>
+    everySchool
+      .filter(({ method }) => kindOf(method) === kind)
+      .map((choice) => [choiceName(choice), choice] as const);
+
+  it.each(lettered('letter sums'))('%s on brackets and on a line of terms', (_, choice) => {
+    const texts = ['(x^3 + 5x^2) − (2x^2 − 7x)', '3x + 5 − 2x − 1/2 y − 5'];
+    expect(texts.map((text) => page(choice, text)).join('')).toMatchSnapshot();
+  });
+
+  it.each(lettered('letter products'))('%s on two brackets and on a power', (_, choice) => {
+    const texts = ['(x + 4)(3x − 2)', '(2x − 1)^3', '(x − 2)(x + 2)'];
+    expect(texts.map((text) => page(choice, text)).join('')).toMatchSnapshot();
+  });
+
+  it.each(works('root'))('%s on roots', (_, choice) => {
+    const texts = ['√7396', '√72', '√10609'];
+    expect(texts.map((text) => page(choice, text)).join('')).toMatchSnapshot();
   });
 
   const byDefault = registry.methods.map((method): [string, MethodChoice] => [

@@ -1,7 +1,7 @@
 import type { EntryId, Trace } from '../account/account.ts';
 import { inNotation, PLAIN_NOTATION, type Notation } from '../exact/notation.ts';
-import { drawSheet, type Figure } from './drawing.ts';
-import { signGlyph, signSize, type Sheet } from './sheet.ts';
+import { drawSheet, letterRuns, type Figure } from './drawing.ts';
+import { isLinkShown, linkPath, signGlyph, signSize, type Sheet } from './sheet.ts';
 import { givenState, markState, timeline, type MarkState } from './visible.ts';
 
 export interface SvgOptions {
@@ -40,10 +40,10 @@ export function sheetSvg(sheet: Sheet, trace: Trace, options: SvgOptions = {}): 
       `<line x1="${n(x1)}" y1="${n(y1)}" x2="${n(x2)}" y2="${n(y2)}" stroke="${INK}" stroke-width="${weight === 'heavy' ? 0.06 : 0.035}"/>`,
     );
   }
-  for (const { x1, y1, x2, y2 } of drawing.links.filter((link) => notes && link.step === step)) {
-    body.push(
-      `<line x1="${n(x1)}" y1="${n(y1)}" x2="${n(x2)}" y2="${n(y2)}" stroke="${FAINT}" stroke-width="0.045"/>`,
-    );
+  for (const link of drawing.links.filter((one) => notes && isLinkShown(one, step))) {
+    const { path, x, y } = linkPath(link);
+    body.push(`<path d="${path}" stroke="${FAINT}" stroke-width="0.045" fill="none"/>`);
+    if (link.label) body.push(text(x, y, 0.42, link.label, FAINT));
   }
   for (const sign of drawing.signs) {
     if (sign.with && !isShown([sign.with])) continue;
@@ -73,7 +73,7 @@ function figureSvg(
   const faint = state === 'struck' || figure.kind === 'small' || figure.kind === 'held';
   const colour = faint ? FAINT : INK;
   const parts = figure.texts.map(({ x, y, text: glyph }) =>
-    text(x, y, figure.size, inNotation(glyph, notation), colour),
+    text(x, y, figure.size, inNotation(glyph, notation), colour, 'middle', figure.lettered),
   );
   for (const { x, y, length } of figure.bars) {
     parts.push(
@@ -100,6 +100,12 @@ function figureSvg(
       `<rect x="${n(x + 0.05)}" y="${n(y + 0.08)}" width="${n(width - 0.1)}" height="${n(height - 0.16)}" rx="0.4" fill="none" stroke="${INK}" stroke-width="0.045"/>`,
     );
   }
+  if (figure.alike) {
+    const { path, dashes } = figure.alike;
+    parts.push(
+      `<path d="${path}" stroke="${INK}" stroke-width="0.04" stroke-dasharray="${dashes.join(' ')}" fill="none"/>`,
+    );
+  }
   if (figure.underlined) {
     const { x, y, width, height } = figure.box;
     parts.push(
@@ -116,8 +122,12 @@ function text(
   glyph: string,
   colour: string,
   anchor = 'middle',
+  lettered = false,
 ): string {
-  return `<text x="${n(x)}" y="${n(y + size * 0.36)}" font-size="${n(size)}" text-anchor="${anchor}" fill="${colour}">${escape(glyph)}</text>`;
+  const shown = letterRuns(glyph, lettered).map(({ text: run, isLetter }) =>
+    isLetter ? `<tspan font-style="italic">${run}</tspan>` : escape(run),
+  );
+  return `<text x="${n(x)}" y="${n(y + size * 0.36)}" font-size="${n(size)}" text-anchor="${anchor}" fill="${colour}">${shown.join('')}</text>`;
 }
 
 function page(

@@ -1,16 +1,18 @@
 import fc from 'fast-check';
 import type { School } from '../account/account.ts';
-import type { Exact } from '../exact/exact.ts';
-import { mixedNumeral, numeral, type Numeral } from '../exact/numeral.ts';
+import { Exact } from '../exact/exact.ts';
+import { mixedNumeral, numeral, numeralOf, termsNumeral, type Numeral } from '../exact/numeral.ts';
 import { registry } from '../methods/index.ts';
 import type { Method } from '../methods/method.ts';
 import {
   makeProblem,
   productProblem,
+  readProblem,
   type Problem,
   type ProblemKind,
   type ProductProblem,
 } from '../problem/problem.ts';
+import { scriptOf } from '../problem/script.ts';
 
 /** A whole number of up to `most` figures in a base, zeros in every position likely. */
 export function wholeNumeral(base: number, most: number): fc.Arbitrary<Numeral> {
@@ -69,29 +71,28 @@ function isZero({ digits }: Numeral): boolean {
   return digits.every((digit) => digit === 0);
 }
 
-const SAMPLES: Record<ProblemKind, readonly [string, string]> = {
-  product: ['2', '3'],
-  sum: ['2', '3'],
-  difference: ['3', '2'],
-  quotient: ['6', '2'],
+/** What a method is tried on: a kind of problem in figures, or numbers that are written in another way. */
+export type SampleKind = ProblemKind | 'fractions' | 'letter sums' | 'letter products';
+
+const SAMPLES: Record<SampleKind, string> = {
+  product: '2 × 3',
+  sum: '2 + 3',
+  difference: '3 − 2',
+  quotient: '6 ÷ 2',
+  root: '√4',
+  fractions: '1/2 + 1/3',
+  'letter sums': '(2x + 3) − (x + 1)',
+  'letter products': '(x + 2)(x + 3)',
 };
 
 /** The kind of problem that a method works. */
-/** What a method is tried on: a kind of problem in figures, or sums and differences of fractions. */
-export type SampleKind = ProblemKind | 'fractions';
-
 export function kindOf(method: Method): SampleKind {
   if (method.family === 'fractions') return 'fractions';
-  const kinds = Object.keys(SAMPLES) as ProblemKind[];
-  const works = kinds.find(
-    (kind) =>
-      method.accepts(
-        makeProblem(
-          kind,
-          SAMPLES[kind].map((n) => numeral(n)),
-        ),
-      ).ok,
-  );
+  const kinds = Object.keys(SAMPLES) as SampleKind[];
+  const works = kinds.find((kind) => {
+    const read = readProblem(SAMPLES[kind]);
+    return read.ok && method.accepts(read.problem).ok;
+  });
   if (!works) throw new RangeError(`kindOf: ${method.id} works no sample`);
   return works;
 }
@@ -111,14 +112,108 @@ function fractionComparisons(own: readonly MethodChoice[]) {
 /** Problems that a method accepts; operands are turned or left out until it does. */
 export function problemsFor(method: Method, most = 5): fc.Arbitrary<Problem> {
   const kind = kindOf(method);
-  if (kind === 'fractions') return fractionProblems(method);
+  switch (kind) {
+    case 'fractions':
+      return fractionProblems(method);
+    case 'letter sums':
+      return letterSums();
+    case 'letter products':
+      return letterProducts().filter((problem) => method.accepts(problem).ok);
+    case 'root':
+      return roots(most).filter((problem) => method.accepts(problem).ok);
+    default:
+      return figureProblems(kind, most).map((problem) => accepted(method, problem));
+  }
+}
+
+function figureProblems(kind: FigureKind, most: number): fc.Arbitrary<Problem> {
   const whole = ofKind(kind, most);
-  const any = fc.oneof(
+  return fc.oneof(
     { weight: 3, arbitrary: whole },
     { weight: 1, arbitrary: whole.chain(pointed) },
     ...(kind === 'product' ? [{ weight: 1, arbitrary: factors(Math.min(most, 3)) }] : []),
   );
-  return any.map((problem) => accepted(method, problem));
+}
+
+/** A number with letters, now and then a fraction of them, mostly of one letter. */
+const letterTerm: fc.Arbitrary<Exact> = fc
+  .tuple(
+    fc.integer({ min: 1, max: 9 }),
+    fc.boolean(),
+    fc.constantFrom(1, 1, 1, 1, 2, 3),
+    fc.constantFrom('', '', 'x', 'x', 'x^2', 'x^3', 'y', 'xy'),
+  )
+  .map(([count, isNegative, bottom, letters]) =>
+    Exact.of(isNegative ? -count : count, bottom).times(
+      Exact.parse(letters === '' ? '1' : letters),
+    ),
+  );
+
+function bracket(least: number, most: number): fc.Arbitrary<Numeral> {
+  return fc
+    .tuple(fc.array(letterTerm, { minLength: least, maxLength: most }), fc.nat({ max: 1 }))
+    .map(([list]) => termsNumeral(list));
+}
+
+/** Sums, differences and strings of terms and brackets with letters, some of them taken away. */
+export function letterSums(): fc.Arbitrary<Problem> {
+  const pair = fc.tuple(bracket(1, 4), bracket(1, 4));
+  const taken = fc
+    .tuple(bracket(2, 4), fc.boolean())
+    .map(([{ terms }, isTaken]) => termsNumeral(terms!.list, isTaken));
+  return fc
+    .oneof(
+      pair.map((two) => makeProblem('difference', two)),
+      fc.array(taken, { minLength: 2, maxLength: 3 }).map(sumOfBrackets),
+      fc.array(letterTerm, { minLength: 2, maxLength: 7 }).map((terms) =>
+        makeProblem(
+          'sum',
+          terms.map((term) => termsNumeral([term])),
+        ),
+      ),
+    )
+    .filter(({ operands }) => operands.some((operand) => !plainNumbers(operand)));
+}
+
+/** Two brackets of which only the second is taken away are a difference. */
+function sumOfBrackets(all: readonly Numeral[]): Problem {
+  const [first, second] = all;
+  const isDifference = all.length === 2 && second!.terms!.taken && !first!.terms!.taken;
+  return makeProblem(
+    isDifference ? 'difference' : 'sum',
+    isDifference ? [first!, termsNumeral(second!.terms!.list)] : all,
+  );
+}
+
+function plainNumbers({ terms }: Numeral): boolean {
+  return terms!.list.every(({ isConstant }) => isConstant);
+}
+
+/** Two and three brackets of letters, mostly of two terms. */
+export function letterProducts(): fc.Arbitrary<Problem> {
+  const two = bracket(2, 2);
+  return fc
+    .oneof(
+      { weight: 3, arbitrary: fc.tuple(two, two).map((all): Numeral[] => all) },
+      { weight: 2, arbitrary: fc.tuple(two, two, bracket(1, 3)).map((all): Numeral[] => all) },
+      { weight: 2, arbitrary: fc.tuple(bracket(1, 4), bracket(2, 3)).map((all): Numeral[] => all) },
+    )
+    .map((operands) => makeProblem('product', operands))
+    .filter(({ operands }) => operands.some((operand) => !plainNumbers(operand)));
+}
+
+/** Numbers under a root: squares and others, with zeros inside, now and then with a point. */
+export function roots(most: number): fc.Arbitrary<Problem> {
+  const number = someBase.chain((b) =>
+    fc.tuple(wholeNumeral(b, most), fc.constantFrom(true, true, false), fc.nat({ max: 3 })),
+  );
+  return number
+    .map(([of, isSquare, decimals]) => {
+      const value = integerOf(of);
+      const radicand = numeralOf(isSquare ? value * value : value, of.base);
+      return isSquare && decimals < 3 ? radicand : withPoint(radicand, decimals);
+    })
+    .map((radicand) => makeProblem('root', [radicand]));
 }
 
 /** A fraction, proper or not, with or without a whole number before it. */
@@ -146,7 +241,9 @@ export function fractionProblems(method: Method): fc.Arbitrary<Problem> {
     .filter((problem) => method.accepts(problem).ok);
 }
 
-function ofKind(kind: ProblemKind, most: number): fc.Arbitrary<Problem> {
+type FigureKind = Exclude<ProblemKind, 'root'>;
+
+function ofKind(kind: FigureKind, most: number): fc.Arbitrary<Problem> {
   switch (kind) {
     case 'product':
       return products(most);
@@ -186,7 +283,9 @@ function withPoint({ digits, base }: Numeral, decimals: number): Numeral {
 
 /** The problem, or the nearest one of the same numbers that the method accepts. */
 export function accepted(method: Method, problem: Problem): Problem {
-  if (method.accepts(problem).ok) return problem;
+  if (method.accepts(problem).ok || scriptOf(problem) === 'terms' || problem.kind === 'root') {
+    return problem;
+  }
   const [first, second] = problem.operands;
   const two = makeProblem(problem.kind, [first!, second!]);
   return method.accepts(two).ok || problem.kind === 'quotient'
@@ -214,21 +313,39 @@ export const everySchool: readonly MethodChoice[] = registry.methods.flatMap((me
 export function comparisons(
   most = 4,
 ): fc.Arbitrary<{ readonly problem: Problem; readonly chosen: readonly MethodChoice[] }> {
-  const kinds = ['product', 'sum', 'difference', 'quotient', 'fractions'] as const;
-  return fc.constantFrom<SampleKind>(...kinds).chain((kind) => {
+  const kinds = Object.keys(SAMPLES) as SampleKind[];
+  return fc.constantFrom(...kinds).chain((kind) => {
     const own = everySchool.filter(({ method }) => kindOf(method) === kind);
     if (kind === 'fractions') return fractionComparisons(own);
     const chosen = fc.uniqueArray(fc.constantFrom(...own), { minLength: 2, maxLength: 4 });
-    const whole = ofKind(kind, most);
-    const any = fc.oneof(
-      { weight: 3, arbitrary: whole },
-      { weight: 1, arbitrary: whole.chain(pointed) },
-    );
-    return fc.tuple<[Problem, MethodChoice[]]>(any, chosen).map(([problem, methods]) => ({
-      problem: methods.reduce((so, { method }) => accepted(method, so), problem),
-      chosen: methods,
-    }));
+    return fc
+      .tuple<[Problem, MethodChoice[]]>(comparable(kind, most), chosen)
+      .map(([problem, methods]) => ({
+        problem: methods.reduce((so, { method }) => accepted(method, so), problem),
+        chosen: methods,
+      }));
   });
+}
+
+/** Problems that all methods of a kind take. */
+function comparable(kind: Exclude<SampleKind, 'fractions'>, most: number): fc.Arbitrary<Problem> {
+  const all = registry.methods.filter((method) => kindOf(method) === kind);
+  const isTaken = (problem: Problem) => all.every((method) => method.accepts(problem).ok);
+  switch (kind) {
+    case 'letter sums':
+      return letterSums();
+    case 'letter products':
+      return letterProducts().filter(isTaken);
+    case 'root':
+      return roots(most).filter(isTaken);
+    default: {
+      const whole = ofKind(kind, most);
+      return fc.oneof(
+        { weight: 3, arbitrary: whole },
+        { weight: 1, arbitrary: whole.chain(pointed) },
+      );
+    }
+  }
 }
 
 /** A readable name for a method choice, for test titles. */
@@ -263,6 +380,8 @@ export function expectedValue({ kind, operands }: Problem): Fraction {
         return [a * d + c * b, b * d];
       case 'difference':
         return [a * d - c * b, b * d];
+      case 'root':
+        throw new RangeError('expectedValue: a root has one number');
     }
   }, first!);
 }

@@ -1,4 +1,4 @@
-import { hasFractions, scaleOf, type Problem } from '@levee/core';
+import { scriptOf, scaleOf, type Problem } from '@levee/core';
 import { useEffect } from 'react';
 import { useSession } from '../../store/session-store.ts';
 import { useWorked } from '../../worked/use-worked.ts';
@@ -16,7 +16,7 @@ import './bench.css';
 function isWordy(problem: Problem): boolean {
   const { kind } = problem;
   return (
-    hasFractions(problem) ||
+    scriptOf(problem) === 'fractions' ||
     kind === 'quotient' ||
     (kind === 'product' && scaleOf(problem) !== null)
   );

@@ -1,4 +1,4 @@
-import { hasFractions } from '@levee/core';
+import { scriptOf } from '@levee/core';
 import { ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { useState } from 'react';
 import { useSession } from '../../store/session-store.ts';
@@ -22,7 +22,7 @@ export function LinePanel({ ground }: { readonly ground: Extract<Ground, { kind:
   const [picture, setPicture] = useState<Picture>('line');
   const [ref, size] = useSize<HTMLDivElement>();
   const active = useSession((session) => Math.min(session.active, worked.papers.length - 1));
-  const parts = hasFractions(worked.problem);
+  const parts = scriptOf(worked.problem) === 'fractions';
   const shown = parts ? 'line' : picture;
   return (
     <section className="panel line" aria-label="Shared picture">

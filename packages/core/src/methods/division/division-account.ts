@@ -1,10 +1,10 @@
 import type { Given, OwedEntry } from '../../account/account.ts';
-import type { Part } from '../../account/cut.ts';
 import type { Scribe } from '../../account/scribe.ts';
-import { QuotientSpace, TermSet } from '../../account/terms.ts';
+import type { PieceSpace, TermSet } from '../../account/terms.ts';
 import { Exact } from '../../exact/exact.ts';
 import { numberText, numeralText, numeralValue } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
+import { NumberLength } from '../shared/number-length.ts';
 import { unitOf, type DivisionPlan } from './division-plan.ts';
 
 /**
@@ -12,37 +12,30 @@ import { unitOf, type DivisionPlan } from './division-plan.ts';
  * Amounts are counted in the dividend as it was given; what is owed of a piece is its share.
  */
 export class DividendLength {
-  readonly space: QuotientSpace;
-  private readonly edges: readonly Exact[];
+  private readonly length: NumberLength;
   private readonly divisor: Exact;
   private readonly by: Exact;
-  /** The whole dividend. */
-  readonly end: Exact;
 
   /** `by` is what the work divides by, when a learner has made it something else than the divisor. */
   constructor({ operands, base }: Problem, cuts: readonly Exact[], by?: Exact) {
     const [dividend, divisor] = operands.map(numeralValue) as [Exact, Exact];
     this.divisor = divisor;
     this.by = by ?? divisor;
-    this.end = dividend;
-    const unique = new Map([Exact.ZERO, ...cuts, dividend].map((edge) => [edge.toString(), edge]));
-    this.edges = [...unique.values()].sort((a, b) => a.compare(b));
-    const pieces = this.edges
-      .slice(1)
-      .map((edge, k): Part => partOf(edge.minus(this.edges[k]!), base))
-      .reverse();
-    const whole = pieces.length > 0 ? pieces : [partOf(Exact.ZERO, base)];
-    this.space = new QuotientSpace([whole, [partOf(divisor, base)]]);
+    this.length = new NumberLength(dividend, cuts, base, [divisor]);
+  }
+
+  get space(): PieceSpace {
+    return this.length.space;
+  }
+
+  /** The whole dividend. */
+  get end(): Exact {
+    return this.length.end;
   }
 
   /** The terms of the stretch between two points, measured from where the largest figure begins. */
   between(from: Exact, to: Exact): TermSet {
-    const inside = this.edges.slice(1).flatMap((edge, k) => {
-      const start = this.edges[k]!;
-      const fits = start.compare(from) >= 0 && edge.compare(to) <= 0;
-      return fits ? [this.edges.length - 2 - k] : [];
-    });
-    return TermSet.from(this.space, inside);
+    return this.length.between(from, to);
   }
 
   /** What an amount of the dividend comes to when it is shared by the divisor. */
@@ -54,10 +47,6 @@ export class DividendLength {
   share(amount: Exact): Exact {
     return amount.isZero ? amount : amount.dividedBy(this.by);
   }
-}
-
-function partOf(worth: Exact, base: number): Part {
-  return { worth, text: numberText(worth, base), place: undefined };
 }
 
 /** Where the figures and the shares of a plan end, counted from the largest figure of the dividend. */

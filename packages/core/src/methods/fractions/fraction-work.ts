@@ -3,19 +3,12 @@ import type { Part } from '../../account/cut.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
 import { numeralValue, type Numeral } from '../../exact/numeral.ts';
-import { hasFractions, type Problem } from '../../problem/problem.ts';
+import type { Problem } from '../../problem/problem.ts';
+import { scriptOf } from '../../problem/script.ts';
 import type { Acceptance } from '../method-spec.ts';
+import { primesOf } from '../shared/primes.ts';
 import { kindRefused } from '../shared/sums.ts';
-import {
-  divisorsOf,
-  fracText,
-  gcd,
-  lcm,
-  magnitude,
-  primesOf,
-  worthOf,
-  type Frac,
-} from './fraction.ts';
+import { divisorsOf, fracText, gcd, lcm, magnitude, worthOf, type Frac } from './fraction.ts';
 import { fractionPhrases } from './fraction-words.ts';
 import { BOTTOM_ONLY, TOPS_AND_BOTTOMS } from './schools.ts';
 
@@ -28,7 +21,7 @@ const MOST = 100_000n;
 export function acceptsFractions(wholes: 'no wholes' | 'some wholes', negative = true) {
   return (problem: Problem): Acceptance => {
     if (problem.kind !== 'sum' && problem.kind !== 'difference') return kindRefused(problem);
-    if (!hasFractions(problem)) return { ok: false, reason: { code: 'no-fractions' } };
+    if (scriptOf(problem) !== 'fractions') return { ok: false, reason: { code: 'no-fractions' } };
     const { operands } = problem;
     const mixed = operands.some((operand) => countOf(operand) > 0n);
     if (

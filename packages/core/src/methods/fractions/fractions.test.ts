@@ -6,15 +6,8 @@ import { DEFAULT_VOCABULARY } from '../../phrases/vocabulary.ts';
 import { readProblem } from '../../problem/problem.ts';
 import { refusalText } from '../method.ts';
 import { registry } from '../index.ts';
-import {
-  divisorsOf,
-  gcd,
-  lcm,
-  mixedFracText,
-  partsNamed,
-  partsSaid,
-  primesOf,
-} from './fraction.ts';
+import { primesOf } from '../shared/primes.ts';
+import { divisorsOf, gcd, lcm, mixedFracText, partsNamed, partsSaid } from './fraction.ts';
 
 function problem(text: string) {
   const read = readProblem(text);

@@ -114,6 +114,7 @@ export const crosswise = defineMethod({
   medium: 'either',
   direction: 'from the ones to the left, or from the largest place',
   freeOrder: false,
+  bridge: [{ method: 'expand-arcs', school: { order: 'by-power' } }],
   schools: [
     orderSchool('place'),
     {

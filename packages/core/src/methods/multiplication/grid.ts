@@ -110,6 +110,7 @@ export const gridMultiplication = defineMethod({
   medium: 'on paper',
   direction: 'free',
   freeOrder: true,
+  bridge: [{ method: 'expand-grid', school: {} }],
   schools: [
     {
       id: 'totals',

@@ -72,6 +72,10 @@ export const partialProducts = defineMethod({
   medium: 'on paper',
   direction: 'free; from the ones or from the largest',
   freeOrder: true,
+  bridge: [
+    { method: 'expand-foil', school: {} },
+    { method: 'expand-arcs', school: {} },
+  ],
   schools: [PRODUCT_ORDER, ZERO_PARTS],
   slips: [
     {

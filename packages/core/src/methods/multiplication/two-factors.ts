@@ -2,6 +2,7 @@ import type { Numeral } from '../../exact/numeral.ts';
 import { numeralText } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
 import type { Acceptance } from '../method.ts';
+import { figuresRefused } from '../shared/sums.ts';
 
 /** The most products of single parts that a string of factors may expand into. */
 const MAX_TERMS = 20_000;
@@ -11,6 +12,8 @@ export function acceptsProduct(problem: Problem): Acceptance {
   if (problem.kind !== 'product') {
     return { ok: false, reason: { code: 'kind-not-worked', kind: problem.kind } };
   }
+  const other = figuresRefused(problem);
+  if (other) return other;
   const { operands } = problem;
   const terms = operands.reduce((count, { digits }) => count * digits.length, 1);
   return operands.length === 2 || terms <= MAX_TERMS

@@ -1,4 +1,5 @@
-import { hasFractions, type Problem } from '../../problem/problem.ts';
+import type { Problem } from '../../problem/problem.ts';
+import { scriptOf } from '../../problem/script.ts';
 import type { Part } from '../../account/cut.ts';
 import {
   digitWorth,
@@ -14,7 +15,8 @@ import type { Acceptance } from '../method.ts';
 export function acceptsSum(most = Infinity) {
   return (problem: Problem): Acceptance => {
     if (problem.kind !== 'sum') return kindRefused(problem);
-    if (hasFractions(problem)) return PARTS;
+    const other = figuresRefused(problem);
+    if (other) return other;
     const operands = problem.operands.length;
     return operands <= most
       ? { ok: true }
@@ -26,7 +28,8 @@ export function acceptsSum(most = Infinity) {
 export function acceptsDifference(negative: boolean) {
   return (problem: Problem): Acceptance => {
     if (problem.kind !== 'difference') return kindRefused(problem);
-    if (hasFractions(problem)) return PARTS;
+    const other = figuresRefused(problem);
+    if (other) return other;
     const [minuend, subtrahend] = problem.operands.map(numeralValue);
     return negative || minuend!.compare(subtrahend!) >= 0
       ? { ok: true }
@@ -34,8 +37,17 @@ export function acceptsDifference(negative: boolean) {
   };
 }
 
-/** Figures in places are no way to put unlike parts together. */
-const PARTS: Acceptance = { ok: false, reason: { code: 'has-fractions' } };
+/** Why a method that works figures in places refuses numbers that are not written so; null where they are. */
+export function figuresRefused(problem: Problem): Acceptance | null {
+  switch (scriptOf(problem)) {
+    case 'figures':
+      return null;
+    case 'fractions':
+      return { ok: false, reason: { code: 'has-fractions' } };
+    case 'terms':
+      return { ok: false, reason: { code: 'has-letters' } };
+  }
+}
 
 export function kindRefused({ kind }: Problem): Acceptance {
   return { ok: false, reason: { code: 'kind-not-worked', kind } };

@@ -1,0 +1,54 @@
+import type { Exact } from './exact.ts';
+
+const RAISED = '⁰¹²³⁴⁵⁶⁷⁸⁹';
+
+/** Exponents as raised figures: `x^2y` becomes `x²y`. */
+export function raised(text: string): string {
+  return text.replace(/\^(\d+)/g, (_, power: string) =>
+    [...power].map((figure) => RAISED[Number(figure)]).join(''),
+  );
+}
+
+/** Raised figures back as exponents: `x²y` becomes `x^2y`. */
+export function lowered(text: string): string {
+  return text.replace(
+    /[⁰¹²³⁴-⁹]+/g,
+    (run) => `^${[...run].map((figure) => RAISED.indexOf(figure)).join('')}`,
+  );
+}
+
+/** A single term as it is written in a sentence or on paper: `3x²`, `−x`, `3/4 x`, `−7`. */
+export function termText(term: Exact): string {
+  const text = raised(term.toString()).replace('-', '−');
+  return text.replace(/(\/\d+)(?=[a-z])/, '$1 ');
+}
+
+/** The term with its sign in front even when it is a plus: `+3x²`. */
+export function signedTermText(term: Exact): string {
+  const text = termText(term);
+  return text.startsWith('−') ? text : `+${text}`;
+}
+
+/** Terms one after the other: `x² − 3x + 10`; `0` for none. */
+export function termsText(list: readonly Exact[]): string {
+  if (list.length === 0) return '0';
+  return list
+    .map(termText)
+    .reduce((line, text) =>
+      text.startsWith('−') ? `${line} − ${text.slice(1)}` : `${line} + ${text}`,
+    );
+}
+
+/** An amount with letters as people write it, gathered and in its own order: `3x² − 2x + 4`. */
+export function lettersText(amount: Exact): string {
+  return termsText(amount.parts());
+}
+
+/** The same terms in the problem language: `x^2 - 3x + 10`. */
+export function termsSource(list: readonly Exact[]): string {
+  return list
+    .map(String)
+    .reduce((line, text) =>
+      text.startsWith('-') ? `${line} - ${text.slice(1)}` : `${line} + ${text}`,
+    );
+}

@@ -1,0 +1,28 @@
+import { defineMethod } from '../method.ts';
+import { expand } from './expand-work.ts';
+import { expandSheet } from './expand-sheets.ts';
+import { polynomialPhrases } from './polynomial-words.ts';
+import { LOST_SIGN, MISSED_PRODUCT, thenSchool, TIDY, UNLIKE_GATHERED } from './schools.ts';
+import { acceptsTerms } from './term-list.ts';
+
+export const expandGrid = defineMethod({
+  id: 'expand-grid',
+  family: 'polynomials',
+  name: 'Grid of terms',
+  shortName: 'Grid of terms',
+  alsoCalled: ['box method for brackets', 'area model with letters'],
+  mind: 'The cells hold products of terms, not of digits; there is no carrying between them.',
+  summary:
+    'The terms of both brackets, with their signs, around a grid; a product in each cell; like terms gathered.',
+  why: 'A rectangle is made of the rectangles into which its sides cut it; a negative term counts its cells against the rest.',
+  medium: 'on paper',
+  direction: 'free',
+  freeOrder: true,
+  bridge: [{ method: 'grid-multiplication', school: {} }],
+  schools: [TIDY, thenSchool('grid')],
+  slips: [LOST_SIGN, MISSED_PRODUCT, UNLIKE_GATHERED],
+  phrases: polynomialPhrases.book,
+  accepts: acceptsTerms('product'),
+  work: (scribe, problem, school) => expand(scribe, problem, school, 'grid'),
+  sheet: expandSheet,
+});

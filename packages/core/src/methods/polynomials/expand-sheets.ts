@@ -1,0 +1,225 @@
+import type { EntryId, Mark, Trace } from '../../account/account.ts';
+import { draftSheet } from '../../sheet/draft-sheet.ts';
+import type { Box, Ruling, Sheet, SheetLink, SheetSign } from '../../sheet/sheet.ts';
+import { marksIn } from '../shared/place-columns.ts';
+import {
+  BRACKET,
+  bracketSigns,
+  columnWidths,
+  edgesOf,
+  heightOf,
+  inLine,
+  termWidth,
+} from './line-layout.ts';
+import { likeTerms } from './term-list.ts';
+
+/** The paper of two brackets multiplied: by the areas that its work has used. */
+export function expandSheet(trace: Trace): Sheet {
+  return trace.givens.some(({ spot }) => spot.area === 'head')
+    ? gridSheet(trace)
+    : arcsSheet(trace);
+}
+
+/** For marks that have like ones beside them, the number of their kind; it tells how they are underlined. */
+export function kindsOf(marks: readonly Mark[]): ReadonlyMap<EntryId, number> {
+  const kinds = likeTerms(marks).filter(({ members }) => members.length > 1);
+  return new Map(
+    kinds.flatMap(({ members }, kind) => members.map(({ id }) => [id, kind] as const)),
+  );
+}
+
+/** How far the highest arc rises, and the step from one arc to the next, in squares. */
+const ARC = 0.55;
+const ARC_STEP = 0.4;
+
+/** Both brackets in a line with arcs between their terms, the products under them, then the result. */
+function arcsSheet(trace: Trace): Sheet {
+  const firsts = trace.givens.filter(({ operand }) => operand === 0);
+  const seconds = trace.givens.filter(({ operand }) => operand === 1);
+  const products = marksIn(trace, 'product');
+  const answers = marksIn(trace, 'answer');
+  const [brackets, rows] = [
+    heightOf(trace.givens),
+    Math.max(...products.map(({ spot }) => spot.row)) + 1,
+  ];
+  const isLine = rows === 1;
+  const first = edgesOf(columnWidths(firsts), firsts.length > 1 ? BRACKET : 0);
+  const between = (firsts.length > 1 ? BRACKET : 0) + 0.2 + (seconds.length > 1 ? BRACKET : 0);
+  const second = edgesOf(columnWidths(seconds), first.at(-1)! + between);
+  const below = ARC + ARC_STEP * (seconds.length + 1);
+  const named = isLine && isNamed(trace);
+  const height = heightOf(products);
+  const top = brackets + (firsts.length > 1 ? below : 0.6) + (named ? 1 : 0);
+  const line = edgesOf(columnWidths(products, named ? 2 : 0), 1);
+  const answerTop = top + rows * height + 0.4;
+  const answer = edgesOf(widthsOf(answers), 1);
+  const kinds = kindsOf(products);
+  const spots = new Map(trace.steps.map(({ takes, gives }) => [takes[0], gives[0]?.spot]));
+  const signs: SheetSign[] = [
+    ...(firsts.length > 1 ? bracketSigns(first[0]!, first.at(-1)!, 0, brackets) : []),
+    ...(seconds.length > 1 ? bracketSigns(second[0]!, second.at(-1)!, 0, brackets) : []),
+    equals(top, height, products[0]),
+    ...(answers.length > 0 ? [equals(answerTop, heightOf(answers), answers[0])] : []),
+    ...(named ? foilNames(products, line, top) : []),
+  ];
+  return draftSheet(trace, {
+    areas: {
+      first: ({ column }) => inLine(first, column, 0, brackets),
+      second: ({ column }) => inLine(second, column, 0, brackets),
+      product: ({ row, column }, { id }) => ({
+        ...inLine(line, column, top + row * height, height),
+        ...alike(kinds, id),
+      }),
+      answer: ({ column }) => ({
+        ...inLine(answer, answerColumn(answers, column), answerTop, heightOf(answers)),
+        ringed: true,
+      }),
+    },
+    slot: ({ id }) => {
+      const spot = spots.get(id);
+      return spot ? inLine(line, spot.column, top + spot.row * height, height) : null;
+    },
+    rulings: [],
+    signs,
+    links: arcs(trace, (operand, part) => {
+      const given = (operand === 0 ? firsts : seconds).find(
+        ({ id }) => id === `g${operand}.${part}`,
+      )!;
+      const edges = operand === 0 ? first : second;
+      return { ...inLine(edges, given.spot.column, 0, brackets), column: given.spot.column };
+    }),
+  });
+}
+
+function isNamed({ steps }: Trace): boolean {
+  return steps.some(({ phrase }) => phrase.values['named'] === 'First');
+}
+
+function foilNames(
+  products: readonly Mark[],
+  line: readonly number[],
+  top: number,
+): readonly SheetSign[] {
+  return ['First', 'Outer', 'Inner', 'Last'].flatMap((text, column): SheetSign[] => {
+    if (!products.some(({ spot }) => spot.column === column)) return [];
+    return [{ sign: 'caption', text, ...inLine(line, column, top - 1, 1) }];
+  });
+}
+
+function alike(kinds: ReadonlyMap<EntryId, number>, id: EntryId) {
+  const kind = kinds.get(id);
+  return kind === undefined ? {} : { alike: kind };
+}
+
+function equals(y: number, height: number, mark: Mark | undefined): SheetSign {
+  return { sign: 'equals', x: 0, y, width: 1, height, ...(mark ? { with: mark.id } : {}) };
+}
+
+/** Results stand one after the other, whatever kinds have cancelled between them. */
+function answerColumn(answers: readonly Mark[], column: number): number {
+  return answers.filter(({ spot }) => spot.column < column).length;
+}
+
+function widthsOf(answers: readonly Mark[]): readonly number[] {
+  return answers.map(({ glyph }) => termWidth(glyph) + 0.3);
+}
+
+/** An arc for every product: those of the first term above, all others below, each a little higher. */
+function arcs(
+  trace: Trace,
+  boxOf: (operand: number, part: number) => Box & { readonly column: number },
+): readonly SheetLink[] {
+  const owed = new Map(
+    trace.start.map(({ id }) => [id as string, id.slice(1).split('.').map(Number)]),
+  );
+  return trace.steps.flatMap(({ number, takes, phase }): SheetLink[] => {
+    const [i, j] = owed.get(takes[0] ?? '') ?? [];
+    if (phase !== 'products' || i === undefined || j === undefined) return [];
+    const [from, to] = [boxOf(0, i), boxOf(1, j)];
+    const above = from.column === 0;
+    const bow = ARC + ARC_STEP * (to.column + (above ? 0 : from.column - 1) * 0.5);
+    const y = above ? from.y + 0.1 : from.y + from.height - 0.1;
+    return [
+      {
+        step: number,
+        stays: true,
+        bow: above ? -bow : bow,
+        label: String(number),
+        x1: from.x + from.width / 2,
+        y1: y,
+        x2: to.x + to.width / 2,
+        y2: y,
+      },
+    ];
+  });
+}
+
+/** The first bracket's terms on top, the second's at the side, products inside, the result below. */
+function gridSheet(trace: Trace): Sheet {
+  const heads = trace.givens.filter(({ operand }) => operand === 0);
+  const sides = trace.givens.filter(({ operand }) => operand === 1);
+  const cells = marksIn(trace, 'cell');
+  const answers = marksIn(trace, 'answer');
+  const side = Math.max(...sides.map(({ glyph }) => termWidth(glyph))) + 0.3;
+  const top = heightOf(heads);
+  const widths = heads.map(({ glyph, spot }) =>
+    Math.max(
+      2,
+      termWidth(glyph) + 0.4,
+      ...cells
+        .filter((mark) => mark.spot.column === spot.column)
+        .map((mark) => termWidth(mark.glyph) + 0.6),
+    ),
+  );
+  const edges = edgesOf(widths);
+  const height = 2;
+  const bottom = sides.length * height;
+  const answer = edgesOf(widthsOf(answers), 1 - side);
+  const kinds = kindsOf(cells);
+  return draftSheet(trace, {
+    areas: {
+      head: ({ column }) => inLine(edges, column, -top, top),
+      side: ({ row }) => ({ x: -side, y: row * height, width: side, height }),
+      cell: ({ row, column }, { id }) => ({
+        ...inLine(edges, column, row * height, height),
+        ...alike(kinds, id),
+      }),
+      answer: ({ column }) => ({
+        ...inLine(answer, answerColumn(answers, column), bottom + 0.6, heightOf(answers)),
+        ringed: true,
+      }),
+    },
+    slot: (_, [i = 0, j = 0]) =>
+      inLine(edges, heads.length - 1 - i, (sides.length - 1 - j) * height, height),
+    rulings: box(edges, sides.length, height),
+    signs: [
+      { sign: 'times', x: -side, y: -top, width: side, height: top },
+      ...(answers.length > 0
+        ? [{ ...equals(bottom + 0.6, heightOf(answers), answers[0]), x: -side }]
+        : []),
+    ],
+  });
+}
+
+function box(edges: readonly number[], rows: number, height: number): readonly Ruling[] {
+  const [right, bottom] = [edges.at(-1)!, rows * height];
+  const across = Array.from({ length: rows + 1 }, (_, k): Ruling => ({
+    kind: 'line',
+    x1: 0,
+    y1: k * height,
+    x2: right,
+    y2: k * height,
+    weight: 'heavy',
+  }));
+  return [
+    ...across,
+    ...edges.map((x): Ruling => ({
+      kind: 'line',
+      x1: x,
+      y1: 0,
+      x2: x,
+      y2: bottom,
+      weight: 'heavy',
+    })),
+  ];
+}

@@ -1,0 +1,175 @@
+import type { Exact } from '../../exact/exact.ts';
+import { raised, termText } from '../../exact/terms-text.ts';
+import { definePhrases, fixed, plain, type Wording } from '../../phrases/phrasebook.ts';
+import type { Speaker } from '../../phrases/speaker.ts';
+import { isNegative } from './term-list.ts';
+
+/** A factor of a spoken product: one with a minus of its own in a bracket. */
+function closed(term: Exact): string {
+  const text = termText(term);
+  return text.startsWith('−') ? `(${text})` : text;
+}
+
+function size(term: Exact): string {
+  const { coefficient } = term;
+  return termText(coefficient.numerator < 0n ? coefficient.negate() : coefficient);
+}
+
+/** A number before letters is not written when it is one; the letters alone are counted all the same. */
+function unwritten(terms: readonly Exact[]): string {
+  const [bare] = terms.filter((term) => term.letters !== '' && size(term) === '1');
+  return bare ? `bare ${raised(bare.letters)} counts as 1${raised(bare.letters)}; ` : '';
+}
+
+type ProductValues = {
+  readonly left: Exact;
+  readonly right: Exact;
+  /** What is written, which a slip may have made wrong. */
+  readonly product: Exact;
+  /** `First`, `Outer`, `Inner`, `Last`, or nothing. */
+  readonly named: string;
+  readonly slip: string;
+};
+
+const product: Wording<ProductValues> = {
+  digit: ({ left, right, product: made, named, slip }, say) => {
+    const pair = `${closed(left)} · ${closed(right)}`;
+    const lead = named === '' ? '' : `${named}: `;
+    if (slip === 'missed-product') return say.opening(`${lead}${pair} is left out.`);
+    const both = isNegative(left) && isNegative(right);
+    const sign = slip === '' && both ? ', minus times minus is plus' : '';
+    return `${lead}${pair} = **${termText(made)}**${sign}.`;
+  },
+  value: ({ left, right, product: made, named, slip }, say) => {
+    const lead = named === '' ? '' : `${named}: `;
+    const each = `every ${termText(left)} meets every ${termText(right)}`;
+    if (slip === 'missed-product') return say.opening(`${lead}${each}, but this one is left out.`);
+    const numbers = `${size(left)} · ${size(right)} = ${size(left.times(right))}`;
+    const letters =
+      left.letters !== '' && right.letters !== ''
+        ? ` and ${raised(left.letters)} · ${raised(right.letters)} = ${raised(left.times(right).letters)}`
+        : '';
+    const text = `${lead}${unwritten([left, right])}${numbers}${letters}${signNote(left, right, slip)}: **${termText(made)}**.`;
+    return say.opening(text);
+  },
+};
+
+function signNote(left: Exact, right: Exact, slip: string): string {
+  const minuses = [left, right].filter(isNegative).length;
+  if (slip === 'lost-sign')
+    return minuses === 2 ? ', but a minus is kept' : ', and the minus is lost';
+  if (minuses === 2) return ', minus times minus is plus';
+  return minuses === 1 ? ', and the minus travels with its term' : '';
+}
+
+type GatherValues = {
+  readonly terms: readonly Exact[];
+  /** What is written; zero when the terms cancel. */
+  readonly made: Exact;
+  readonly letters: string;
+  readonly slip: string;
+};
+
+function sum(terms: readonly Exact[]): string {
+  return terms
+    .map(termText)
+    .reduce((line, text) =>
+      text.startsWith('−') ? `${line} − ${text.slice(1)}` : `${line} + ${text}`,
+    );
+}
+
+function kind(letters: string): string {
+  return letters === '' ? 'numbers alone' : `${raised(letters)} terms`;
+}
+
+const gather: Wording<GatherValues> = {
+  digit: ({ terms, made, slip }) => {
+    const line = sum(terms);
+    if (slip !== '') return `${line}, though they are unlike: **${termText(made)}**.`;
+    return made.isZero
+      ? `${line} = **0**: they cancel, and nothing is written.`
+      : `${line} = **${termText(made)}**.`;
+  },
+  value: ({ terms, made, letters, slip }, say) => {
+    const counts = terms.map((term) => termText(term.coefficient));
+    if (slip !== '') {
+      return `${say.opening(say.list(terms.map(termText)))} count different things, yet they are put together: **${termText(made)}**.`;
+    }
+    const all =
+      letters === ''
+        ? `The numbers alone, ${say.list(counts)},`
+        : say.opening(`${unwritten(terms)}${say.list(counts)} times ${raised(letters)}`);
+    return made.isZero
+      ? `${all} cancel: as much is there as is missing, and **nothing** is written.`
+      : `${all} make **${termText(made)}**.`;
+  },
+};
+
+type AloneValues = { readonly term: Exact; readonly letters: string };
+
+const alone: Wording<AloneValues> = {
+  digit: ({ term }) => `**${termText(term)}** stands alone and is copied.`,
+  value: ({ term, letters }) =>
+    letters === ''
+      ? `No other number stands alone: **${termText(term)}** stays.`
+      : `Nothing else counts ${raised(letters)}: **${termText(term)}** stays.`,
+};
+
+type TurnValues = {
+  readonly term: Exact;
+  readonly made: Exact;
+  readonly slip: string;
+};
+
+const turn: Wording<TurnValues> = {
+  digit: ({ term, made, slip }) =>
+    slip === ''
+      ? `The sign of ${termText(term)} is turned: **${termText(made)}**.`
+      : `${termText(term)} is copied as it is: **${termText(made)}**.`,
+  value: ({ term, made, slip }) => {
+    if (slip !== '')
+      return `The minus before the bracket does not reach ${termText(term)}: **${termText(made)}**.`;
+    const why = isNegative(term) ? ', and minus times minus is plus' : '';
+    return `The bracket is taken away, so each of its terms is multiplied by −1: (−1) · ${closed(term)}${why}: **${termText(made)}**.`;
+  },
+};
+
+type CopyValues = {
+  readonly terms: readonly Exact[];
+  readonly letters: string;
+  readonly missed: boolean;
+};
+
+const copy: Wording<CopyValues> = {
+  digit: ({ terms, missed }, say) =>
+    `${say.list(terms.map((term) => `**${termText(term)}**`))}: crossed and copied${missed ? ', one is overlooked' : ''}.`,
+  value: ({ terms, letters, missed }, say) => {
+    const many = terms.length > 1 ? 'are brought side by side' : 'is brought down';
+    return `All ${kind(letters)}: ${say.list(terms.map((term) => `**${termText(term)}**`))} ${many}${missed ? '; one is overlooked' : ''}.`;
+  },
+};
+
+type OpenValues = { readonly terms: readonly Exact[] };
+
+const unbracket = plain(
+  ({ terms }: OpenValues, say: Speaker) =>
+    `Nothing stands before ${terms.length === 1 ? 'this term' : 'these terms'}: ${say.list(terms.map((term) => `**${termText(term)}**`))} ${terms.length === 1 ? 'is' : 'are'} copied as ${terms.length === 1 ? 'it is' : 'they are'}.`,
+);
+
+/** The wordings of all methods for expressions with letters. */
+export const polynomialPhrases = definePhrases({
+  'terms.product': product,
+  'terms.gather': gather,
+  'terms.alone': alone,
+  'terms.turn': turn,
+  'terms.copy': copy,
+  'terms.unbracket': unbracket,
+  'terms.nothing': fixed('Everything has cancelled: **0**.'),
+  'terms.pair': plain(
+    ({ left, right }: { left: Exact; right: Exact }) => `${closed(left)} · ${closed(right)}`,
+  ),
+  'terms.kind': plain(({ letters }: { letters: string }) => `the ${kind(letters)}`),
+  'terms.kind made': plain(({ letters }: { letters: string }) => `the ${kind(letters)}, gathered`),
+  'terms.line': fixed('the products as they stand'),
+  'terms.answer': fixed('the answer'),
+});

@@ -1,0 +1,80 @@
+import type { Entry } from '../../account/account.ts';
+import type { Part } from '../../account/cut.ts';
+import { Exact } from '../../exact/exact.ts';
+import type { Numeral } from '../../exact/numeral.ts';
+import { signedTermText, termText } from '../../exact/terms-text.ts';
+import type { Problem, ProblemKind } from '../../problem/problem.ts';
+import { scriptOf } from '../../problem/script.ts';
+import type { Acceptance } from '../method-spec.ts';
+
+/** The terms of an operand as they are written; a number is a list of one. */
+export function listOf({ terms }: Numeral): readonly Exact[] {
+  if (!terms) throw new RangeError('listOf: the operand has no terms');
+  return terms.list;
+}
+
+/** The operand cut into its terms, the last one first, with the sign that a minus before it gives them. */
+export function cutOf(operand: Numeral): readonly Part[] {
+  const worths = listOf(operand).map((term) => (operand.terms!.taken ? term.negate() : term));
+  return worths.reverse().map((worth) => ({ worth, text: termText(worth), place: undefined }));
+}
+
+/** A term as it looks in a row: with its sign in front, a plus only behind another term. */
+export function inRow(term: Exact, isFirst: boolean): string {
+  return isFirst ? termText(term) : signedTermText(term);
+}
+
+export function isNegative(term: Exact): boolean {
+  return term.coefficient.numerator < 0n;
+}
+
+/** Terms with the same letters, under the same exponents. */
+export interface LikeTerms<T> {
+  /** `x^2y`; empty for numbers. */
+  readonly letters: string;
+  readonly members: readonly T[];
+}
+
+/** Puts terms into their kinds, highest degree first, as an amount is written. */
+export function likeTerms<T extends Pick<Entry, 'worth'>>(
+  terms: readonly T[],
+): readonly LikeTerms<T>[] {
+  const byLetters = new Map<string, T[]>();
+  for (const term of terms) {
+    const { letters } = term.worth;
+    byLetters.set(letters, [...(byLetters.get(letters) ?? []), term]);
+  }
+  return inOrder([...byLetters.keys()]).map((letters) => ({
+    letters,
+    members: byLetters.get(letters)!,
+  }));
+}
+
+/** Kinds of letters in the order in which an amount lists them. */
+export function inOrder(kinds: readonly string[]): readonly string[] {
+  const each = kinds.map((letters) => Exact.parse(letters === '' ? '1' : letters));
+  return Exact.sum(each)
+    .parts()
+    .map(({ letters }) => letters);
+}
+
+/** The most products that brackets may make, so that a paper can still be read. */
+const MOST_PRODUCTS = 120;
+
+/** Accepts problems of some kinds with letters in them. */
+export function acceptsTerms(...kinds: readonly ProblemKind[]) {
+  return (problem: Problem): Acceptance => {
+    if (!kinds.includes(problem.kind)) {
+      return { ok: false, reason: { code: 'kind-not-worked', kind: problem.kind } };
+    }
+    if (scriptOf(problem) !== 'terms') return { ok: false, reason: { code: 'no-letters' } };
+    const lists = problem.operands.map(listOf);
+    if (lists.some((list) => list.some(({ isZero }) => isZero))) {
+      return { ok: false, reason: { code: 'worth-nothing' } };
+    }
+    const terms = lists.reduce((count, list) => count * list.length, 1);
+    return problem.kind === 'product' && terms > MOST_PRODUCTS
+      ? { ok: false, reason: { code: 'too-many-terms', terms, limit: MOST_PRODUCTS } }
+      : { ok: true };
+  };
+}

@@ -1,0 +1,158 @@
+import type { School } from '../../account/account.ts';
+import { digitAt, type Numeral } from '../../exact/numeral.ts';
+
+/** A digit tried for the root: what it would take, and whether that fits. */
+export interface Trial {
+  readonly digit: number;
+  /** What is put before the box: twice the root so far, without the digit itself; 0 for the first pair. */
+  readonly doubled: bigint;
+  readonly product: bigint;
+  readonly fits: boolean;
+}
+
+/** One pair of figures with the digit of the root that it gives. Amounts are counted in the pair's last place. */
+export interface RootDigit {
+  /** The place of the root's digit; the pair stands in twice that place. */
+  readonly place: number;
+  /** The pair's own figures, and how many of them are written there. */
+  readonly pair: bigint;
+  /** Whether the pair belongs to the number as it is given, or is a pair of added zeros. */
+  readonly given: boolean;
+  /** What is there before the digit is found: what was left with this pair behind it. */
+  readonly there: bigint;
+  /** The root so far, without this digit. */
+  readonly before: bigint;
+  readonly digit: number;
+  /** Whether a learner may go wrong here, and whether one does. */
+  readonly mayBeWrong: boolean;
+  readonly undoubled: boolean;
+  readonly oneBox: boolean;
+  /** What is taken away, and what is left. */
+  readonly product: bigint;
+  readonly left: bigint;
+  readonly trials: readonly Trial[];
+}
+
+export interface RootPlan {
+  readonly base: number;
+  readonly digits: readonly RootDigit[];
+  /** How many pairs of the given number stand after the point. */
+  readonly decimals: number;
+}
+
+/** Whether the learner slips at the nth chance: the root is not doubled, or the digit goes into one box only. */
+export type PlannedSlip = (slip: 'not-doubled' | 'one-box', occurrence: number) => boolean;
+
+const PLACES: Readonly<Record<string, number>> = {
+  'whole-number': 0,
+  'one-place': 1,
+  'two-places': 2,
+  'three-places': 3,
+};
+
+/**
+ * Plans a root digit by digit. Pairs are ticked from the point; after the given ones pairs of zeros follow
+ * until the asked place, unless nothing is left before.
+ */
+export function planRoot(
+  radicand: Numeral,
+  school: School,
+  slips: PlannedSlip = () => false,
+): RootPlan {
+  const { base } = radicand;
+  const pairs = pairsOf(radicand);
+  const asked = PLACES[school['stop'] ?? ''] ?? 0;
+  const decimals = pairs.filter(({ place }) => place < 0).length;
+  const digits: RootDigit[] = [];
+  const chances = { doubling: 0, boxes: 0 };
+  let [root, left] = [0n, 0n];
+  for (let place = pairs[0]!.place; place >= -Math.max(asked, decimals); place--) {
+    const own = pairs.find((pair) => pair.place === place);
+    const isOver = left === 0n && !own && place < 0;
+    if (isOver) break;
+    const pair = own?.value ?? 0n;
+    const there = left * BigInt(base) ** 2n + pair;
+    const mayBeWrong = root > 0n && largestDigit(productBy(root * 2n, base), there, base) > 0;
+    const undoubled = mayBeWrong && slips('not-doubled', ++chances.doubling);
+    const oneBox = mayBeWrong && !undoubled && slips('one-box', ++chances.boxes);
+    const product = productBy(undoubled ? root : root * 2n, base, oneBox);
+    const digit = largestDigit(product, there, base);
+    const taken = product(digit);
+    const doubled = (undoubled ? root : root * 2n) * BigInt(base);
+    const trials = triedDigits(there, doubled, digit, base, school).map((one): Trial => {
+      const made = product(one);
+      return { digit: one, doubled, product: made, fits: made <= there };
+    });
+    const found = { digit, product: taken, left: there - taken, trials };
+    const given = own !== undefined;
+    digits.push({
+      place,
+      pair,
+      given,
+      there,
+      before: root,
+      mayBeWrong,
+      undoubled,
+      oneBox,
+      ...found,
+    });
+    root = root * BigInt(base) + BigInt(found.digit);
+    left = found.left;
+  }
+  return { base, digits, decimals };
+}
+
+interface Pair {
+  readonly place: number;
+  readonly value: bigint;
+}
+
+/** The pairs of a number from the left, each named by the place of the root's digit. */
+function pairsOf(radicand: Numeral): readonly Pair[] {
+  const { digits, decimals, base } = radicand;
+  const whole = digits.length - decimals;
+  const from = Math.ceil(whole / 2) - 1;
+  const to = -Math.ceil(decimals / 2);
+  return Array.from({ length: from - to + 1 }, (_, k): Pair => {
+    const place = from - k;
+    const at = 2 * place + decimals;
+    const [high, low] = [at + 1, at].map((index) => (index < 0 ? 0 : digitAt(radicand, index)));
+    return { place, value: BigInt(high! * base + low!) };
+  });
+}
+
+/** What a digit takes: it goes behind the doubled root and is multiplied by all of it. */
+function productBy(doubled: bigint, base: number, oneBox = false): (digit: number) => bigint {
+  const front = doubled * BigInt(base);
+  return (digit) => (front + (oneBox ? 0n : BigInt(digit))) * BigInt(digit);
+}
+
+function largestDigit(product: (digit: number) => bigint, there: bigint, base: number): number {
+  let digit = 0;
+  while (digit + 1 < base && product(digit + 1) <= there) digit++;
+  return digit;
+}
+
+/**
+ * The digits that are tried: one after the other up to the first that is too large; or from the guess that
+ * what is there gives when it is divided by the doubled root, down to the one that fits, with the one above.
+ */
+function triedDigits(
+  there: bigint,
+  doubled: bigint,
+  digit: number,
+  base: number,
+  school: School,
+): readonly number[] {
+  const above = digit + 1 < base ? [digit + 1] : [];
+  if (school['trials'] === 'one-by-one') {
+    const up = Array.from({ length: digit }, (_, k) => k + 1);
+    return [...up, ...above];
+  }
+  if (doubled === 0n) return digit === 0 ? above : [digit, ...above];
+  const most = there / doubled;
+  const guess = most >= BigInt(base) ? base - 1 : Number(most);
+  const down = Array.from({ length: Math.max(0, guess - digit) }, (_, k) => guess - k);
+  const first = down.length > 0 ? down : above;
+  return digit === 0 ? first : [...first, digit];
+}

@@ -1,0 +1,71 @@
+import type { SchoolSpec, SlipSpec } from '../method-spec.ts';
+
+/** To which place the root is worked. */
+export const STOP: SchoolSpec = {
+  id: 'stop',
+  label: 'Work to',
+  options: [
+    {
+      id: 'two-places',
+      label: 'two figures after the point',
+      reason: 'Near enough for lengths that are measured; it ends before when nothing is left.',
+    },
+    {
+      id: 'whole-number',
+      label: 'a whole number, with what is left',
+      reason: 'What is left tells how far the number is from a square.',
+    },
+    {
+      id: 'one-place',
+      label: 'one figure after the point',
+      reason: 'One pair of zeros: the point is met once.',
+    },
+    {
+      id: 'three-places',
+      label: 'three figures after the point',
+      reason: 'The doubled root grows by a figure each time, and so do the trials.',
+    },
+  ],
+};
+
+/** How the next digit is looked for. */
+export const TRIALS: SchoolSpec = {
+  id: 'trials',
+  label: 'Trial digits',
+  options: [
+    {
+      id: 'from-a-guess',
+      label: 'from a guess',
+      reason: 'What is there divided by the doubled root is never too small a guess.',
+    },
+    {
+      id: 'one-by-one',
+      label: 'one by one',
+      reason: 'No guess is needed; large digits take long.',
+    },
+  ],
+};
+
+export const NOT_DOUBLED: SlipSpec = {
+  id: 'not-doubled',
+  label: 'Root not doubled',
+  mechanism: 'The root itself is put before the box, as if one strip went around the square.',
+};
+
+export const ONE_BOX: SlipSpec = {
+  id: 'one-box',
+  label: 'Digit in one box only',
+  mechanism: 'The digit is not put behind the doubled root, so the corner is missing.',
+};
+
+export const BOTH_OUT: SlipSpec = {
+  id: 'both-out',
+  label: 'Both of a pair taken out',
+  mechanism: 'A pair is multiplied outside instead of giving one of the two.',
+};
+
+export const UNPAIRED_LOST: SlipSpec = {
+  id: 'unpaired-lost',
+  label: 'Unpaired prime lost',
+  mechanism: 'A prime without a partner is forgotten instead of staying under the root.',
+};
