@@ -261,11 +261,11 @@ describe('the methods page', () => {
 describe('products in other ways', () => {
   it('link the digits that cross, in the step that pairs them', async () => {
     await openComparison(server, page, '213 × 124');
-    await page.waitCount('.paper[data-paper="0"] .links line', 3);
+    await page.waitCount('.paper[data-paper="0"] .links path', 3);
     await page.keys(Key.ARROW_RIGHT);
-    await page.waitCount('.paper[data-paper="0"] .links line', 2);
+    await page.waitCount('.paper[data-paper="0"] .links path', 2);
     await page.keys('n');
-    await page.waitCount('.links line', 0);
+    await page.waitCount('.links path', 0);
     await page.keys('n');
   });
 

@@ -66,6 +66,19 @@ describe('pictures', () => {
     await save('bench-fractions');
   });
 
+  it('of brackets with letters', async () => {
+    await open('(x + 4)(3x − 2)');
+    await page.click('.paper[data-paper="0"] [data-entry="m3"]');
+    await save('bench-letters');
+  });
+
+  it('of a root', async () => {
+    await open('√7396');
+    await page.keys(Key.END);
+    await page.click('.region:nth-of-type(4) rect');
+    await save('bench-root');
+  });
+
   it('of hops being chosen', async () => {
     await open('913-568');
     await page.press('own hops +32 +300 +13');

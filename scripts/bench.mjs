@@ -29,7 +29,8 @@ await main(async () => {
 async function benchCore() {
   const core = await import(pathToFileURL(join(ROOT, 'packages/core/dist/index.js')).href);
   const { methods: all } = core.registry;
-  const methods = all.filter(({ family }) => family !== 'fractions');
+  const ofFamily = (...names) => all.filter(({ family }) => names.includes(family));
+  const methods = ofFamily('addition', 'subtraction', 'multiplication', 'division');
   say('Time to trace two numbers of 80 figures over two of 40 (goal at most 4.60)');
   for (const method of methods) {
     const [large, small] = [80, 40].map((n) => problemFor(core, method, n));
@@ -54,18 +55,49 @@ async function benchCore() {
   for (const method of methods) {
     const ratios = [4, 12, 40, 120].map((n) => {
       const problem = problemFor(core, method, n);
-      const trace = method.trace(problem);
-      const once = ratio(
-        () => method.trace(problem),
-        () => JSON.stringify(trace),
-      );
-      return `${n}: ${once.toFixed(2)}`;
+      return `${n}: ${overJson(method, problem).toFixed(2)}`;
     });
     say(`  ${method.id.padEnd(24)} ${ratios.join('   ')}`);
   }
-  benchFractions(
-    core,
-    all.filter(({ family }) => family === 'fractions'),
+  benchFractions(core, ofFamily('fractions'));
+  benchLetters(core, ofFamily('polynomials'));
+  benchRoots(core, core.registry.get('digit-pairs'));
+}
+
+/** Two brackets of 2, 4 and 8 terms, multiplied or taken from each other. */
+function benchLetters(core, methods) {
+  say(
+    'Time to trace two brackets of 2, 4 and 8 terms over time to write it as JSON (goal at most 1.50)',
+  );
+  for (const method of methods) {
+    const ratios = [2, 4, 8].flatMap((n) => {
+      const bracket = Array.from({ length: n }, (_, k) => `${k + 2}x^${n - k - 1}`).join(' - ');
+      const texts = [`(${bracket})(${bracket})`, `(${bracket}) - (${bracket})`];
+      const problem = texts
+        .map((text) => core.readProblem(text).problem)
+        .find((one) => method.accepts(one).ok);
+      return problem ? [`${n}: ${overJson(method, problem).toFixed(2)}`] : [];
+    });
+    say(`  ${method.id.padEnd(24)} ${ratios.join('   ')}`);
+  }
+}
+
+/** Roots of whole numbers, by their figures. */
+function benchRoots(core, method) {
+  say('Time to trace a root of n figures over time to write it as JSON (goal at most 1.50)');
+  const ratios = [4, 12, 40].map((n) => {
+    const figures = Array.from({ length: n }, (_, i) => ((i * 7 + 5) % 9) + 1).join('');
+    const problem = core.makeProblem('root', [core.numeral(figures)]);
+    return `${n}: ${overJson(method, problem).toFixed(2)}`;
+  });
+  say(`  ${method.id.padEnd(24)} ${ratios.join('   ')}`);
+}
+
+function overJson(method, problem) {
+  const trace = method.trace(problem);
+  return ratio(
+    () => method.trace(problem),
+    () => JSON.stringify(trace),
   );
 }
 
@@ -81,12 +113,7 @@ function benchFractions(core, methods) {
         core.mixedNumeral(mixed ? BigInt(k + 1) : 0n, BigInt(k + 1), BigInt(k + 2)),
       );
       const problem = core.makeProblem('sum', operands);
-      const trace = method.trace(problem);
-      const once = ratio(
-        () => method.trace(problem),
-        () => JSON.stringify(trace),
-      );
-      return `${n}: ${once.toFixed(2)}`;
+      return `${n}: ${overJson(method, problem).toFixed(2)}`;
     });
     say(`  ${method.id.padEnd(24)} ${ratios.join('   ')}`);
   }
@@ -102,7 +129,8 @@ function problemFor(core, method, n, decimals = 0) {
     const split = length - decimals;
     return core.numeral(decimals ? `${figures.slice(0, split)}.${figures.slice(split)}` : figures);
   };
-  const problems = core.PROBLEM_KINDS.map((kind) =>
+  const kinds = core.PROBLEM_KINDS.filter((kind) => kind !== 'root');
+  const problems = kinds.map((kind) =>
     core.makeProblem(kind, [number(5, n), number(3, kind === 'quotient' ? n / 2 : n)]),
   );
   return problems.find((problem) => method.accepts(problem).ok);

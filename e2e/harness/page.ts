@@ -28,6 +28,21 @@ const ARGUMENTS = [
 
 const PATIENCE = 8000;
 
+/** Reads an element; where mathematics is typeset a copy beside it has the typed formulas in their place. */
+const READ_TEXT = `
+  const [element] = arguments;
+  if (!element.querySelector('.katex')) return (element.innerText ?? element.textContent).trim();
+  const copy = element.cloneNode(true);
+  for (const set of copy.querySelectorAll('.katex')) {
+    const typed = set.querySelector('annotation').textContent;
+    set.replaceWith(typed.replaceAll(/\\\\t?frac\\{(\\d+)\\}\\{(\\d+)\\}/g, '$1/$2'));
+  }
+  element.after(copy);
+  const text = copy.innerText.trim();
+  copy.remove();
+  return text;
+`;
+
 /** A headless Chromium with an empty profile, driven as a person would. */
 export class Page {
   private constructor(
@@ -97,12 +112,17 @@ export class Page {
   }
 
   async text(css: string): Promise<string> {
-    return (await this.find(css)).getText();
+    return this.read(await this.find(css));
+  }
+
+  /** The visible text of an element, typeset mathematics as it was typed. */
+  private read(element: WebElement): Promise<string> {
+    return this.driver.executeScript<string>(READ_TEXT, element);
   }
 
   async texts(css: string): Promise<string[]> {
     const elements = await this.driver.findElements(By.css(css));
-    return Promise.all(elements.map((element) => element.getText()));
+    return Promise.all(elements.map((element) => this.read(element)));
   }
 
   async count(css: string): Promise<number> {

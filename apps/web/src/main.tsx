@@ -1,5 +1,6 @@
 import '@fontsource-variable/figtree';
 import '@fontsource-variable/literata';
+import '@fontsource-variable/literata/wght-italic.css';
 import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
 import { StrictMode } from 'react';

@@ -37,13 +37,23 @@ describe('levee methods', () => {
     type Answer = {
       methods: { id: string; accepted: boolean; reason?: { code: string; text: string } }[];
     };
-    const kinds = ['46 + 58', '642 - 387', '46 * 58', '952 ÷ 7', '3/4 + 1/6', '1 3/4 + 1/6'];
+    const kinds = [
+      '46 + 58',
+      '642 - 387',
+      '46 * 58',
+      '952 ÷ 7',
+      '3/4 + 1/6',
+      '1 3/4 + 1/6',
+      '(x+4)(3x-2)',
+      '3x+2x',
+      'sqrt(72)',
+    ];
     const families = kinds.map((problem) =>
       json<Answer>('methods', '--problem', problem, '--format', 'json').methods.flatMap(
         ({ id, accepted }) => (accepted ? [id] : []),
       ),
     );
-    expect(families.map((ids) => ids.length)).toEqual([7, 6, 6, 3, 2, 2]);
+    expect(families.map((ids) => ids.length)).toEqual([7, 6, 6, 3, 2, 2, 3, 2, 2]);
     expect(new Set(families.flat()).size).toBe(registry.methods.length);
     const three = json<Answer>('methods', '--problem', '2 + 3 + 4');
     expect(three.methods.find(({ id }) => id === 'compensation-addition')).toMatchObject({
@@ -77,6 +87,9 @@ describe('levee trace', () => {
     subtraction: ['642 - 387', '642 − 387', '255'],
     division: ['952 / 7', '952 ÷ 7', '136'],
     fractions: ['1 1/3+4/6', '1 1/3 + 4/6', '2'],
+    polynomials: ['(x+4)(3x-2)', '(x + 4)(3x − 2)', '3x^2+10x-8'],
+    like: ['(x^3+5x^2)-(2x^2-7x)', '(x^3 + 5x^2) − (2x^2 − 7x)', 'x^3+3x^2+7x'],
+    roots: ['sqrt(7396)', '√7396', '86'],
   };
   const pointed: typeof samples = {
     multiplication: ['3.6 * 20.5', '3.6 × 20.5', '73.8'],
@@ -84,25 +97,29 @@ describe('levee trace', () => {
     subtraction: ['5.2 - 1.84', '5.2 − 1.84', '3.36'],
     division: ['31.5 : 0.7', '31.5 ÷ 0.7', '45'],
     fractions: ['5 1/6 - 2 5/6', '5 1/6 − 2 5/6', '2 1/3'],
+    roots: ['sqrt(20.25)', '√20.25', '4.5'],
   };
 
   it.each(registry.methods.map(({ id, family }) => [id, family]))('writes %s', (id, family) => {
     if (/cross|least/.test(id)) return;
-    const [source, text, value] = samples[family]!;
+    const [source, text, value] = samples[/^like/.test(id) ? 'like' : family]!;
     const trace = json<Trace>('trace', source, '--method', id, '--format', 'json');
     expect(trace).toMatchObject({
       answer: value,
-      answerText: value,
       balanced: true,
       problem: { text, value },
     });
-    expect(trace.steps.every(({ balance }) => balance === value)).toBe(true);
+    expect(trace.answerText.replaceAll(/(?<=\S) ([-+]) /g, '$1')).toBe(value);
+    // The account of a root holds the number under the sign.
+    const held = family === 'roots' ? '7396' : value;
+    expect(trace.steps.every(({ balance }) => balance === held)).toBe(true);
     const known = new Set(trace.entries.map((entry) => entry.id));
     for (const { takes, gives, strikes } of trace.steps) {
       for (const named of [...takes, ...gives, ...strikes]) expect(known.has(named)).toBe(true);
     }
     expect(trace.steps[0]!.digitVoice).not.toBe(trace.steps[0]!.valueVoice);
-    const [decimals, told, wanted] = pointed[family]!;
+    if (!pointed[family] || id === 'prime-pairs') return;
+    const [decimals, told, wanted] = pointed[family];
     const scaled = json<Trace>('trace', decimals, '--method', id);
     expect(scaled).toMatchObject({ answerText: wanted, balanced: true, problem: { text: told } });
   });
@@ -121,6 +138,11 @@ describe('levee trace', () => {
     expect(answer('1/2 + 1/3 + 3/4', 'least-common-denominator')).toEqual(['19/12', '1 7/12']);
     expect(answer('952 ÷ 7', 'partial-quotients', '--hops', '100,30')).toEqual(['136', '136']);
     expect(answer('95.2 ÷ 7', 'partial-quotients', '--hops', '10,3.5')[1]).toBe('13.6');
+    expect(answer('√72', 'prime-pairs')).toEqual(['6√2', '6√2']);
+    expect(answer('√15', 'prime-pairs')).toEqual(['√15', '√15']);
+    expect(answer('√72', 'digit-pairs')).toEqual(['212/25', '8.48 r 0.0896']);
+    const untidy = ['--school', 'tidy=at-the-end', '--school', 'start=the-last-two'];
+    expect(answer('(x-2)(x+5)(x-4)', 'expand-grid', ...untidy)[0]).toBe('x^3-x^2-22x+40');
   });
 
   it('takes schools, slips and an order', () => {

@@ -1,4 +1,4 @@
-import { inNotation, type Figure, type Notation } from '@levee/core';
+import { inNotation, letterRuns, type Figure, type Notation } from '@levee/core';
 import { memo } from 'react';
 
 export interface FigureViewProps {
@@ -18,7 +18,16 @@ export const FigureView = memo(function FigureView({ figure, notches, notation }
       <rect className="touch" {...box} />
       {texts.map(({ x, y, text }, i) => (
         <text key={i} x={x} y={y + size * 0.36} fontSize={size}>
-          {inNotation(text, notation)}
+          {letterRuns(inNotation(text, notation), figure.lettered).map(
+            ({ text: run, isLetter }, k) =>
+              isLetter ? (
+                <tspan key={k} className="letters">
+                  {run}
+                </tspan>
+              ) : (
+                run
+              ),
+          )}
         </text>
       ))}
       {figure.bars.map(({ x, y, length }, i) => (
@@ -32,6 +41,13 @@ export const FigureView = memo(function FigureView({ figure, notches, notation }
         </g>
       )}
       {figure.ringed && <Ring figure={figure} />}
+      {figure.alike && (
+        <path
+          className="alike"
+          d={figure.alike.path}
+          strokeDasharray={figure.alike.dashes.join(' ') || undefined}
+        />
+      )}
       {figure.underlined && (
         <line
           className="under"

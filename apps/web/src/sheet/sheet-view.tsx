@@ -1,4 +1,12 @@
-import { inNotation, signGlyph, signSize, type Box, type Notation } from '@levee/core';
+import {
+  inNotation,
+  isLinkShown,
+  linkPath,
+  signGlyph,
+  signSize,
+  type Box,
+  type Notation,
+} from '@levee/core';
 import { memo, useMemo, useRef } from 'react';
 import type { Lit } from '../worked/lit.ts';
 import type { Paper } from '../worked/work.ts';
@@ -172,15 +180,25 @@ const Figures = memo(function Figures(props: {
   );
 });
 
-/** Lines between the figures that the last step brought together. */
+/** Lines between figures that the last step brought together, and arcs that stay. */
 function Links({ paper, step }: { readonly paper: Paper; readonly step: number }) {
-  const links = paper.drawing.links.filter((link) => link.step === step);
+  const links = paper.drawing.links.filter((link) => isLinkShown(link, step));
   if (links.length === 0) return null;
   return (
     <g className="links">
-      {links.map(({ x1, y1, x2, y2 }, i) => (
-        <line key={i} x1={x1} y1={y1} x2={x2} y2={y2} />
-      ))}
+      {links.map((link, i) => {
+        const { path, x, y } = linkPath(link);
+        return (
+          <g key={i} className={link.step === step ? 'new' : undefined}>
+            <path d={path} />
+            {link.label && (
+              <text x={x} y={y + (link.bow && link.bow > 0 ? 0.42 : -0.12)} fontSize={0.4}>
+                {link.label}
+              </text>
+            )}
+          </g>
+        );
+      })}
     </g>
   );
 }

@@ -1,4 +1,6 @@
 import {
+  asBrackets,
+  asFigures,
   scriptOf,
   inBase,
   makeProblem,
@@ -13,6 +15,7 @@ import {
   type PaperChoice,
   type Problem,
   type ProblemKind,
+  type Script,
 } from '@levee/core';
 
 /** What she chose and wrote: the part of a comparison that undo goes through. */
@@ -47,19 +50,18 @@ export function paperOf(method: string): PaperChoice {
 
 /** The papers that are laid for a kind of problem when none of the papers on the bench works it. */
 const FIRST_PAPERS: Record<ProblemKind, readonly string[]> = {
+  root: ['digit-pairs', 'prime-pairs'],
   product: ['column-multiplication', 'grid-multiplication', 'lattice'],
   sum: ['column-addition', 'partial-sums', 'left-to-right-addition'],
   difference: ['decomposition', 'equal-additions', 'counting-up'],
   quotient: ['long-division', 'short-division', 'partial-quotients'],
 };
 
-/** The same for fractions; those that do not take the numbers are left out. */
-const FRACTION_PAPERS: readonly string[] = [
-  'cross-products',
-  'least-common-denominator',
-  'mixed-separate',
-  'mixed-improper',
-];
+/** The same where numbers are not written in figures; those that do not take them are left out. */
+const SCRIPT_PAPERS: Record<Exclude<Script, 'figures'>, readonly string[]> = {
+  fractions: ['cross-products', 'least-common-denominator', 'mixed-separate', 'mixed-improper'],
+  terms: ['expand-arcs', 'expand-grid', 'expand-foil', 'like-terms-row', 'like-terms-columns'],
+};
 
 /** A new comparison, ready to be changed. */
 export function freshDocument(): ComparisonDocument {
@@ -97,7 +99,8 @@ export function withProblem(content: Content, problem: Problem): Content {
 }
 
 function firstPapers(problem: Problem): readonly PaperChoice[] {
-  const suited = scriptOf(problem) === 'fractions' ? FRACTION_PAPERS : FIRST_PAPERS[problem.kind];
+  const script = scriptOf(problem);
+  const suited = script === 'figures' ? FIRST_PAPERS[problem.kind] : SCRIPT_PAPERS[script];
   const accepted = registry.methods.filter((method) => method.accepts(problem).ok);
   const first = suited.filter((id) => accepted.some((own) => own.id === id));
   const chosen = first.length > 0 ? first : accepted.slice(0, 3).map(({ id }) => id);
@@ -124,6 +127,34 @@ export function withSwappedOperands(content: Content): Content {
 export function withBase(content: Content, base: number): Content {
   const written = inBase(problemOf(content), base);
   return written ? withProblem(content, written) : content;
+}
+
+/** A product of whole numbers read as brackets in powers of the base, or such brackets as numbers; null for others. */
+export function otherReading(problem: Problem): Problem | null {
+  return scriptOf(problem) === 'terms' ? asFigures(problem) : asBrackets(problem);
+}
+
+/**
+ * The same product in its other reading: every paper is changed for the method that does the same there;
+ * those that have none go, and papers that suit the reading are laid when none is left.
+ */
+export function withOtherReading(content: Content): Content {
+  const read = otherReading(problemOf(content));
+  if (!read) return content;
+  const papers = content.papers.flatMap(({ method }) => {
+    const end = registry
+      .get(method)
+      .bridge?.find((one) => registry.get(one.method).accepts(read).ok);
+    return end ? [{ ...paperOf(end.method), school: fullSchool(end.method, end.school) }] : [];
+  });
+  const unlike = papers.filter(
+    ({ method }, k) => papers.findIndex((other) => other.method === method) === k,
+  );
+  return withProblem({ ...content, papers: unlike }, read);
+}
+
+function fullSchool(method: string, school: PaperChoice['school']): PaperChoice['school'] {
+  return { ...registry.get(method).defaultSchool, ...school };
 }
 
 /** Her own hops of one paper, exact amounts in base ten. */

@@ -21,6 +21,16 @@ export function giveRoom(width: number, height: number): void {
   });
 }
 
+/** The text of an element as it is read, typeset mathematics as it was typed. */
+function readText(node: Element): string {
+  const copy = node.cloneNode(true) as Element;
+  for (const set of copy.querySelectorAll('.katex')) {
+    const typed = set.querySelector('annotation')?.textContent ?? '';
+    set.replaceWith(typed.replaceAll(/\\t?frac\{(\d+)\}\{(\d+)\}/g, '$1/$2'));
+  }
+  return copy.textContent ?? '';
+}
+
 /** A page of a simulated browser for the tests of one file; it is made anew for every test. */
 export class Rendered {
   host!: HTMLElement;
@@ -55,7 +65,7 @@ export class Rendered {
   }
 
   texts(css: string): string[] {
-    return this.all(css).map((node) => node.textContent ?? '');
+    return this.all(css).map(readText);
   }
 
   text(css: string): string {

@@ -1,5 +1,6 @@
 import { useComparison } from '../store/comparison-store.ts';
 import { csvText } from './csv.ts';
+import { MathText } from './math-text.tsx';
 import { download, fileName } from './download.ts';
 import { useWorked } from '../worked/use-worked.ts';
 import './paper-table.css';
@@ -15,13 +16,15 @@ interface PaperTableProps {
   /** What the names of the rows are. */
   readonly corner: string;
   readonly rows: readonly PaperRow[];
+  /** Heads of the columns, where they are not the papers. */
+  readonly columns?: readonly string[];
 }
 
-/** A table with a column a paper; it exports as CSV. */
-export function PaperTable({ title, corner, rows }: PaperTableProps) {
+/** A table with a column a paper, or with columns of its own; it exports as CSV. */
+export function PaperTable({ title, corner, rows, columns }: PaperTableProps) {
   const { papers } = useWorked();
   const problem = useComparison((state) => state.content.problem);
-  const head = [corner, ...papers.map((paper) => paper.method.shortName)];
+  const head = [corner, ...(columns ?? papers.map(({ title: name }) => name))];
   const save = () =>
     download(
       fileName(`${problem} ${title}`, 'csv'),
@@ -50,11 +53,11 @@ export function PaperTable({ title, corner, rows }: PaperTableProps) {
           {rows.map(({ name, cells }, row) => (
             <tr key={row}>
               <th scope="row" className="figures">
-                {name}
+                <MathText text={name} />
               </th>
               {cells.map((text, k) => (
                 <td key={k} className="figures">
-                  {text}
+                  <MathText text={text} />
                 </td>
               ))}
             </tr>

@@ -3,9 +3,13 @@ import { expressionTex, inNotation, readExpression, type Notation } from '@levee
 import { Tex } from './tex.tsx';
 import { useNotation } from '../worked/use-worked.ts';
 
-/** Problems with fractions are typeset. */
+/** Whether a problem has fractions, letters, powers or a root, which are typeset. */
+export function isTypeset(problem: string): boolean {
+  return /[/a-z^√]/.test(problem);
+}
+
 function texOf(problem: string, notation: Notation): string | null {
-  if (!problem.includes('/')) return null;
+  if (!isTypeset(problem)) return null;
   const read = readExpression(problem);
   return read.ok ? expressionTex(read.expression, notation) : null;
 }

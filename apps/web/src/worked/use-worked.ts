@@ -1,4 +1,5 @@
 import {
+  notationFor,
   pointAt,
   speakerFor,
   type Speaker,
@@ -33,9 +34,11 @@ export function useSpeaker(): Speaker {
   return useMemo(() => speakerFor(problem, words), [words, problem]);
 }
 
-/** How she writes products and points. */
+/** How she writes products and points; between letters a product is a dot. */
 export function useNotation(): Notation {
-  return useSettings((state) => state.words);
+  const words = useSettings((state) => state.words);
+  const { problem } = useWorked();
+  return useMemo(() => notationFor(problem, words), [problem, words]);
 }
 
 export function useVoice(): Voice {

@@ -1,5 +1,8 @@
 import {
   areaGround,
+  kindsGround,
+  squareGround,
+  substitutionOf,
   choicesOf,
   compare,
   dealtSteps,
@@ -15,7 +18,9 @@ import {
   Exact,
   scriptOf,
   type Lane,
+  type KindsGround,
   type Level,
+  type SquareGround,
   type Method,
   type Problem,
   type Sheet,
@@ -30,11 +35,15 @@ export const MOST_FIGURES = 12;
 export interface Paper {
   readonly index: number;
   readonly method: Method;
+  /** The method's short name, with what tells it from another paper of the same method. */
+  readonly title: string;
   readonly lane: Lane;
   readonly sheet: Sheet;
   readonly drawing: Drawing;
   readonly line: Timeline;
   readonly levels: readonly Level[];
+  /** The same as numbers that can be drawn, with small numbers put in for letters. */
+  readonly drawnLevels: readonly Level[];
   readonly last: number;
   /** Ids of what belongs to the question. */
   readonly givens: ReadonlySet<EntryId>;
@@ -48,7 +57,10 @@ export interface Paper {
 
 /** The picture that all methods of the problem share. */
 export type Ground =
-  AreaGround | { readonly kind: 'line'; readonly low: Exact; readonly high: Exact };
+  | AreaGround
+  | SquareGround
+  | KindsGround
+  | { readonly kind: 'line'; readonly low: Exact; readonly high: Exact };
 
 /** A comparison worked out: everything the screens show is read off this. */
 export interface Worked {
@@ -68,17 +80,23 @@ export function work(content: Content): Worked {
   const worked: Worked = {
     problem,
     comparison,
-    papers: comparison.lanes.map(paperOfLane),
+    papers: comparison.lanes.map((lane, k) => ({
+      ...paperOfLane(lane, k),
+      title: titleOf(lane, comparison.lanes),
+    })),
     ground: groundOf(comparison),
   };
   last = { problem: content.problem, papers: content.papers, worked };
   return worked;
 }
 
-/** The rectangle of a product of two factors, the line of a sum or difference. */
-function groundOf({ space, problem, lanes }: Comparison): Ground | null {
+/** The rectangle of a product or quotient, the square of a root, the line or the kinds of a sum. */
+function groundOf(comparison: Comparison): Ground | null {
+  const { space, problem, lanes } = comparison;
+  if (problem.kind === 'root') return squareGround(comparison);
   if (problem.kind === 'product' || problem.kind === 'quotient')
     return areaGround(space, problem.base);
+  if (scriptOf(problem) === 'terms') return kindsGround(space);
   const { low, high } = lineExtent(lanes.map(({ trace }) => trace));
   return { kind: 'line', low, high: scriptOf(problem) === 'fractions' ? nextWhole(high) : high };
 }
@@ -89,18 +107,32 @@ function nextWhole(amount: Exact): Exact {
   return whole.compare(amount) < 0 ? whole.plus(Exact.ONE) : whole;
 }
 
+/** The short name, and the options of its schools that no other paper of the same method has. */
+function titleOf({ method, trace }: Lane, lanes: readonly Lane[]): string {
+  const others = lanes.filter((other) => other.method === method && other.trace !== trace);
+  if (others.length === 0) return method.shortName;
+  const own = method.schools.find(({ id }) =>
+    others.every((other) => other.trace.school[id] !== trace.school[id]),
+  );
+  const option = own?.options.find(({ id }) => id === trace.school[own.id]);
+  return option ? `${method.shortName}, ${option.label}` : method.shortName;
+}
+
 /** A lane with all that is needed to draw any moment of it. */
 export function paperOfLane(lane: Lane, index: number): Paper {
   const { method, trace } = lane;
   const sheet = method.sheet(trace);
+  const own = levels(trace);
   return {
     index,
     method,
+    title: method.shortName,
     lane,
     sheet,
     drawing: drawSheet(sheet, trace),
     line: timeline(trace),
-    levels: levels(trace),
+    levels: own,
+    drawnLevels: drawnLevels(own, trace.problem),
     last: trace.steps.length,
     givens: new Set(trace.givens.map((given) => given.id)),
     dealtAt: dealtSteps(lane),
@@ -109,6 +141,23 @@ export function paperOfLane(lane: Lane, index: number): Paper {
     ),
     figureOf: new Map(trace.givens.flatMap(({ id, owed }) => (owed ? [[owed, id] as const] : []))),
   };
+}
+
+/** An amount as a number that can be drawn: numbers are put in for its letters. */
+export function drawnAmount(problem: Problem): (amount: Exact) => Exact {
+  const values = substitutionOf(problem);
+  return values.size === 0 ? (amount) => amount : (amount) => amount.at(values);
+}
+
+function drawnLevels(all: readonly Level[], problem: Problem): readonly Level[] {
+  if (scriptOf(problem) !== 'terms') return all;
+  const drawn = drawnAmount(problem);
+  return all.map(({ owed, written, held, balance }) => ({
+    owed: drawn(owed),
+    written: drawn(written),
+    held: drawn(held),
+    balance: drawn(balance),
+  }));
 }
 
 /** Why a problem is too long to be drawn, or null. */

@@ -61,6 +61,10 @@ export const directionCheck: CheckSpec = {
     'An answer on the wrong side of a factor or of the dividend, as a point too far left or right.',
   misses: 'Everything that leaves the answer on the right side.',
   lacks: ({ comparison: { problem } }) =>
-    directions(problem).length > 0 ? null : 'Only products and quotients have a direction.',
+    directions(problem).length > 0
+      ? null
+      : scriptOf(problem) === 'terms'
+        ? 'Letters may stand for anything, so that no side of a factor is foreseen.'
+        : 'Only products and quotients have a direction.',
   make: ({ comparison }, answer) => make(comparison.problem, answer),
 };

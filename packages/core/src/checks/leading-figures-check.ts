@@ -1,3 +1,4 @@
+import { scriptOf } from '../problem/script.ts';
 import { rootOf } from '../account/root.ts';
 import { certainties, type Certainty } from '../compare/certainty.ts';
 import type { Lane } from '../compare/compare.ts';
@@ -33,9 +34,11 @@ export const leadingFiguresCheck: CheckSpec = {
   catches: 'An answer that leaves the range which the first steps from the left allow.',
   misses: 'Anything that happens inside that range, and all slips of those first steps.',
   lacks: ({ lane }) =>
-    firstCertain(lane)
-      ? null
-      : 'This method is sure of no figure before its last step; choose one that begins with the largest place.',
+    scriptOf(lane.trace.problem) === 'terms'
+      ? 'Expressions with letters have no leading figures; compare the highest terms.'
+      : firstCertain(lane)
+        ? null
+        : 'This method is sure of no figure before its last step; choose one that begins with the largest place.',
   make: ({ lane }, given, work = lane.trace) => {
     const answer = lane.trace.problem.kind === 'root' ? rootOf(work).root : given;
     const { step, certain } = firstCertain(lane)!;

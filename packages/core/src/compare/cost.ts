@@ -53,7 +53,9 @@ export function cost(trace: Trace): Cost {
   return {
     facts: factsOf(trace),
     additions: isDivided(trace) ? subtractions(trace) : additions(trace),
-    carries: regroupings(trace) + carriedRemainders(trace).length,
+    carries:
+      regroupings(trace) +
+      (trace.problem.kind === 'quotient' ? carriedRemainders(trace).length : 0),
     figures: paper.reduce((total, mark) => total + mark.glyph.length, 0),
     lines: new Set(paper.map((mark) => `${mark.spot.area} ${mark.spot.row}`)).size,
     passes: count(trace.steps, (step, i) => step.phase !== trace.steps[i - 1]?.phase),

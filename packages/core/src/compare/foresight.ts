@@ -15,6 +15,10 @@ export interface Foresight {
     | 'renaming'
     | 'minus times minus'
     | 'cancelling'
+    | 'root digits'
+    | 'root left over'
+    | 'prime pairs'
+    | 'prime alone'
     | 'whole opened';
   /** Places it goes into, smallest first, without repeats; empty for what belongs to no place. */
   readonly places: readonly number[];
@@ -46,6 +50,7 @@ export function foresee(trace: Trace): readonly Foresight[] {
     ...(renamed > 0 ? [{ kind: 'renaming' as const, places: [], times: renamed }] : []),
     ...divisionForesight(trace),
     ...termForesight(trace),
+    ...rootForesight(trace),
     ...KINDS.flatMap(([kind, role, counts]) => {
       const steps = trace.steps.filter(({ gives }) =>
         gives.some((m) => m.role === role && counts(m)),
@@ -60,6 +65,25 @@ export function foresee(trace: Trace): readonly Foresight[] {
       const places = marks.flatMap((mark) => placeOf(mark));
       return [{ kind, places: [...new Set(places)].sort((a, b) => a - b), times: steps.length }];
     }),
+  ];
+}
+
+/** How many digits a root has and whether anything is left; how many primes pair up, and how many do not. */
+function rootForesight({ problem, steps, groups }: Trace): readonly Foresight[] {
+  if (problem.kind !== 'root') return [];
+  const count = (kind: Foresight['kind'], times: number): readonly Foresight[] =>
+    times > 0 ? [{ kind, places: [], times }] : [];
+  const pairs = steps.filter(({ phase }) => phase === 'pairs').length;
+  const primes = steps.filter(({ phase }) => phase === 'primes').length;
+  const digits = steps
+    .flatMap(({ gives }) => gives)
+    .filter(({ role, place }) => role === 'answer' && place !== undefined).length;
+  const left = groups.some(({ role }) => role === 'rest') ? 1 : 0;
+  return [
+    ...count('root digits', digits),
+    ...count('root left over', left),
+    ...count('prime pairs', pairs),
+    ...count('prime alone', primes - 2 * pairs),
   ];
 }
 

@@ -54,6 +54,7 @@ function termLabel(step: Step, owed: ReadonlyMap<string, string>): string {
 /** `↓ 96`, `16▢`, `7?`, `6`, `996 left`: what a step of a root brings, tries, finds or leaves. */
 function rootLabel({ phase, gives }: Step, say: Speaker): string {
   const mark = (...roles: readonly Role[]) => gives.find(({ role }) => roles.includes(role));
+  if (mark('rest')) return 'left over';
   const prime = mark('prime');
   if (prime) return phase === 'primes' ? `÷ ${prime.glyph}` : `out ${prime.glyph}`;
   const found = mark('answer');

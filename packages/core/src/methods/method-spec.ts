@@ -17,6 +17,8 @@ export interface SchoolSpec {
   readonly id: string;
   readonly label: string;
   readonly options: readonly [SchoolOption, ...SchoolOption[]];
+  /** Whether the choice makes a difference to a problem; it always does when absent. */
+  readonly matters?: (problem: Problem) => boolean;
 }
 
 /** A way in which learners go wrong with a method. */
@@ -111,6 +113,8 @@ export interface MethodSpec {
   readonly bridge?: readonly BridgeEnd[];
   /** Hops or changes of the user's own choosing, where the method lets her choose them. */
   readonly ownHops?: OwnHops;
+  /** The order in which a string of factors is taken up; as they are written when absent. */
+  readonly stageOrder?: (problem: Problem, school: School) => readonly number[];
   readonly phrases: Phrasebook;
   readonly accepts: (problem: Problem) => Acceptance;
   readonly work: (scribe: Scribe, problem: Problem, school: School) => Trace;

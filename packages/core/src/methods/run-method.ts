@@ -1,4 +1,5 @@
 import type { Opportunity, School, SlipRequest, Trace } from '../account/account.ts';
+import { reorderedTrace } from '../account/reordered.ts';
 import { scaledTrace } from '../account/scaled.ts';
 import { Scribe, type StagePlace } from '../account/scribe.ts';
 import { stagedTrace } from '../account/staged.ts';
@@ -32,7 +33,7 @@ export function runMethod(spec: MethodSpec, problem: Problem, request: Request):
   const staged = whole.kind === 'product' && whole.operands.length > 2;
   const leastPlaces = scale && whole.kind !== 'product' ? scale.decimals + 1 : 1;
   const trace = staged
-    ? runStages(spec, whole, own)
+    ? runInOrder(spec, whole, own)
     : runOnce(spec, whole, { ...own, leastPlaces });
   if (!scale) return trace;
   const { order } = trace.choice;
@@ -53,6 +54,18 @@ function runOnce(spec: MethodSpec, problem: Problem, request: Request): Trace {
     ...(stage ? { stage } : {}),
   });
   return spec.work(scribe, problem, school);
+}
+
+/** The stages in the order in which the method takes the factors up. */
+function runInOrder(spec: MethodSpec, problem: Problem, request: Request): Trace {
+  const order = spec.stageOrder?.(problem, request.school);
+  if (!order || order.every((operand, k) => operand === k))
+    return runStages(spec, problem, request);
+  const taken = makeProblem(
+    problem.kind,
+    order.map((operand) => problem.operands[operand]!),
+  );
+  return reorderedTrace(runStages(spec, taken, request), problem, order);
 }
 
 /** Two factors first, then what they make and the next one, to the last. */

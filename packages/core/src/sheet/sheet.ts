@@ -52,13 +52,30 @@ export interface Ruling {
  */
 export interface SheetSign extends Box {
   readonly sign:
-    'times' | 'plus' | 'minus' | 'equals' | 'divide' | 'point' | 'caption' | 'open' | 'close';
+    | 'times'
+    | 'plus'
+    | 'minus'
+    | 'equals'
+    | 'divide'
+    | 'point'
+    | 'caption'
+    | 'open'
+    | 'close'
+    | 'box';
   readonly text?: string;
   /** The mark with which it comes; absent for what is printed from the start. */
   readonly with?: EntryId;
 }
 
-const SIGNS = { plus: '+', minus: '−', equals: '=', divide: '÷', open: '(', close: ')' } as const;
+const SIGNS = {
+  plus: '+',
+  minus: '−',
+  equals: '=',
+  divide: '÷',
+  open: '(',
+  close: ')',
+  box: '▢',
+} as const;
 
 /** The glyph of a printed sign. */
 export function signGlyph({ sign, text = '' }: SheetSign, notation: Notation): string {
@@ -69,6 +86,7 @@ export function signGlyph({ sign, text = '' }: SheetSign, notation: Notation): s
 /** Height of a printed sign's letters, in squares. */
 export function signSize({ sign }: SheetSign): number {
   if (sign === 'caption') return 0.5;
+  if (sign === 'box') return 1.1;
   return sign === 'divide' ? 0.9 : 0.72;
 }
 

@@ -3,14 +3,17 @@ import {
   expressionLine,
   LAW_LABELS,
   movesLatex,
+  sumTex,
   termTextsOf,
   verifyAgreement,
   type Agreement,
   type MethodAgreement,
   type Notation,
   type SumExpression,
+  type TermTexts,
 } from '@levee/core';
-import { useMemo } from 'react';
+import { useMemo, type ReactNode } from 'react';
+import { Tex } from '../../ui/tex.tsx';
 import { notify } from '../../ui/notices.tsx';
 import { useNotation, useWorked } from '../../worked/use-worked.ts';
 import type { Worked } from '../../worked/work.ts';
@@ -59,21 +62,25 @@ export function AgreePanel() {
         {certificate.methods.map((method, k) => (
           <Line
             key={k}
-            name={papers[k]!.method.shortName}
+            name={papers[k]!.title}
             text={
-              count > MOST_TERMS
-                ? `${count} terms, bracketed in ${method.moves.length} moves`
-                : texts.fractions
-                  ? renamed(method, (expression) => expressionLine(expression, texts, notation))
-                  : bracketing(method, (expression) => expressionLine(expression, texts, notation))
+              count > MOST_TERMS ? (
+                `${count} terms, bracketed in ${method.moves.length} moves`
+              ) : isPlain(texts) ? (
+                bracketing(method, (expression) => expressionLine(expression, texts, notation))
+              ) : (
+                <Tex
+                  source={lastLines(method, texts.script === 'terms' ? 2 : 3, (expression) =>
+                    sumTex(expression, texts, notation),
+                  )}
+                />
+              )
             }
             law={lastLaw(method)}
           />
         ))}
       </dl>
-      <p className="caption">
-        {texts.fractions ? closingOfParts(count) : closing(count, certificate.kind)}
-      </p>
+      <p className="caption">{closing(count, certificate)}</p>
     </section>
   );
 }
@@ -83,7 +90,21 @@ function closingOfParts(count: number): string {
   return `${terms}: wholes and parts of the numbers. Cutting every part alike changes no amount, and as many parts as the denominator says are one whole.`;
 }
 
-function closing(count: number, kind: Agreement['kind']): string {
+function closingOfTerms(count: number, kind: Agreement['kind']): string {
+  const terms = count === 1 ? 'The same one term' : `The same ${count} terms`;
+  return kind === 'product'
+    ? `${terms}: every term of one bracket by every term of the others. Only order and gathering differ, and no power carries into the next.`
+    : `${terms} of the brackets, each with its sign. Only order and gathering differ.`;
+}
+
+/** Whether a line is figures and signs alone, which need no typesetting. */
+export function isPlain({ script, kind }: TermTexts): boolean {
+  return script === 'figures' && kind !== 'root';
+}
+
+function closing(count: number, { kind, script }: Agreement): string {
+  if (script === 'fractions') return closingOfParts(count);
+  if (script === 'terms') return closingOfTerms(count, kind);
   if (count === 0) {
     return kind === 'product'
       ? 'A factor is zero, so there is nothing to deal with.'
@@ -99,6 +120,8 @@ function closing(count: number, kind: Agreement['kind']): string {
       return `${terms}: the addends’ places. Only brackets and order differ, and ten of a place is one of the next.`;
     case 'difference':
       return `${terms}: what is there, and with a minus what is taken. Each place may be worked by itself, and the same added to both changes nothing.`;
+    case 'root':
+      return `${terms}: pieces of the number. The square of a sum lays them as a square and strips; its primes pair them into squares.`;
     case 'quotient':
       return `${terms}: pieces of the dividend, each shared by the divisor. Only where the cuts are differs.`;
   }
@@ -110,7 +133,7 @@ function Line({
   law,
 }: {
   readonly name: string;
-  readonly text: string;
+  readonly text: ReactNode;
   readonly law: string;
 }) {
   return (
@@ -123,10 +146,14 @@ function Line({
   );
 }
 
-/** Fractions are seen to agree by what they are renamed to, and what that makes. */
-function renamed(method: MethodAgreement, line: (expression: SumExpression) => string): string {
+/** Where amounts are written in other ways, methods are seen to agree by their last lines. */
+function lastLines(
+  method: MethodAgreement,
+  most: number,
+  line: (expression: SumExpression) => string,
+): string {
   const lines = method.moves.map(({ expression }) => line(expression));
-  return lines.slice(-3).join(' = ');
+  return lines.slice(-most).join(' = ');
 }
 
 function bracketing(method: MethodAgreement, line: (expression: SumExpression) => string): string {

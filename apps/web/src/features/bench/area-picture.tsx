@@ -1,5 +1,7 @@
 import {
+  amountWriter,
   Exact,
+  scriptOf,
   inNotation,
   numberText,
   TermSet,
@@ -13,10 +15,11 @@ import { hover, pin, useSession } from '../../store/session-store.ts';
 import { useNotation, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import type { Worked } from '../../worked/work.ts';
 import { useSize } from '../../ui/use-size.ts';
+import { SvgMath } from '../../ui/svg-math.tsx';
 import { partLabel } from './part-label.ts';
+import { standingsOf, type Standing } from './standings.ts';
 
 type Region = AreaGround['regions'][number];
-type Standing = 'owed' | 'some' | 'marked';
 
 /** One rectangle with every method's cuts: what is dealt with, what is owed, what is pointed at. */
 export function AreaPicture() {
@@ -36,7 +39,7 @@ export function AreaPicture() {
             <li className="marked">marked on all</li>
             <li className="some">on some papers</li>
             <li className="owed">owed</li>
-            {!ground.toScale && <li className="note">thin strips are drawn wider</li>}
+            {!ground.toScale && <li className="note">{scaleNote(worked)}</li>}
           </ul>
         </div>
       ) : (
@@ -46,6 +49,12 @@ export function AreaPicture() {
       )}
     </section>
   );
+}
+
+function scaleNote({ problem }: Worked): string {
+  return scriptOf(problem) === 'terms'
+    ? 'cells are drawn alike: letters have no size'
+    : 'thin strips are drawn wider';
 }
 
 function headingOf(ground: AreaGround | null): string {
@@ -82,6 +91,7 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
   const side = Math.max(...ground.down.map((strip) => labelOf(strip.text).length)) * LETTER + 8;
   const [w, h] = [Math.max(40, width - side - 4), Math.max(40, height - top - 4)];
   const { space } = worked.comparison;
+  const write = useMemo(() => amountWriter(worked.problem), [worked]);
   const point = useCallback(
     (term: number) => ({ kind: 'terms', terms: TermSet.of(space, term) }) as const,
     [space],
@@ -97,16 +107,18 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
       <g className="strips">
         {ground.across.map(({ part, text, from, to }) =>
           fits(labelOf(text), (to - from) * w + 6) ? (
-            <text key={part} x={side + ((from + to) / 2) * w} y={top - 6} textAnchor="middle">
-              {labelOf(text)}
-            </text>
+            <SvgMath key={part} x={side + ((from + to) / 2) * w} y={top - 6} text={labelOf(text)} />
           ) : null,
         )}
         {ground.down.map(({ part, text, from, to }) =>
           (to - from) * h >= 11 ? (
-            <text key={part} x={side - 6} y={top + ((from + to) / 2) * h + 4.5} textAnchor="end">
-              {labelOf(text)}
-            </text>
+            <SvgMath
+              key={part}
+              x={side - 6}
+              y={top + ((from + to) / 2) * h + 4.5}
+              text={labelOf(text)}
+              anchor="end"
+            />
           ) : null,
         )}
       </g>
@@ -137,7 +149,7 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
                 : ''
           }
           notation={notation}
-          base={worked.problem.base}
+          write={write}
           point={point}
           left={side}
           top={top}
@@ -154,7 +166,7 @@ interface RegionViewProps {
   readonly standing: Standing;
   readonly lit: 'exact' | 'near' | '';
   readonly notation: Notation;
-  readonly base: number;
+  readonly write: (amount: Exact) => string;
   readonly point: (term: number) => Pointed;
   readonly left: number;
   readonly top: number;
@@ -163,10 +175,10 @@ interface RegionViewProps {
 }
 
 const RegionView = memo(function RegionView(props: RegionViewProps) {
-  const { region, standing, lit, notation, base, point, left, top, width, height } = props;
+  const { region, standing, lit, notation, write, point, left, top, width, height } = props;
   const { term, text } = region;
   const [worth, area] = [region.worth, region.area].map((amount) =>
-    inNotation(numberText(Exact.parse(amount), base), notation),
+    inNotation(write(Exact.parse(amount)), notation),
   ) as [string, string];
   const box = {
     x: left + region.x * width,
@@ -186,9 +198,7 @@ const RegionView = memo(function RegionView(props: RegionViewProps) {
       <title>{`${product} = ${worth}, ${standing}`}</title>
       <rect {...box} />
       {box.height >= 13 && fits(label, box.width) && (
-        <text x={box.x + box.width / 2} y={box.y + box.height / 2 + 4.5} textAnchor="middle">
-          {label}
-        </text>
+        <SvgMath x={box.x + box.width / 2} y={box.y + box.height / 2 + 4.5} text={label} />
       )}
     </g>
   );
@@ -222,14 +232,4 @@ function useShares(worked: Worked, ground: AreaGround): readonly Share[] {
 
 function fits(text: string, room: number): boolean {
   return text.length * LETTER < room;
-}
-
-/** For each common term, on how many papers it has been dealt with. */
-function standingsOf(worked: Worked, steps: readonly number[]): readonly Standing[] {
-  const counts = new Array<number>(worked.comparison.space.size).fill(0);
-  worked.papers.forEach(({ dealtAt }, k) => {
-    for (const [term, step] of dealtAt) if (step <= steps[k]!) counts[term]!++;
-  });
-  const all = worked.papers.length;
-  return counts.map((n) => (n === 0 ? 'owed' : n === all ? 'marked' : 'some'));
 }

@@ -1,4 +1,4 @@
-import { inBase, inNotation, problemText, type Problem } from '@levee/core';
+import { inBase, inNotation, problemText, scriptOf, type Problem } from '@levee/core';
 import { ListItemText, Menu, MenuItem } from '@mui/material';
 import { useState } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
@@ -12,6 +12,7 @@ const BASES = Array.from({ length: 15 }, (_, k) => k + 2);
 export function BaseChip({ problem }: { readonly problem: Problem }) {
   const notation = useNotation();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  if (scriptOf(problem) !== 'figures') return null;
   return (
     <>
       <button

@@ -1,5 +1,5 @@
 import { ToggleButton, ToggleButtonGroup } from '@mui/material';
-import { operandName, type Voice } from '@levee/core';
+import { operandName, scriptOf, type Voice } from '@levee/core';
 import RedoIcon from '@mui/icons-material/Redo';
 import SwapHorizIcon from '@mui/icons-material/SwapHoriz';
 import UndoIcon from '@mui/icons-material/Undo';
@@ -10,6 +10,7 @@ import { IconCommand } from './icon-command.tsx';
 import { useWorked } from '../../worked/use-worked.ts';
 import { AboutDialog } from './about-dialog.tsx';
 import { BaseChip } from './base-chip.tsx';
+import { ReadingChip } from './reading-chip.tsx';
 import { BenchMenu } from './bench-menu.tsx';
 import { EstimateStrip } from './estimate.tsx';
 import { KeepingMark } from './keeping-mark.tsx';
@@ -46,13 +47,14 @@ export function BenchHead() {
           <StructureChip problem={problem} />
           <DirectionChip problem={problem} />
           <BaseChip problem={problem} />
+          <ReadingChip problem={problem} />
           <button type="button" className="chip" onClick={() => setAbout(true)}>
             {unit ? `unit: ${unit}` : 'unit?'}
           </button>
           <ContextNotes problem={problem} />
         </span>
       </div>
-      <EstimateStrip />
+      {scriptOf(problem) === 'terms' ? null : <EstimateStrip />}
       <span className="spacer" />
       <VoiceSwitch />
       <span className="icons">

@@ -16,8 +16,9 @@ import './bench.css';
 function isWordy(problem: Problem): boolean {
   const { kind } = problem;
   return (
-    scriptOf(problem) === 'fractions' ||
+    scriptOf(problem) !== 'figures' ||
     kind === 'quotient' ||
+    kind === 'root' ||
     (kind === 'product' && scaleOf(problem) !== null)
   );
 }

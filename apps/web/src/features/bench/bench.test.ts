@@ -259,7 +259,9 @@ describe('what is said of an entry', () => {
   });
 
   it('counts the cost in words', () => {
-    const items = costItems(cost(column.lane.trace), say).map(({ short }) => short);
+    const items = costItems(cost(column.lane.trace), column.lane.trace.problem, say).map(
+      ({ short }) => short,
+    );
     expect(items.slice(0, 4)).toEqual(['4 facts', '3 additions', '2 carries', '13 figures']);
   });
 });

@@ -1,9 +1,16 @@
-import { registry, type Pace } from '@levee/core';
+import { registry, type Pace, type Problem } from '@levee/core';
 import { history, useComparison } from '../../store/comparison-store.ts';
-import { paperOf, canSwap, withPaper, withSwappedOperands } from '../../store/content.ts';
+import {
+  canSwap,
+  otherReading,
+  paperOf,
+  withOtherReading,
+  withPaper,
+  withSwappedOperands,
+} from '../../store/content.ts';
 import { pin, useSession } from '../../store/session-store.ts';
 import { useSettings } from '../../store/settings-store.ts';
-import { fittedSteps, work, type Worked } from '../../worked/work.ts';
+import { fittedSteps, tooLong, work, type Worked } from '../../worked/work.ts';
 import { alone, byAmount, byStep, sameSteps, toEnd, toStart, type Steps } from './transport.ts';
 
 /** A screen that can be gone to. */
@@ -33,6 +40,12 @@ const always = () => true;
 
 function moveTo(steps: Steps): void {
   useComparison.getState().setSteps(steps);
+}
+
+/** The other reading of the problem, where the bench can show it. */
+function readingOf({ problem }: Worked): Problem | null {
+  const other = otherReading(problem);
+  return other && tooLong(other) === null ? other : null;
 }
 
 /** A command that moves papers; it can run when that changes anything. */
@@ -328,6 +341,19 @@ export const COMMANDS: readonly Command[] = [
     keys: ['?'],
     can: always,
     run: () => useSession.setState({ dialog: 'shortcuts' }),
+  },
+  {
+    id: 'bridge',
+    group: 'change',
+    label: 'Read a product as brackets in powers of its base, or back',
+    keys: ['r'],
+    can: ({ worked }) => readingOf(worked) !== null,
+    run: () => {
+      const { content, change, setSteps } = useComparison.getState();
+      const next = withOtherReading(content);
+      change(() => next);
+      setSteps(next.papers.map(() => 0));
+    },
   },
   {
     id: 'why',

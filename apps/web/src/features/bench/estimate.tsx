@@ -29,6 +29,7 @@ import { useState } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { withEstimate } from '../../store/content.ts';
 import { useSession } from '../../store/session-store.ts';
+import { MathText } from '../../ui/math-text.tsx';
 import { useSpeaker, useSteps, useWorked } from '../../worked/use-worked.ts';
 import { useCommand } from './scene.tsx';
 
@@ -115,6 +116,7 @@ export function estimateLine(
   kind: ProblemKind,
   say: Speaker,
 ): string {
+  if (kind === 'root') return say.pointed(`√${operands.join('')}`);
   const sign = kind === 'product' ? say.times : problemSign(kind);
   const shown = operands.length > 6 ? [...operands.slice(0, 4), '…', operands.at(-1)!] : operands;
   return say.pointed(shown.join(` ${sign} `));
@@ -125,7 +127,9 @@ function EstimateText(props: { readonly estimate: EstimateRecord; readonly probl
   const say = useSpeaker();
   return (
     <span className="figures">
-      {estimateLine(estimate, problem.kind, say)} ≈ {say.worth(Exact.parse(estimate.value))}
+      <MathText
+        text={`${estimateLine(estimate, problem.kind, say)} ≈ ${say.worth(Exact.parse(estimate.value))}`}
+      />
     </span>
   );
 }
@@ -144,7 +148,7 @@ export function EstimateDialog() {
 /** `First factor`, `Minuend`, `Addend 3`. */
 function operandLabel({ kind, operands }: Problem, k: number): string {
   const name = operandName(kind, k);
-  if (kind === 'difference' || kind === 'quotient')
+  if (kind === 'difference' || kind === 'quotient' || kind === 'root')
     return `${name[0]!.toUpperCase()}${name.slice(1)}`;
   if (operands.length === 2) return `${k === 0 ? 'First' : 'Second'} ${name}`;
   return `${name[0]!.toUpperCase()}${name.slice(1)} ${k + 1}`;
@@ -186,7 +190,7 @@ function EstimateForm({ close }: { readonly close: () => void }) {
             label={operandLabel(problem, k)}
             text={operands[k] ?? ''}
             say={say}
-            choices={roundings(operand).map(({ rule, worth }) => ({
+            choices={roundings(operand, problem.kind).map(({ rule, worth }) => ({
               rule,
               text: amountWriter(problem)(worth),
             }))}

@@ -29,6 +29,18 @@ function pieceText({ kind, places, times }: Foresight, say: Speaker): string {
       return times === 1 ? 'one fraction must be renamed' : `${times} fractions must be renamed`;
     case 'whole opened':
       return `${say.ungroup} a whole into parts`;
+    case 'minus times minus':
+      return times === 1 ? 'minus meets minus once' : `minus meets minus ${times} times`;
+    case 'cancelling':
+      return times === 1 ? 'terms cancel once' : `terms cancel ${times} times`;
+    case 'root digits':
+      return times === 1 ? 'the root has one digit here' : `the root has ${times} digits here`;
+    case 'root left over':
+      return 'something is left over';
+    case 'prime pairs':
+      return times === 1 ? 'one pair of primes comes out' : `${times} pairs of primes come out`;
+    case 'prime alone':
+      return times === 1 ? 'one prime has no partner' : `${times} primes have no partner`;
     case 'scaling':
       return 'both numbers are scaled until the divisor is whole';
   }

@@ -3,6 +3,9 @@ import {
   Exact,
   numeralValue,
   owedEntries,
+  substitutionOf,
+  substitutionText,
+  type Speaker,
   type Level,
   type Problem,
   type Subject,
@@ -11,7 +14,8 @@ import { useMemo } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { useSession } from '../../store/session-store.ts';
 import { useSpeaker, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
-import type { Paper } from '../../worked/work.ts';
+import { drawnAmount, type Paper } from '../../worked/work.ts';
+import { MathText } from '../../ui/math-text.tsx';
 import { gaugeRange, levelParts, type GaugeRange } from './gauge-range.ts';
 
 /**
@@ -26,7 +30,12 @@ export function Gauge() {
   const subject = useSubject();
   const unit = useComparison((state) => state.content.unit);
   const active = useSession((session) => Math.min(session.active, papers.length - 1));
-  const range = useMemo(() => gaugeRange(papers), [papers]);
+  const range = useMemo(
+    () => gaugeRange(papers.map(({ drawnLevels }) => ({ levels: drawnLevels }))),
+    [papers],
+  );
+  const drawn = useMemo(() => drawnAmount(problem), [problem]);
+  const letters = substitutionText(substitutionOf(problem));
   const { total } = papers[0]!.lane.trace;
   const level = papers[active]!.levels[steps[active]!]!;
   const marked = level.balance.minus(level.owed);
@@ -34,9 +43,16 @@ export function Gauge() {
   const balanced = papers.every((paper, k) => paper.levels[steps[k]!]!.balance.equals(total));
   return (
     <aside className="gauge" aria-label="Account">
-      <h2>Account {unit && <span className="caption">in {unit}</span>}</h2>
+      <h2>
+        Account{' '}
+        {unit && (
+          <span className="caption">in {problem.kind === 'root' ? `square ${unit}` : unit}</span>
+        )}
+      </h2>
       <div className="gauge-total">
-        <span className="figures">{say.pointed(answerText(papers[0]!.lane.trace))}</span>
+        <span className="figures">
+          <MathText text={totalText(papers, say)} />
+        </span>
       </div>
       <div className="gauge-columns">
         {papers.map((paper, k) => (
@@ -49,19 +65,25 @@ export function Gauge() {
             subject={subject}
           />
         ))}
-        <i className="total-line" style={{ bottom: `${range.at(total) * 100}%` }} />
+        <i className="total-line" style={{ bottom: `${range.at(drawn(total)) * 100}%` }} />
         {range.low.numerator < 0n && (
           <i className="zero-line" style={{ bottom: `${range.at(Exact.ZERO) * 100}%` }} />
         )}
       </div>
-      {problem.kind === 'quotient' ? (
-        <Shares problem={problem} level={level} />
-      ) : (
+      {problem.kind === 'quotient' && <Shares problem={problem} level={level} />}
+      {problem.kind === 'root' && (
+        <SquareAndRest level={level} paper={papers[active]!} step={steps[active]!} />
+      )}
+      {problem.kind !== 'quotient' && problem.kind !== 'root' && (
         <dl className="gauge-words">
           <dt>owed</dt>
-          <dd className="figures">{text(level.owed)}</dd>
+          <dd className="figures">
+            <MathText text={text(level.owed)} />
+          </dd>
           <dt>marked</dt>
-          <dd className="figures">{text(marked)}</dd>
+          <dd className="figures">
+            <MathText text={text(marked)} />
+          </dd>
           {!level.held.isZero && (
             <>
               <dt>of it held</dt>
@@ -70,8 +92,13 @@ export function Gauge() {
           )}
         </dl>
       )}
+      {letters !== '' && (
+        <p className="caption">
+          drawn for <MathText text={letters} />
+        </p>
+      )}
       <p className="caption balance" role="status">
-        {balanced ? `balanced ✓ · ${papers[active]!.method.shortName}` : 'out of balance'}
+        {balanced ? `balanced ✓ · ${papers[active]!.title}` : 'out of balance'}
       </p>
     </aside>
   );
@@ -101,6 +128,52 @@ function Shares({ problem, level }: { readonly problem: Problem; readonly level:
   );
 }
 
+/** What the line of the gauge stands for: the answer, and of a root the number under it. */
+function totalText(papers: readonly Paper[], say: Speaker): string {
+  const { trace } = papers[0]!.lane;
+  return trace.problem.kind === 'root' ? say.worth(trace.total) : say.pointed(answerText(trace));
+}
+
+/** The account of a root: the square of the root so far, and what is left of the number. */
+function SquareAndRest(props: {
+  readonly level: Level;
+  readonly paper: Paper;
+  readonly step: number;
+}) {
+  const { level, paper, step } = props;
+  const say = useSpeaker();
+  const { trace } = paper.lane;
+  const root = Exact.sum(
+    trace.steps
+      .slice(0, step)
+      .flatMap(({ gives }) => gives)
+      .filter(({ role, place }) => role === 'answer' && place !== undefined)
+      .map(({ glyph, place }) => digitAmount(glyph, place!, trace.problem.base)),
+  );
+  const [side, rest, whole] = [root, level.owed, trace.total].map((amount) => say.worth(amount));
+  return (
+    <>
+      <dl className="gauge-words">
+        <dt>laid</dt>
+        <dd className="figures">{say.worth(level.written)}</dd>
+        <dt>left</dt>
+        <dd className="figures">{rest}</dd>
+      </dl>
+      {!root.isZero && (
+        <p className="caption figures" aria-label="Root times root and what is left">
+          {side} {say.times} {side} + {rest} {level.balance.equals(trace.total) ? '=' : '≠'} {whole}
+        </p>
+      )}
+    </>
+  );
+}
+
+function digitAmount(glyph: string, place: number, base: number): Exact {
+  const unit = Exact.of(base).power(Math.abs(place));
+  const count = Exact.of(parseInt(glyph, base));
+  return place < 0 ? count.dividedBy(unit) : count.times(unit);
+}
+
 interface ColumnProps {
   readonly paper: Paper;
   readonly step: number;
@@ -110,11 +183,12 @@ interface ColumnProps {
 }
 
 function Column({ paper, step, range, active, subject }: ColumnProps) {
-  const pointed = subject ? subject.lookFor.worth() : Exact.ZERO;
+  const drawn = drawnAmount(paper.lane.trace.problem);
+  const pointed = drawn(subject ? subject.lookFor.worth() : Exact.ZERO);
   const foot = footOf(paper, step, subject);
   return (
     <div className={active ? 'level active' : 'level'} title={paper.method.name}>
-      {levelParts(paper.levels[step]!).map(({ kind, from, to }) => (
+      {levelParts(paper.drawnLevels[step]!).map(({ kind, from, to }) => (
         <div key={kind} className={kind} style={range.span(from, to)} />
       ))}
       {!pointed.isZero && <div className="pointed" style={range.span(foot, foot.plus(pointed))} />}
@@ -126,7 +200,7 @@ function Column({ paper, step, range, active, subject }: ColumnProps) {
 /** Where the pointed amount begins in the column: at zero when marked, else where owed begins. */
 function footOf(paper: Paper, step: number, subject: Subject | null): Exact {
   if (!subject) return Exact.ZERO;
-  const { owed, balance } = paper.levels[step]!;
+  const { owed, balance } = paper.drawnLevels[step]!;
   const waiting = owedEntries(paper.lane.trace).some(
     (entry) =>
       (paper.line.takenAt.get(entry.id) ?? Infinity) > step &&

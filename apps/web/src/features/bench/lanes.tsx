@@ -10,6 +10,7 @@ import { useComparison } from '../../store/comparison-store.ts';
 import { useSession } from '../../store/session-store.ts';
 import { useSpeaker, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import { work, type Paper, type Worked } from '../../worked/work.ts';
+import { MathText } from '../../ui/math-text.tsx';
 import { useSize } from '../../ui/use-size.ts';
 import { IconCommand } from './icon-command.tsx';
 import { laneColumns, type LaneColumns } from './lane-columns.ts';
@@ -55,7 +56,7 @@ function LaneName({ paper }: { readonly paper: Paper }) {
       aria-pressed={active}
       onClick={() => useSession.setState({ active: paper.index })}
     >
-      <span className="caption">{paper.index + 1}</span> {paper.method.shortName}
+      <span className="caption">{paper.index + 1}</span> {paper.title}
     </button>
   );
 }
@@ -112,7 +113,7 @@ const Blocks = memo(function Blocks({ paper, columns, width }: Omit<LaneProps, '
         title={`${paper.method.shortName}, step ${k + 1}: ${label}`}
         onClick={() => goTo(paper.index, k + 1)}
       >
-        {shortened(label, room)}
+        <MathText text={shortened(label, room)} />
       </button>
     );
   });

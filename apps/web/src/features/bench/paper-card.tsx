@@ -6,6 +6,7 @@ import { IconButton } from '@mui/material';
 import { memo } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { useSession } from '../../store/session-store.ts';
+import { MathText } from '../../ui/math-text.tsx';
 import { Spoken } from '../../ui/spoken.tsx';
 import { useSpeaker, useVoice } from '../../worked/use-worked.ts';
 import type { Lit } from '../../worked/lit.ts';
@@ -108,7 +109,10 @@ function Answer({ paper }: { readonly paper: Paper }) {
   return (
     <span className="answer-label">
       {' '}
-      Answer: <strong>{answerWithUnit(paper.lane.trace, unit, say)}</strong>
+      Answer:{' '}
+      <strong>
+        <MathText text={answerWithUnit(paper.lane.trace, unit, say)} />
+      </strong>
     </span>
   );
 }

@@ -96,9 +96,11 @@ export const SchoolMenus = memo(function SchoolMenus({ paper }: { readonly paper
   const order = useComparison((state) => state.content.papers[paper.index]?.order.length ?? 0);
   return (
     <span className="schools">
-      {paper.method.schools.map((school) => (
-        <SchoolMenu key={school.id} paper={paper} school={school} />
-      ))}
+      {paper.method.schools
+        .filter(({ matters }) => matters?.(paper.lane.trace.problem) ?? true)
+        .map((school) => (
+          <SchoolMenu key={school.id} paper={paper} school={school} />
+        ))}
       <HopsButton paper={paper} />
       {order > 0 && (
         <button

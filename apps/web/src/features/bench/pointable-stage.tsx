@@ -2,6 +2,7 @@ import type { EntryId } from '@levee/core';
 import type { KeyboardEvent, MouseEvent, PointerEvent } from 'react';
 import { hover, pin, useSession } from '../../store/session-store.ts';
 import { useSettings } from '../../store/settings-store.ts';
+import { useNotation } from '../../worked/use-worked.ts';
 import type { Lit } from '../../worked/lit.ts';
 import type { Paper } from '../../worked/work.ts';
 import { HeldTray } from './held-tray.tsx';
@@ -18,7 +19,8 @@ export interface PointableStageProps {
 
 /** The drawing area: pointing with the pointer, or with arrow keys once it has the focus. */
 export function PointableStage({ paper, step, lit, most }: PointableStageProps) {
-  const { notes, notches, words } = useSettings();
+  const { notes, notches } = useSettings();
+  const notation = useNotation();
   const entry = (id: string) => ({ kind: 'entry', lane: paper.index, id: id as EntryId }) as const;
   const found = (event: PointerEvent | MouseEvent) =>
     (event.target as Element).closest('[data-entry]')?.getAttribute('data-entry') ?? null;
@@ -52,7 +54,7 @@ export function PointableStage({ paper, step, lit, most }: PointableStageProps) 
         paper={paper}
         step={step}
         lit={lit}
-        notation={words}
+        notation={notation}
         notes={notes}
         notches={notches}
         least={9}

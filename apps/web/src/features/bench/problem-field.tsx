@@ -15,7 +15,7 @@ import { useRef, useState, type CSSProperties, type KeyboardEvent } from 'react'
 import { useComparison } from '../../store/comparison-store.ts';
 import { withProblem } from '../../store/content.ts';
 import { notify } from '../../ui/notices.tsx';
-import { ProblemText } from '../../ui/problem-text.tsx';
+import { isTypeset, ProblemText } from '../../ui/problem-text.tsx';
 import { Tex } from '../../ui/tex.tsx';
 import { useNotation } from '../../worked/use-worked.ts';
 import { tooLong } from '../../worked/work.ts';
@@ -86,7 +86,7 @@ export function ProblemField() {
         autoComplete="off"
         maxLength={5000}
         style={fieldStyle(shown.length)}
-        className={!focused && kept.includes('/') ? 'covered' : undefined}
+        className={!focused && isTypeset(kept) ? 'covered' : undefined}
         onFocus={(event) => {
           setFocused(true);
           event.target.select();
@@ -98,7 +98,7 @@ export function ProblemField() {
           commit();
         }}
       />
-      {!focused && kept.includes('/') && (
+      {!focused && isTypeset(kept) && (
         <div className="problem-cover" aria-hidden>
           <ProblemText problem={kept} />
         </div>

@@ -10,6 +10,8 @@ import { useNavigate, useParams } from 'react-router';
 import { useComparison } from '../../store/comparison-store.ts';
 import { useSession } from '../../store/session-store.ts';
 import { useSettings } from '../../store/settings-store.ts';
+import { LettersOf } from '../../ui/letters.tsx';
+import { useWorked } from '../../worked/use-worked.ts';
 import { command, sceneNow, type Scene } from './commands.ts';
 import { commandFor } from './keys.ts';
 
@@ -34,7 +36,12 @@ export function SceneProvider({ children }: { readonly children: ReactNode }) {
   useKeys(go);
   usePlaying(go);
   useReleasedFocus();
-  return <GoContext value={go}>{children}</GoContext>;
+  const { problem } = useWorked();
+  return (
+    <LettersOf problem={problem}>
+      <GoContext value={go}>{children}</GoContext>
+    </LettersOf>
+  );
 }
 
 function useKeys(go: Go): void {

@@ -1,9 +1,20 @@
 import { useWorked } from '../../worked/use-worked.ts';
 import { AreaPicture } from './area-picture.tsx';
+import { KindsPicture } from './kinds-picture.tsx';
+import { SquarePicture } from './square-picture.tsx';
 import { LinePanel } from './line-panel.tsx';
 
-/** The picture that all methods of the problem share: a rectangle for a product, the line for a sum. */
+/** The picture that all methods of the problem share: a rectangle, a square, a line, or kinds of terms. */
 export function SharedPicture() {
   const { ground } = useWorked();
-  return ground?.kind === 'line' ? <LinePanel ground={ground} /> : <AreaPicture />;
+  switch (ground?.kind) {
+    case 'line':
+      return <LinePanel ground={ground} />;
+    case 'square':
+      return <SquarePicture ground={ground} />;
+    case 'kinds':
+      return <KindsPicture ground={ground} />;
+    default:
+      return <AreaPicture />;
+  }
 }

@@ -11,6 +11,7 @@ import {
 } from '@levee/core';
 import { useSession } from '../../store/session-store.ts';
 import { lightOf, type Light } from '../../worked/lit.ts';
+import { MathText } from '../../ui/math-text.tsx';
 import { useSpeaker, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import type { Paper, Worked } from '../../worked/work.ts';
 import { entryStory } from './entry-story.ts';
@@ -51,11 +52,13 @@ function Found({ subject }: { readonly subject: Subject }) {
     <div className="worth-body">
       <p className="worth-line">
         <span className="worth-figure figures">
-          {shareText(subject.worth, worked.problem, say)}
+          <MathText text={shareText(subject.worth, worked.problem, say)} />
         </span>
         {say.base !== 10 && <span className="caption">{subject.worth.toString()} in base ten</span>}
         <span className="caption">
-          {paper ? (story?.name ?? groupName(paper, subject, say)) : 'on the shared picture'}
+          <MathText
+            text={paper ? (story?.name ?? groupName(paper, subject, say)) : 'on the shared picture'}
+          />
         </span>
         {workNext.can && (
           <button type="button" className="chip" onClick={workNext.run}>
@@ -65,7 +68,7 @@ function Found({ subject }: { readonly subject: Subject }) {
       </p>
       <p className="worth-terms figures">
         <PartOf subject={subject} paper={paper} say={say} />
-        {termsLine(worked, subject.terms, say)}
+        <MathText text={termsLine(worked, subject.terms, say)} />
       </p>
       {story?.travels && <p className="caption">{story.travels}</p>}
       <Counterparts subject={subject} />
@@ -89,8 +92,11 @@ function PartOf(props: {
   if (!group || group.worth.equals(worth)) return <span className="caption">out of </span>;
   return (
     <span className="caption">
-      in <strong>{say.worth(group.worth)}</strong>,{' '}
-      {sayPlain(paper.method.phrases, group.phrase, 'value', say)}:{' '}
+      in{' '}
+      <strong>
+        <MathText text={say.worth(group.worth)} />
+      </strong>
+      , <MathText text={sayPlain(paper.method.phrases, group.phrase, 'value', say)} />:{' '}
     </span>
   );
 }
@@ -122,7 +128,7 @@ function termsLine(
   if (problem.kind === 'quotient') {
     return `${products.join(' + ')} = ${shareText(terms.worth(), problem, say)}`;
   }
-  if (problem.kind === 'product') return `${products.join(' + ')} = ${worths.join(' + ')}`;
+  if (problem.kind === 'product') return `${signedSum(products)} = ${signedSum(worths)}`;
   return indices.length === 1 ? worths[0]! : `${signedSum(worths)} = ${say.worth(terms.worth())}`;
 }
 
@@ -188,8 +194,10 @@ function CounterpartChip({ paper, counterpart, light }: ChipProps) {
   const text = [...names, ...(more > 0 ? [`${more} more`] : [])];
   return (
     <span className={`counterpart ${light}`}>
-      <strong>{paper.method.shortName}</strong> ·{' '}
-      {say.list(text) || (light === 'same' ? 'a number of the question' : 'still owed')}
+      <strong>{paper.title}</strong> ·{' '}
+      <MathText
+        text={say.list(text) || (light === 'same' ? 'a number of the question' : 'still owed')}
+      />
     </span>
   );
 }

@@ -7,6 +7,7 @@ import {
 } from '@levee/core';
 import { Button } from '@mui/material';
 import { useMemo } from 'react';
+import { MathText } from '../../ui/math-text.tsx';
 import { useNotation, useSpeaker } from '../../worked/use-worked.ts';
 import { OUTCOME_TEXTS } from './outcome-texts.ts';
 
@@ -35,7 +36,7 @@ export function CheckRow({ check, subject, make }: CheckRowProps) {
       {finding ? (
         finding.lines.map((line) => (
           <p key={line} className="figures">
-            {inNotation(line, notation)}
+            <MathText text={inNotation(line, notation)} />
           </p>
         ))
       ) : (
@@ -84,7 +85,9 @@ function Reach({ check, subject }: { readonly check: CheckSpec; readonly subject
             <tr key={`${opportunity.slip}@${opportunity.occurrence}`}>
               <td>{label}</td>
               <td className="figures">{opportunity.step}</td>
-              <td className="figures">{say.worth(answer)}</td>
+              <td className="figures">
+                <MathText text={say.pointed(answer)} />
+              </td>
               <td>{found ? '✓ caught' : '— let through'}</td>
             </tr>
           ))}

@@ -4,6 +4,7 @@ import {
   readExpression,
   type CheckId,
   type CheckRecord,
+  type CheckSpec,
   type CheckSubject,
 } from '@levee/core';
 import { ToggleButton, ToggleButtonGroup } from '@mui/material';
@@ -83,7 +84,7 @@ export function ChecksPage() {
       </header>
       <div className="checks-body">
         <section aria-label="Checks" className="checks-list">
-          {checks.map((check) => (
+          {inTurn(subject).map((check) => (
             <CheckRow key={check.id} check={check} subject={subject} make={() => make(check.id)} />
           ))}
         </section>
@@ -102,6 +103,12 @@ export function ChecksPage() {
       <Notices />
     </main>
   );
+}
+
+/** Checks that can be made first, then those that lack something or do not suit the computation. */
+function inTurn(subject: CheckSubject): readonly CheckSpec[] {
+  const lacks = (check: CheckSpec) => (check.lacks(subject) === null ? 0 : 1);
+  return [...checks].sort((a, b) => lacks(a) - lacks(b));
 }
 
 /** The paper to compare with: the chosen one, or the next when that is the paper itself; null when alone. */

@@ -2,9 +2,9 @@ import {
   compare,
   cost,
   lawName,
-  numeralText,
   readProblem,
   refusalText,
+  scriptOf,
   speakerFor,
   answerText,
   type Speaker,
@@ -27,6 +27,11 @@ const EXAMPLES: Readonly<Record<string, string>> = {
   'mixed-separate': '5 1/6 − 2 5/6',
   'mixed-improper': '5 1/6 − 2 5/6',
   fractions: '3/4 + 1/6',
+  'like-terms-row': '(x^3 + 5x^2) − (2x^2 − 7x)',
+  'like-terms-columns': '(x^3 + 5x^2) − (2x^2 − 7x)',
+  polynomials: '(x + 4)(3x − 2)',
+  'prime-pairs': '√72',
+  roots: '√7396',
 };
 
 export interface Example {
@@ -68,8 +73,20 @@ const SCOPE: readonly (readonly [what: string, text: string])[] = [
   ['fractions', '3/4 + 1/6'],
   ['strings of fractions', '1/2 + 1/3 + 3/4'],
   ['mixed numbers', '5 1/6 − 2 5/6'],
+  ['terms in a line', '3x + 5 − 2x + 7'],
+  ['a bracket taken away', '(x^3 + 5x^2) − (2x^2 − 7x)'],
+  ['two brackets of two terms', '(x + 4)(3x − 2)'],
+  ['longer brackets', '(x^2 + x + 1)(x − 2)'],
+  ['three brackets and powers, stage by stage', '(x − 2)(x + 5)(x − 4)'],
+  ['several letters', '(x + y)(x − y)'],
+  ['roots that come out', '√7396'],
+  ['roots that do not', '√72'],
+  ['roots of decimals', '√20.25'],
   ['other bases', ''],
 ];
+
+/** Families that work in base ten only. */
+const NO_BASES: ReadonlySet<string> = new Set(['fractions', 'polynomials']);
 
 export interface Scope {
   readonly what: string;
@@ -83,13 +100,15 @@ const OTHERS: ReadonlySet<Refusal['code']> = new Set([
   'kind-not-worked',
   'has-fractions',
   'no-fractions',
+  'has-letters',
+  'no-letters',
 ]);
 
 /** What a method works and what it refuses, found by asking it; kinds that are not its own are left out. */
 export function scopeOf(method: Method): readonly Scope[] {
   return SCOPE.flatMap(([what, text]): Scope[] => {
     if (text === '')
-      return method.family === 'fractions' ? [] : [{ what, works: true, reason: null }];
+      return NO_BASES.has(method.family) ? [] : [{ what, works: true, reason: null }];
     const read = readProblem(text);
     if (!read.ok) return [];
     const accepted = method.accepts(read.problem);
@@ -101,9 +120,10 @@ export function scopeOf(method: Method): readonly Scope[] {
 
 /** The laws that the example's steps name, each in words. */
 export function lawsOf({ lane }: Paper): readonly string[] {
-  const operands = lane.trace.problem.operands.map((operand) => ({ text: numeralText(operand) }));
+  const { problem } = lane.trace;
+  const script = scriptOf(problem);
   const laws = new Set<Law>(lane.trace.steps.map(({ law }) => law));
-  return [...laws].map((law) => lawName(law, { operands }));
+  return [...laws].map((law) => lawName(law, { script, kind: problem.kind }));
 }
 
 /** How much of the example is written and how much is held. */

@@ -13,6 +13,8 @@ describe('the methods page', () => {
       'Multiplication',
       'Division',
       'Fractions',
+      'Expressions with letters',
+      'Square roots',
     ]);
     expect(page.text('.method-sheet h1')).toBe('Long division');
     expect(page.text('.method-body h2')).toBe('Worked: 952 ÷ 7 = 136');
@@ -47,7 +49,7 @@ describe('the methods page', () => {
   it('stacks the numbers of fractions, and says what mixed numbers need', () => {
     page.show(<MethodsPage />, '/methods?m=least-common-denominator');
     expect(page.all('.method-example .figure .bar').length).toBeGreaterThan(4);
-    expect(page.all('.method-body h2 .katex')).toHaveLength(1);
+    expect(page.all('.method-body h2 .katex')).toHaveLength(2);
     expect(page.text('.method-sheet dl')).toMatch(
       /— mixed numbers This method takes fractions alone/,
     );

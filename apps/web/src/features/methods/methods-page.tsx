@@ -1,9 +1,11 @@
-import { inNotation, LAW_LABELS, registry, sayMarked, type Method } from '@levee/core';
+import { inNotation, LAW_LABELS, notationFor, registry, sayMarked, type Method } from '@levee/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { SheetView } from '../../sheet/sheet-view.tsx';
 import { useSettings } from '../../store/settings-store.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
+import { LettersOf } from '../../ui/letters.tsx';
+import { MathText } from '../../ui/math-text.tsx';
 import { Spoken } from '../../ui/spoken.tsx';
 import { exampleOf, lawsOf, mediaOf, scopeOf } from './example.ts';
 import './methods.css';
@@ -14,6 +16,8 @@ const FAMILIES: Record<string, string> = {
   multiplication: 'Multiplication',
   division: 'Division',
   fractions: 'Fractions',
+  polynomials: 'Expressions with letters',
+  roots: 'Square roots',
 };
 
 /** Every method with a worked example: names, scope, schools, laws, what is written and what is held. */
@@ -66,114 +70,119 @@ function MethodSheet({ method }: { readonly method: Method }) {
   const { paper, say, problem, answer } = example;
   const { words, notes, notches, voice } = useSettings();
   const speaker = useMemo(() => say(words), [say, words]);
+  const notation = useMemo(() => notationFor(paper.lane.trace.problem, words), [paper, words]);
   const scope = useMemo(() => scopeOf(method), [method]);
   const { written, held } = mediaOf(paper);
   const square = Math.min(30, 420 / paper.drawing.width);
   return (
-    <article className="method-sheet" aria-label={method.name}>
-      <header>
-        <h1>{method.name}</h1>
-        <p>{method.summary}</p>
-      </header>
-      <div className="method-body">
-        <div>
-          <h2>
-            Worked: <ProblemText problem={problem} /> ={' '}
-            <span className="figures">{inNotation(answer, words)}</span>
-          </h2>
-          <div
-            className="method-example"
-            style={{
-              backgroundSize: `${square}px ${square}px`,
-              width: paper.drawing.width * square,
-            }}
-          >
-            <SheetView
-              paper={paper}
-              step={paper.last}
-              lit={NOTHING}
-              notation={words}
-              notes={notes}
-              notches={notches}
-              square={square}
-              label={`${method.name}, worked`}
-            />
+    <LettersOf problem={paper.lane.trace.problem}>
+      <article className="method-sheet" aria-label={method.name}>
+        <header>
+          <h1>{method.name}</h1>
+          <p>{method.summary}</p>
+        </header>
+        <div className="method-body">
+          <div>
+            <h2>
+              Worked: <ProblemText problem={problem} /> ={' '}
+              <span className="figures">
+                <MathText text={inNotation(answer, notation)} />
+              </span>
+            </h2>
+            <div
+              className="method-example"
+              style={{
+                backgroundSize: `${square}px ${square}px`,
+                width: paper.drawing.width * square,
+              }}
+            >
+              <SheetView
+                paper={paper}
+                step={paper.last}
+                lit={NOTHING}
+                notation={notation}
+                notes={notes}
+                notches={notches}
+                square={square}
+                label={`${method.name}, worked`}
+              />
+            </div>
+            <ol className="method-steps">
+              {paper.lane.trace.steps.map((step) => (
+                <li key={step.number}>
+                  <Spoken marked={sayMarked(method.phrases, step.phrase, voice, speaker)} />{' '}
+                  <span className="caption">{LAW_LABELS[step.law]}</span>
+                </li>
+              ))}
+            </ol>
           </div>
-          <ol className="method-steps">
-            {paper.lane.trace.steps.map((step) => (
-              <li key={step.number}>
-                <Spoken marked={sayMarked(method.phrases, step.phrase, voice, speaker)} />{' '}
-                <span className="caption">{LAW_LABELS[step.law]}</span>
-              </li>
+          <dl>
+            <dt>Also called</dt>
+            <dd>{method.alsoCalled.join('; ')}</dd>
+            {method.mind && (
+              <>
+                <dt>Mind the words</dt>
+                <dd>{method.mind}</dd>
+              </>
+            )}
+            <dt>Why it works</dt>
+            <dd>{method.why}</dd>
+            <dt>Worked</dt>
+            <dd>{MEDIA[method.medium]}</dd>
+            <dt>Direction</dt>
+            <dd>
+              {method.direction}
+              {method.freeOrder && '; any order may be chosen, the total is the same'}
+            </dd>
+            <dt>Works</dt>
+            <dd>
+              <ul>
+                {scope.map(({ what, works, reason }) => (
+                  <li key={what}>
+                    {works ? '✓' : '—'} {what}
+                    {reason && <span className="caption"> {reason}</span>}
+                  </li>
+                ))}
+              </ul>
+            </dd>
+            {method.schools.map(({ id, label, options }) => (
+              <Schools
+                key={id}
+                label={label}
+                options={options}
+                chosen={school[id]!}
+                choose={(option) => setSchool({ ...school, [id]: option })}
+              />
             ))}
-          </ol>
+            {method.ownHops && (
+              <>
+                <dt>Her own choice</dt>
+                <dd>
+                  {method.ownHops.name}s of one’s own.{' '}
+                  <span className="caption">{method.ownHops.hint}</span>
+                </dd>
+              </>
+            )}
+            <dt>Laws used here</dt>
+            <dd>{lawsOf(paper).join('; ')}</dd>
+            <dt>Written</dt>
+            <dd>{written}</dd>
+            <dt>Held in the head</dt>
+            <dd>{held}</dd>
+            <dt>Where it goes wrong</dt>
+            <dd>
+              <ul>
+                {method.slips.map(({ id, label, mechanism }) => (
+                  <li key={id}>
+                    {label}. <span className="caption">{mechanism}</span>
+                  </li>
+                ))}
+              </ul>
+            </dd>
+          </dl>
         </div>
-        <dl>
-          <dt>Also called</dt>
-          <dd>{method.alsoCalled.join('; ')}</dd>
-          {method.mind && (
-            <>
-              <dt>Mind the words</dt>
-              <dd>{method.mind}</dd>
-            </>
-          )}
-          <dt>Why it works</dt>
-          <dd>{method.why}</dd>
-          <dt>Worked</dt>
-          <dd>{MEDIA[method.medium]}</dd>
-          <dt>Direction</dt>
-          <dd>
-            {method.direction}
-            {method.freeOrder && '; any order may be chosen, the total is the same'}
-          </dd>
-          <dt>Works</dt>
-          <dd>
-            <ul>
-              {scope.map(({ what, works, reason }) => (
-                <li key={what}>
-                  {works ? '✓' : '—'} {what}
-                  {reason && <span className="caption"> {reason}</span>}
-                </li>
-              ))}
-            </ul>
-          </dd>
-          {method.schools.map(({ id, label, options }) => (
-            <Schools
-              key={id}
-              label={label}
-              options={options}
-              chosen={school[id]!}
-              choose={(option) => setSchool({ ...school, [id]: option })}
-            />
-          ))}
-          {method.ownHops && (
-            <>
-              <dt>Her own choice</dt>
-              <dd>
-                {method.ownHops.name}s of one’s own.{' '}
-                <span className="caption">{method.ownHops.hint}</span>
-              </dd>
-            </>
-          )}
-          <dt>Laws used here</dt>
-          <dd>{lawsOf(paper).join('; ')}</dd>
-          <dt>Written</dt>
-          <dd>{written}</dd>
-          <dt>Held in the head</dt>
-          <dd>{held}</dd>
-          <dt>Where it goes wrong</dt>
-          <dd>
-            <ul>
-              {method.slips.map(({ id, label, mechanism }) => (
-                <li key={id}>
-                  {label}. <span className="caption">{mechanism}</span>
-                </li>
-              ))}
-            </ul>
-          </dd>
-        </dl>
-      </div>
-    </article>
+      </article>
+    </LettersOf>
   );
 }
 

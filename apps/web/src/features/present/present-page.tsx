@@ -15,6 +15,7 @@ import { Sentence } from '../bench/paper-card.tsx';
 import { PointableStage } from '../bench/pointable-stage.tsx';
 import { useLit } from '../bench/papers.tsx';
 import '../bench/bench.css';
+import { MathText } from '../../ui/math-text.tsx';
 import './present.css';
 
 /** For a projector: the papers and their sentences as large as they get, and nothing else. */
@@ -63,7 +64,11 @@ function Pointed() {
   const subject = useSubject();
   const say = useSpeaker();
   if (!subject) return null;
-  return <p className="present-worth figures">{say.worth(subject.worth)}</p>;
+  return (
+    <p className="present-worth figures">
+      <MathText text={say.worth(subject.worth)} />
+    </p>
+  );
 }
 
 interface ShownProps {

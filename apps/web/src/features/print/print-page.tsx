@@ -1,15 +1,25 @@
-import { cost, expressionLine, LAW_LABELS, termTextsOf, sayMarked, Exact } from '@levee/core';
+import {
+  cost,
+  expressionLine,
+  sumTex,
+  LAW_LABELS,
+  termTextsOf,
+  sayMarked,
+  Exact,
+} from '@levee/core';
 import { Button, FormControlLabel, Switch } from '@mui/material';
 import { useState } from 'react';
 import { SheetView } from '../../sheet/sheet-view.tsx';
 import { useComparison } from '../../store/comparison-store.ts';
 import { useSettings } from '../../store/settings-store.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
+import { Tex } from '../../ui/tex.tsx';
+import { MathText } from '../../ui/math-text.tsx';
 import { Spoken } from '../../ui/spoken.tsx';
 import { useNotation, useSpeaker, useSteps, useVoice, useWorked } from '../../worked/use-worked.ts';
 import { answerWithUnit } from '../../worked/answer.ts';
 import type { Paper } from '../../worked/work.ts';
-import { useAgreement } from '../bench/agree-panel.tsx';
+import { isPlain, useAgreement } from '../bench/agree-panel.tsx';
 import { costItems } from '../bench/cost-strip.tsx';
 import { estimateLine } from '../bench/estimate.tsx';
 import { useCommand } from '../bench/scene.tsx';
@@ -78,7 +88,7 @@ function Blank({ unit, answer }: { readonly unit: string; readonly answer: Paper
     );
   }
   const { trace } = answer.lane;
-  return <>{answerWithUnit(trace, unit, say)}</>;
+  return <MathText text={answerWithUnit(trace, unit, say)} />;
 }
 
 interface PrintedPaperProps {
@@ -89,7 +99,8 @@ interface PrintedPaperProps {
 
 function PrintedPaper({ paper, finished, sentences }: PrintedPaperProps) {
   const steps = useSteps();
-  const { notes, notches, words } = useSettings();
+  const { notes, notches } = useSettings();
+  const notation = useNotation();
   const say = useSpeaker();
   const voice = useVoice();
   const step = finished ? paper.last : steps[paper.index]!;
@@ -114,7 +125,7 @@ function PrintedPaper({ paper, finished, sentences }: PrintedPaperProps) {
           paper={paper}
           step={step}
           lit={NOTHING}
-          notation={words}
+          notation={notation}
           notes={notes}
           notches={notches}
           square={square}
@@ -133,8 +144,9 @@ function PrintedPaper({ paper, finished, sentences }: PrintedPaperProps) {
       )}
       {finished && (
         <p className="caption">
-          {costItems(cost(trace), say)
+          {costItems(cost(trace), trace.problem, say)
             .map(({ short }) => short)
+            .filter(Boolean)
             .join(' · ')}
         </p>
       )}
@@ -156,7 +168,11 @@ function PrintedAgreement() {
           <ol className="printed-moves figures">
             {moves.map(({ expression, law }, i) => (
               <li key={i}>
-                = {expressionLine(expression, texts, notation)}{' '}
+                {isPlain(texts) ? (
+                  `= ${expressionLine(expression, texts, notation)}`
+                ) : (
+                  <Tex source={`= ${sumTex(expression, texts, notation)}`} />
+                )}{' '}
                 <span className="caption">{LAW_LABELS[law]}</span>
               </li>
             ))}

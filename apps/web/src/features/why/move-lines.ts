@@ -20,7 +20,8 @@ export function moveLines(
   notation: Notation,
 ): readonly MoveLine[] {
   const texts = termTextsOf(certificate);
-  const problem = texText(certificate.problem, notation);
+  const asked = texText(certificate.problem, notation);
+  const problem = certificate.kind === 'root' ? `${asked}^{2}` : asked;
   return moves.map(({ expression, law }, i) => ({
     tex: `${i === 0 ? problem : ''} = ${sumTex(expression, texts, notation)}`,
     law,

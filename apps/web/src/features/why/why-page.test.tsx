@@ -46,7 +46,7 @@ describe('the page of reasons', () => {
   it('typesets fractions and names the laws of parts', () => {
     page.open('3/4 + 1/6', ['cross-products', 'least-common-denominator']);
     page.show(<WhyPage />);
-    expect(page.all('h1 .katex')).toHaveLength(1);
+    expect(page.all('h1 .katex')).toHaveLength(2);
     expect(page.texts('.why-method .law')).toContain(
       'n/n is one: both numbers of a fraction scaled alike',
     );

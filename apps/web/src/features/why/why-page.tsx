@@ -4,11 +4,11 @@ import {
   amountText,
   areaTotals,
   cost,
-  fractionText,
   inNotation,
-  isOfFractions,
   lawName,
-  mixedText,
+  rootOf,
+  texText,
+  valueText,
   movesLatex,
   numeralText,
   numeralValue,
@@ -31,6 +31,8 @@ import { Notices } from '../../ui/notices.tsx';
 import { useNotation, useSpeaker, useWorked } from '../../worked/use-worked.ts';
 import { copy, useAgreement } from '../bench/agree-panel.tsx';
 import { costItems } from '../bench/cost-strip.tsx';
+import { MathText } from '../../ui/math-text.tsx';
+import { Bridge } from './bridge.tsx';
 import { moveLines } from './move-lines.ts';
 import { PaperTable } from '../../ui/paper-table.tsx';
 import './why.css';
@@ -46,8 +48,7 @@ export function WhyPage() {
     <main className="why">
       <header className="why-head">
         <h1>
-          Why <ProblemText problem={problem} /> = {inNotation(valueText(certificate), notation)} by
-          every method
+          Why <Equation certificate={certificate} problem={problem} /> by every method
         </h1>
         <p className="caption" role="status">
           {confirmed
@@ -104,6 +105,8 @@ export function WhyPage() {
           <SameAmounts />
           <BothWays />
           <BackToDividend />
+          <BackToNumber />
+          <Bridge />
         </div>
         <Costs />
       </div>
@@ -112,28 +115,33 @@ export function WhyPage() {
   );
 }
 
-/** The value as its problem writes amounts. */
-function valueText(certificate: Agreement): string {
-  const value = Exact.parse(certificate.value);
-  return isOfFractions(certificate) ? fractionText(value) : mixedText(value, certificate.base);
+/** The problem with its value; of a root its square, which every account holds. */
+function Equation(props: { readonly certificate: Agreement; readonly problem: string }) {
+  const { certificate, problem } = props;
+  const notation = useNotation();
+  const value = inNotation(valueText(certificate), notation);
+  if (certificate.kind === 'root')
+    return <Tex source={`${texText(problem, notation)}^{2} = ${value}`} />;
+  return (
+    <>
+      <ProblemText problem={problem} /> = <MathText text={value} />
+    </>
+  );
 }
 
 const MOST_TERMS = 36;
 
 /** The terms that all methods share. */
 function Terms({ certificate }: { readonly certificate: Agreement }) {
-  const { terms, base } = certificate;
-  const notation = useNotation();
+  const { terms } = certificate;
+  const signs = useNotation();
   return (
     <section className="why-terms">
       <h2>{terms.length === 1 ? 'The one common term' : `The ${terms.length} common terms`}</h2>
       <p className="figures">
         {terms.slice(0, MOST_TERMS).map(({ id, text, worth }) => (
           <span key={id} className="term">
-            {inNotation(
-              termText(text, amountText(worth, base, isOfFractions(certificate))),
-              notation,
-            )}
+            <MathText text={inNotation(termText(text, amountText(worth, certificate)), signs)} />
           </span>
         ))}
         {terms.length > MOST_TERMS && (
@@ -180,27 +188,41 @@ function Method({ method, certificate, notation }: MethodProps) {
   );
 }
 
+/** A number with a sign of its own, or a sum, in a bracket. */
+function closed(text: string): string {
+  return /^−| /.test(text) ? `(${text})` : text;
+}
+
 /** Row totals against column totals: the rectangle added both ways. */
 function BothWays() {
   const { comparison, problem } = useWorked();
   const say = useSpeaker();
   const { times } = say;
   const totals = areaTotals(comparison.space);
-  const [first, second] = problem.operands.map((operand) => say.pointed(numeralText(operand)));
+  const [first, second] = problem.operands.map((operand) =>
+    operand.terms ? `(${say.worth(numeralValue(operand))})` : say.pointed(numeralText(operand)),
+  );
   if (!totals || totals.rows.length === 0) return null;
   const text = (amount: Exact) => say.worth(amount);
   const sum = (strips: AreaTotals['rows'], name: (part: string) => string, total: Exact) => (
     <p className="figures">
-      {[...strips]
-        .reverse()
-        .map(({ text: part, worth }) => `${name(say.pointed(part))} = ${text(worth)}`)
-        .join(', ')}
+      <MathText
+        text={[...strips]
+          .reverse()
+          .map(({ text: part, worth }) => `${name(closed(say.pointed(part)))} = ${text(worth)}`)
+          .join(', ')}
+      />
       :{' '}
-      {[...strips]
-        .reverse()
-        .map(({ worth }) => text(worth))
-        .join(' + ')}{' '}
-      = <strong>{text(total)}</strong>
+      <MathText
+        text={[...strips]
+          .reverse()
+          .map(({ worth }) => closed(text(worth)))
+          .join(' + ')}
+      />{' '}
+      ={' '}
+      <strong>
+        <MathText text={text(total)} />
+      </strong>
     </p>
   );
   return (
@@ -243,11 +265,37 @@ function BackToDividend() {
   );
 }
 
+/** Of a root: what each paper found, squared, and what it left, back to the number. */
+function BackToNumber() {
+  const { papers, problem } = useWorked();
+  const say = useSpeaker();
+  if (problem.kind !== 'root') return null;
+  return (
+    <section className="why-same" aria-label="Back to the number">
+      <h2>Root × root + what is left</h2>
+      {papers.map(({ index, method, lane }) => {
+        const { root, under, left } = rootOf(lane.trace);
+        const made = root.times(root).times(under).plus(left);
+        const [side, inside, rest] = [root, under, left].map((amount) => say.worth(amount));
+        return (
+          <p key={index} className="figures">
+            {side} {say.times} {side}
+            {under.equals(Exact.ONE) ? '' : ` ${say.times} ${inside}`}
+            {left.isZero ? '' : ` + ${rest}`} = <strong>{say.worth(made)}</strong>{' '}
+            {made.equals(lane.trace.total) ? '✓' : '✗'}{' '}
+            <span className="caption">{method.shortName}</span>
+          </p>
+        );
+      })}
+    </section>
+  );
+}
+
 /** What each method costs on this problem, side by side. */
 function Costs() {
   const { papers } = useWorked();
   const say = useSpeaker();
-  const columns = papers.map((paper) => costItems(cost(paper.lane.trace), say));
+  const columns = papers.map(({ lane: { trace } }) => costItems(cost(trace), trace.problem, say));
   const rows = columns[0]!.map(({ name }, row) => ({
     name,
     cells: columns.map((items) => items[row]!.amount),

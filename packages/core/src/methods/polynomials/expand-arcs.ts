@@ -2,7 +2,15 @@ import { defineMethod } from '../method.ts';
 import { expand } from './expand-work.ts';
 import { expandSheet } from './expand-sheets.ts';
 import { polynomialPhrases } from './polynomial-words.ts';
-import { LOST_SIGN, MISSED_PRODUCT, thenSchool, TIDY, UNLIKE_GATHERED } from './schools.ts';
+import {
+  LOST_SIGN,
+  MISSED_PRODUCT,
+  START,
+  startOrder,
+  thenSchool,
+  TIDY,
+  UNLIKE_GATHERED,
+} from './schools.ts';
 import { acceptsTerms } from './term-list.ts';
 
 export const expandArcs = defineMethod({
@@ -34,10 +42,12 @@ export const expandArcs = defineMethod({
         },
       ],
     },
+    START,
     TIDY,
     thenSchool('arcs'),
   ],
   slips: [LOST_SIGN, MISSED_PRODUCT, UNLIKE_GATHERED],
+  stageOrder: startOrder,
   phrases: polynomialPhrases.book,
   accepts: acceptsTerms('product'),
   work: (scribe, problem, school) => expand(scribe, problem, school, 'arcs'),

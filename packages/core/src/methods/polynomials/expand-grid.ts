@@ -2,7 +2,15 @@ import { defineMethod } from '../method.ts';
 import { expand } from './expand-work.ts';
 import { expandSheet } from './expand-sheets.ts';
 import { polynomialPhrases } from './polynomial-words.ts';
-import { LOST_SIGN, MISSED_PRODUCT, thenSchool, TIDY, UNLIKE_GATHERED } from './schools.ts';
+import {
+  LOST_SIGN,
+  MISSED_PRODUCT,
+  START,
+  startOrder,
+  thenSchool,
+  TIDY,
+  UNLIKE_GATHERED,
+} from './schools.ts';
 import { acceptsTerms } from './term-list.ts';
 
 export const expandGrid = defineMethod({
@@ -19,8 +27,9 @@ export const expandGrid = defineMethod({
   direction: 'free',
   freeOrder: true,
   bridge: [{ method: 'grid-multiplication', school: {} }],
-  schools: [TIDY, thenSchool('grid')],
+  schools: [START, TIDY, thenSchool('grid')],
   slips: [LOST_SIGN, MISSED_PRODUCT, UNLIKE_GATHERED],
+  stageOrder: startOrder,
   phrases: polynomialPhrases.book,
   accepts: acceptsTerms('product'),
   work: (scribe, problem, school) => expand(scribe, problem, school, 'grid'),

@@ -1,6 +1,6 @@
 import type { EntryId, Mark, Trace } from '../../account/account.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
-import type { Box, Ruling, Sheet, SheetLink, SheetSign } from '../../sheet/sheet.ts';
+import type { Box, Ruling, Sheet, SheetLink, SheetNote, SheetSign } from '../../sheet/sheet.ts';
 import { marksIn } from '../shared/place-columns.ts';
 import {
   BRACKET,
@@ -30,7 +30,7 @@ export function kindsOf(marks: readonly Mark[]): ReadonlyMap<EntryId, number> {
 
 /** How far the highest arc rises, and the step from one arc to the next, in squares. */
 const ARC = 0.55;
-const ARC_STEP = 0.4;
+const ARC_STEP = 0.62;
 
 /** Both brackets in a line with arcs between their terms, the products under them, then the result. */
 function arcsSheet(trace: Trace): Sheet {
@@ -46,7 +46,7 @@ function arcsSheet(trace: Trace): Sheet {
   const first = edgesOf(columnWidths(firsts), firsts.length > 1 ? BRACKET : 0);
   const between = (firsts.length > 1 ? BRACKET : 0) + 0.2 + (seconds.length > 1 ? BRACKET : 0);
   const second = edgesOf(columnWidths(seconds), first.at(-1)! + between);
-  const below = ARC + ARC_STEP * (seconds.length + 1);
+  const below = bowOf(firsts.length - 1, seconds.length - 1) + 0.5;
   const named = isLine && isNamed(trace);
   const height = heightOf(products);
   const top = brackets + (firsts.length > 1 ? below : 0.6) + (named ? 1 : 0);
@@ -80,6 +80,10 @@ function arcsSheet(trace: Trace): Sheet {
       return spot ? inLine(line, spot.column, top + spot.row * height, height) : null;
     },
     rulings: [],
+    notes: signNotes(trace, ({ spot }) => ({
+      x: line[spot.column]! + 0.1,
+      y: top + spot.row * height - (named ? 1.5 : 0.55),
+    })),
     signs,
     links: arcs(trace, (operand, part) => {
       const given = (operand === 0 ? firsts : seconds).find(
@@ -124,6 +128,23 @@ function widthsOf(answers: readonly Mark[]): readonly number[] {
   return answers.map(({ glyph }) => termWidth(glyph) + 0.3);
 }
 
+/** A small rule of signs beside every product in which minus meets minus. */
+function signNotes(
+  { steps }: Trace,
+  placeOf: (mark: Mark) => Pick<SheetNote, 'x' | 'y'>,
+): readonly SheetNote[] {
+  return steps.flatMap(({ law, gives, phase }): SheetNote[] => {
+    const [mark] = gives;
+    if (law !== 'sign' || phase !== 'products' || !mark) return [];
+    return [{ ...placeOf(mark), text: '− · − = +', marks: [mark.id] }];
+  });
+}
+
+/** How far the arc between two terms bends. */
+function bowOf(first: number, second: number): number {
+  return ARC + ARC_STEP * (second + Math.max(0, first - 1) * 0.5);
+}
+
 /** An arc for every product: those of the first term above, all others below, each a little higher. */
 function arcs(
   trace: Trace,
@@ -137,7 +158,7 @@ function arcs(
     if (phase !== 'products' || i === undefined || j === undefined) return [];
     const [from, to] = [boxOf(0, i), boxOf(1, j)];
     const above = from.column === 0;
-    const bow = ARC + ARC_STEP * (to.column + (above ? 0 : from.column - 1) * 0.5);
+    const bow = bowOf(from.column, to.column);
     const y = above ? from.y + 0.1 : from.y + from.height - 0.1;
     return [
       {
@@ -192,6 +213,10 @@ function gridSheet(trace: Trace): Sheet {
     slot: (_, [i = 0, j = 0]) =>
       inLine(edges, heads.length - 1 - i, (sides.length - 1 - j) * height, height),
     rulings: box(edges, sides.length, height),
+    notes: signNotes(trace, ({ spot }) => ({
+      x: edges[spot.column]! + 0.12,
+      y: spot.row * height + 1.02,
+    })),
     signs: [
       { sign: 'times', x: -side, y: -top, width: side, height: top },
       ...(answers.length > 0

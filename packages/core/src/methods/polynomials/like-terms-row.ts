@@ -39,9 +39,9 @@ export const likeTermsRow = defineMethod({
 function work(scribe: Scribe, problem: Problem): Trace {
   const asked = openTerms(scribe, problem);
   asked.forEach((term, column) => {
-    const { operand, part, written, index } = term;
+    const { operand, part } = term;
     const spot = { area: 'asked', row: operand, column };
-    scribe.give(operand, part, 'operand part', spot, looksOf(term, index, column === 0, written));
+    scribe.give(operand, part, 'operand part', spot, looksOf(term, problem));
   });
   const line = opened(scribe, asked);
   const kinds = likeTerms(line);
@@ -61,14 +61,14 @@ function work(scribe: Scribe, problem: Problem): Trace {
   return scribe.close(answer.length > 0 ? answer : [nothing(scribe)], phrase('terms.answer', {}));
 }
 
-/** A term in the given line: behind a bracket it opens without a plus, otherwise with its sign. */
-function looksOf(
-  { turned, written }: AskedTerm,
-  index: number,
-  isFirst: boolean,
-  own: AskedTerm['written'],
-): string {
-  return turned ? inRow(written, index === 0) : inRow(own, isFirst || index === 0);
+/**
+ * A term in the given line: behind the bracket or the sign that is printed before its operand without a plus of
+ * its own, everywhere else with its sign.
+ */
+function looksOf({ written, index, operand }: AskedTerm, { kind, operands }: Problem): string {
+  const { list, taken } = operands[operand]!.terms!;
+  const isPrinted = taken || list.length > 1 || operand === 0 || kind === 'difference';
+  return inRow(written, index === 0 && isPrinted);
 }
 
 /** The line without brackets: terms behind a minus turn their signs, all others are copied. */

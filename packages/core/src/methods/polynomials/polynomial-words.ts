@@ -49,7 +49,8 @@ const product: Wording<ProductValues> = {
       left.letters !== '' && right.letters !== ''
         ? ` and ${raised(left.letters)} · ${raised(right.letters)} = ${raised(left.times(right).letters)}`
         : '';
-    const text = `${lead}${unwritten([left, right])}${numbers}${letters}${signNote(left, right, slip)}: **${termText(made)}**.`;
+    const alone = left.letters === '' && right.letters === '' ? 'numbers alone, ' : '';
+    const text = `${lead}${alone}${unwritten([left, right])}${numbers}${letters}${signNote(left, right, slip)}: **${termText(made)}**.`;
     return say.opening(text);
   },
 };
@@ -145,16 +146,22 @@ const copy: Wording<CopyValues> = {
     `${say.list(terms.map((term) => `**${termText(term)}**`))}: crossed and copied${missed ? ', one is overlooked' : ''}.`,
   value: ({ terms, letters, missed }, say) => {
     const many = terms.length > 1 ? 'are brought side by side' : 'is brought down';
-    return `All ${kind(letters)}: ${say.list(terms.map((term) => `**${termText(term)}**`))} ${many}${missed ? '; one is overlooked' : ''}.`;
+    const all = letters === '' ? 'The numbers alone' : `All ${kind(letters)}`;
+    return `${all}: ${say.list(terms.map((term) => `**${termText(term)}**`))} ${many}${missed ? '; one is overlooked' : ''}.`;
   },
 };
 
 type OpenValues = { readonly terms: readonly Exact[] };
 
-const unbracket = plain(
-  ({ terms }: OpenValues, say: Speaker) =>
-    `Nothing stands before ${terms.length === 1 ? 'this term' : 'these terms'}: ${say.list(terms.map((term) => `**${termText(term)}**`))} ${terms.length === 1 ? 'is' : 'are'} copied as ${terms.length === 1 ? 'it is' : 'they are'}.`,
-);
+const unbracket: Wording<OpenValues> = {
+  digit: ({ terms }, say) => `${listed(terms, say)}: copied.`,
+  value: ({ terms }, say) =>
+    `A plus before a bracket changes no sign: ${listed(terms, say)} ${terms.length === 1 ? 'is' : 'are'} copied.`,
+};
+
+function listed(terms: readonly Exact[], say: Speaker): string {
+  return say.list(terms.map((term) => `**${termText(term)}**`));
+}
 
 /** The wordings of all methods for expressions with letters. */
 export const polynomialPhrases = definePhrases({

@@ -1,9 +1,17 @@
+import type { School } from '../../account/account.ts';
+import type { Problem } from '../../problem/problem.ts';
 import type { SchoolOption, SchoolSpec, SlipSpec } from '../method-spec.ts';
+
+/** Whether there are more than two brackets, so that one product goes on into the next. */
+function hasStages({ operands }: Problem): boolean {
+  return operands.length > 2;
+}
 
 /** Whether like terms are gathered before the next bracket. */
 export const TIDY: SchoolSpec = {
   id: 'tidy',
   label: 'Like terms',
+  matters: hasStages,
   options: [
     {
       id: 'before-the-next',
@@ -17,6 +25,31 @@ export const TIDY: SchoolSpec = {
     },
   ],
 };
+
+/** With which pair of brackets the work starts. */
+export const START: SchoolSpec = {
+  id: 'start',
+  label: 'Start with',
+  matters: hasStages,
+  options: [
+    {
+      id: 'the-first-two',
+      label: 'the first two brackets',
+      reason: 'As they are read.',
+    },
+    {
+      id: 'the-last-two',
+      label: 'the last two brackets',
+      reason: 'Good where the last two are alike or make a short product.',
+    },
+  ],
+};
+
+/** Brackets in the order of that school: from the left, or from the right. */
+export function startOrder({ operands }: Problem, school: School): readonly number[] {
+  const order = operands.map((_, operand) => operand);
+  return school['start'] === 'the-last-two' ? order.reverse() : order;
+}
 
 const ARCS: SchoolOption = {
   id: 'arcs',
@@ -33,7 +66,7 @@ const GRID: SchoolOption = {
 /** The way in which a third bracket and all that follow are taken. */
 export function thenSchool(first: 'arcs' | 'grid'): SchoolSpec {
   const options: SchoolSpec['options'] = first === 'arcs' ? [ARCS, GRID] : [GRID, ARCS];
-  return { id: 'then', label: 'Third bracket and on', options };
+  return { id: 'then', label: 'Third bracket and on', options, matters: hasStages };
 }
 
 export const LOST_SIGN: SlipSpec = {

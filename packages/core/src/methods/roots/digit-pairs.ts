@@ -156,7 +156,7 @@ class PairWork {
       law: 'square',
       phase: `digit-${place}`,
       takes: [],
-      writes: [this.sideNumber(`${text(doubled, base)}▢ × ▢`, spot('doubled', this.beside, 0))],
+      writes: [this.sideNumber(`${text(doubled, base)}▢ × ▢`, spot('doubled', this.beside, place))],
       phrase: phrase('root.double', {
         root: Exact.of(before),
         doubled: Exact.of(doubled),
@@ -178,7 +178,7 @@ class PairWork {
           ? [
               this.sideNumber(
                 `${text(factor, base)} × ${found.toString(base).toUpperCase()}`,
-                spot('doubled', this.beside + 1, 0),
+                spot('doubled', this.beside + 1, place),
               ),
             ]
           : []),
@@ -364,11 +364,33 @@ class PairWork {
     };
   }
 
+  /** What is left in the end is written beside the root. */
   private finish(): Trace {
-    const over = this.left.filter((entry): entry is Mark => entry.standing === 'marked');
-    const rest = over.filter(({ worth }) => !worth.isZero);
-    if (rest.length > 0) this.scribe.group('left', 'rest', rest, phrase('root.left', {}));
-    return this.scribe.close([...this.root, ...rest], phrase('root.answer', {}));
+    const name = phrase('root.answer', {});
+    const left = Exact.sum(this.left.map(({ worth }) => worth));
+    if (left.isZero) return this.scribe.close(this.root, name);
+    const [rest] = this.scribe.step({
+      law: 'place-value',
+      phase: 'rest',
+      takes: this.left,
+      writes: [
+        {
+          role: 'rest',
+          count: 0,
+          place: 0,
+          glyph: `r ${numberText(left, this.plan.base)}`,
+          worth: left,
+          spot: spot('left', 0, 0),
+        },
+      ],
+      phrase: phrase('root.over', { left, root: this.foundRoot() }),
+    });
+    this.scribe.group('left', 'rest', [rest!], phrase('root.left', {}));
+    return this.scribe.close([...this.root, rest!], name);
+  }
+
+  private foundRoot(): Exact {
+    return Exact.sum(this.plan.digits.map(({ digit, place }) => this.side(digit, place)));
   }
 }
 

@@ -45,11 +45,17 @@ export function pairsSheet(trace: Trace): Sheet {
         height: 1,
         align: 'right',
       }),
+      left: (_, { glyph }) => ({
+        x: right + 0.4,
+        y: 0,
+        width: Math.max(1, glyph.length * 0.6),
+        height: 1,
+      }),
       trial: (_, { id }) => ({
         x: right + 0.6,
         y: trials.get(id)!,
         width: widest,
-        height: 0.8,
+        height: 1,
         size: 'small',
       }),
     },
@@ -58,7 +64,7 @@ export function pairsSheet(trace: Trace): Sheet {
       { kind: 'line', x1: -0.3, y1: 1, x2: -0.3, y2: 2, weight: 'heavy' },
       ...ticks(trace, x),
     ],
-    signs: [...points(last, x), ...minuses(work, x, reach)],
+    signs: [...points(last, x), ...minuses(work, x, reach), ...boxes(doubled, x)],
   });
 }
 
@@ -68,6 +74,20 @@ function ticks({ givens }: Trace, x: (place: number) => number): readonly Ruling
     const at = x(spot.column);
     return { kind: 'line', x1: at, y1: 1.7, x2: at, y2: 1.95, weight: 'thin' };
   });
+}
+
+/** The box of the next figure of the root, which comes with the doubled root and is filled by its digit. */
+function boxes(doubled: readonly Mark[], x: (place: number) => number): readonly SheetSign[] {
+  return doubled
+    .filter(({ glyph }) => glyph.includes('▢'))
+    .map(({ id, spot }) => ({
+      sign: 'box',
+      x: x(spot.column),
+      y: 0,
+      width: PAIR,
+      height: 1,
+      with: id,
+    }));
 }
 
 /** The point in the number and in the root, where anything is worked behind it. */
@@ -103,7 +123,7 @@ function trialRows(trace: Trace): ReadonlyMap<string, number> {
       if (role !== 'trial') continue;
       y = Math.max(y, next);
       rows.set(id, y);
-      y += 0.8;
+      y += 1;
     }
   }
   return rows;

@@ -134,7 +134,8 @@ function largestDigit(product: (digit: number) => bigint, there: bigint, base: n
 }
 
 /**
- * The digits that are tried: one after the other up to the first that is too large; or from the guess that
+ * The digits that are tried. Squares of single digits are known by heart, so that the first pair only needs the
+ * one that fits and the one above. Then one after the other up to the first that is too large; or from the guess that
  * what is there gives when it is divided by the doubled root, down to the one that fits, with the one above.
  */
 function triedDigits(
@@ -145,11 +146,11 @@ function triedDigits(
   school: School,
 ): readonly number[] {
   const above = digit + 1 < base ? [digit + 1] : [];
+  if (doubled === 0n) return digit === 0 ? above : [digit, ...above];
   if (school['trials'] === 'one-by-one') {
     const up = Array.from({ length: digit }, (_, k) => k + 1);
     return [...up, ...above];
   }
-  if (doubled === 0n) return digit === 0 ? above : [digit, ...above];
   const most = there / doubled;
   const guess = most >= BigInt(base) ? base - 1 : Number(most);
   const down = Array.from({ length: Math.max(0, guess - digit) }, (_, k) => guess - k);

@@ -126,13 +126,23 @@ const found: Wording<DigitValues> = {
   },
 };
 
+type OverValues = { readonly left: Exact; readonly root: Exact };
+
+const over: Wording<OverValues> = {
+  digit: ({ left }, say) => `Left over: **r ${say.worth(left)}**.`,
+  value: ({ left, root }, say) =>
+    `The square of ${say.worth(root)} leaves **${say.worth(left)}** over: the root does not end here.`,
+};
+
 type PrimeValues = { readonly number: Exact; readonly prime: Exact; readonly rest: Exact };
 
 const prime: Wording<PrimeValues> = {
   digit: ({ number, prime: by, rest }, say) =>
     `${say.worth(number)} ÷ ${say.worth(by)} = **${say.worth(rest)}**.`,
   value: ({ number, prime: by, rest }, say) =>
-    `${say.worth(number)} is **${say.worth(by)} ${say.times} ${say.worth(rest)}**; ${say.worth(by)} is the smallest number that goes into it.`,
+    rest.equals(Exact.ONE)
+      ? `${say.worth(number)} is itself a prime: **${say.worth(by)}** ends the ladder.`
+      : `${say.worth(number)} is **${say.worth(by)} ${say.times} ${say.worth(rest)}**; ${say.worth(by)} is the smallest number that goes into it.`,
 };
 
 type PairValues = { readonly prime: Exact; readonly slip: string };
@@ -199,6 +209,7 @@ export const rootPhrases = definePhrases({
   'root.prime': prime,
   'root.pair': pair,
   'root.out': out,
+  'root.over': over,
   'root.single': plain(
     ({ number }: { number: Exact }, say) =>
       `${say.worth(number)} is 1 or 0, its own root: **${say.worth(number)}**.`,

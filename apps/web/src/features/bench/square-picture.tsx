@@ -1,0 +1,164 @@
+import { inNotation, type TermSet, type SquareGround, type SquarePart } from '@levee/core';
+import { useMemo } from 'react';
+import { hover, pin } from '../../store/session-store.ts';
+import {
+  useNotation,
+  useSpeaker,
+  useSteps,
+  useSubject,
+  useWorked,
+} from '../../worked/use-worked.ts';
+import { useSize } from '../../ui/use-size.ts';
+import { standingOf, standingsOf } from './standings.ts';
+
+/** Room for the widths above the square and at its left. */
+const EDGE = 30;
+const LETTER = 7.4;
+
+/** A square that grows by strips around it, with what is left of the number beside it. */
+export function SquarePicture({ ground }: { readonly ground: SquareGround }) {
+  const [ref, size] = useSize<HTMLDivElement>();
+  const isOne = ground.parts.length === 1;
+  return (
+    <section className="panel area" aria-label="Shared picture">
+      <h2>{isOne ? 'Squares that make the number' : 'One square, widened strip by strip'}</h2>
+      <div className="area-body">
+        <div className="area-room" ref={ref}>
+          {size.width > 0 && <Square ground={ground} {...size} />}
+        </div>
+        <ul className="legend caption" aria-label="Legend">
+          <li className="pointed">pointed at</li>
+          <li className="marked">laid on all</li>
+          <li className="some">on some papers</li>
+          <li className="owed">not laid yet</li>
+          {!ground.toScale && <li className="note">thin strips are drawn wider</li>}
+        </ul>
+      </div>
+    </section>
+  );
+}
+
+interface SquareProps {
+  readonly ground: SquareGround;
+  readonly width: number;
+  readonly height: number;
+}
+
+function Square({ ground, width, height }: SquareProps) {
+  const worked = useWorked();
+  const steps = useSteps();
+  const subject = useSubject();
+  const say = useSpeaker();
+  const notation = useNotation();
+  const standings = useMemo(() => standingsOf(worked, steps), [worked, steps]);
+  const isRow = ground.parts.length === 1 && ground.parts[0]!.boxes.length > 1;
+  const count = isRow ? ground.parts[0]!.boxes.length : 1;
+  const room = Math.min(height - EDGE, (width - EDGE - (ground.left ? 96 : 8)) / count);
+  const side = Math.max(40, room) * count;
+  const lit = (terms: TermSet) => {
+    if (!subject) return '';
+    if (!terms.isEmpty && terms.isWithin(subject.terms)) return 'exact';
+    return terms.intersects(subject.lookFor) ? 'near' : '';
+  };
+  return (
+    <svg
+      width={width}
+      height={height}
+      role="img"
+      aria-label="Square"
+      onPointerLeave={() => hover(null)}
+    >
+      {ground.widths.map(({ text, from, to }) => {
+        const label = inNotation(text, notation);
+        const middle = EDGE + ((from + to) / 2) * side;
+        return (
+          <g key={from} className="strips">
+            <text x={middle} y={EDGE - 8} textAnchor="middle">
+              {label}
+            </text>
+            {!isRow && (
+              <text x={EDGE - 6} y={middle + 4} textAnchor="end">
+                {label}
+              </text>
+            )}
+          </g>
+        );
+      })}
+      {ground.parts.map((part) => (
+        <Part
+          key={part.text}
+          part={part}
+          side={side}
+          standing={standingOf(standings, part.terms)}
+          lit={lit(part.terms)}
+          title={`${inNotation(part.text, notation)} = ${say.worth(part.worth)}`}
+          label={say.worth(part.worth)}
+        />
+      ))}
+      {ground.left && (
+        <g
+          className={`region ${standingOf(standings, ground.left.terms)} ${lit(ground.left.terms)}`}
+          onPointerEnter={() => hover({ kind: 'terms', terms: ground.left!.terms })}
+          onClick={() => pin({ kind: 'terms', terms: ground.left!.terms })}
+        >
+          <title>{`left over: ${say.worth(ground.left.worth)}`}</title>
+          <rect x={EDGE + side + 14} y={EDGE} width={74} height={40} strokeDasharray="4 3" />
+          <text x={EDGE + side + 51} y={EDGE + 17} textAnchor="middle">
+            left
+          </text>
+          <text x={EDGE + side + 51} y={EDGE + 33} textAnchor="middle">
+            {say.worth(ground.left.worth)}
+          </text>
+        </g>
+      )}
+    </svg>
+  );
+}
+
+interface PartProps {
+  readonly part: SquarePart;
+  readonly side: number;
+  readonly standing: string;
+  readonly lit: string;
+  readonly title: string;
+  readonly label: string;
+}
+
+/** One square, or two strips and their corner, which are one amount. */
+function Part({ part, side, standing, lit, title, label }: PartProps) {
+  const pointed = { kind: 'terms', terms: part.terms } as const;
+  const [first] = part.boxes;
+  const isTall = first!.width * side < label.length * LETTER;
+  const [x, y] = [
+    EDGE + (first!.x + first!.width / 2) * side,
+    EDGE + (first!.y + first!.height / 2) * side,
+  ];
+  return (
+    <g
+      className={`region ${standing} ${lit}`}
+      onPointerEnter={() => hover(pointed)}
+      onClick={() => pin(pointed)}
+    >
+      <title>{title}</title>
+      {part.boxes.map((box, k) => (
+        <rect
+          key={k}
+          x={EDGE + box.x * side}
+          y={EDGE + box.y * side}
+          width={box.width * side}
+          height={box.height * side}
+        />
+      ))}
+      {first!.height * side > label.length * LETTER || !isTall ? (
+        <text
+          x={x}
+          y={y + 4}
+          textAnchor="middle"
+          {...(isTall ? { transform: `rotate(90 ${x} ${y})` } : {})}
+        >
+          {label}
+        </text>
+      ) : null}
+    </g>
+  );
+}
