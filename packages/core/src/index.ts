@@ -159,6 +159,7 @@ export {
   amountText,
   expressionLine,
   equationText,
+  squaredTex,
   valueText,
   lawName,
   LAW_LABELS,

@@ -35,7 +35,7 @@ export const MOST_FIGURES = 12;
 export interface Paper {
   readonly index: number;
   readonly method: Method;
-  /** The method's short name, with what tells it from another paper of the same method. */
+  /** The method's short name, with the paper's number where another one is of the same method. */
   readonly title: string;
   readonly lane: Lane;
   readonly sheet: Sheet;
@@ -107,15 +107,11 @@ function nextWhole(amount: Exact): Exact {
   return whole.compare(amount) < 0 ? whole.plus(Exact.ONE) : whole;
 }
 
-/** The short name, and the options of its schools that no other paper of the same method has. */
+/** The short name, and the number of the paper where another one is of the same method. */
 function titleOf({ method, trace }: Lane, lanes: readonly Lane[]): string {
-  const others = lanes.filter((other) => other.method === method && other.trace !== trace);
-  if (others.length === 0) return method.shortName;
-  const own = method.schools.find(({ id }) =>
-    others.every((other) => other.trace.school[id] !== trace.school[id]),
-  );
-  const option = own?.options.find(({ id }) => id === trace.school[own.id]);
-  return option ? `${method.shortName}, ${option.label}` : method.shortName;
+  const isAlone = lanes.every((other) => other.method !== method || other.trace === trace);
+  const number = lanes.findIndex((other) => other.trace === trace) + 1;
+  return isAlone ? method.shortName : `${method.shortName} ${number}`;
 }
 
 /** A lane with all that is needed to draw any moment of it. */

@@ -242,6 +242,11 @@ export function texText(text: string, notation: Notation): string {
     .replaceAll(/_(\d+)/g, '_{$1}');
 }
 
+/** The square of a root, which is the number that its account holds. */
+export function squaredTex(root: string): string {
+  return `\\left(${root}\\right)^{2}`;
+}
+
 /** The moves of one method as LaTeX: an aligned display that needs amsmath. */
 export function movesLatex(
   problem: string,
@@ -255,7 +260,7 @@ export function movesLatex(
   );
   const [first = '', ...rest] = lines;
   const asked = texText(problem, notation);
-  const opening = `  ${texts.kind === 'root' ? `${asked}^{2}` : asked} ${first.trim()}`;
+  const opening = `  ${texts.kind === 'root' ? squaredTex(asked) : asked} ${first.trim()}`;
   return ['\\begin{aligned}', [opening, ...rest].join(' \\\\\n'), '\\end{aligned}'].join('\n');
 }
 

@@ -92,7 +92,9 @@ function primeMoves(lane: Lane, problem: Problem, all: TermSet): readonly Move[]
   const last = under.equals(Exact.ONE) ? `${write(root)}^2` : `${write(root)}^2*${write(under)}`;
   return [
     whole,
-    { law: 'pair-factors', expression: amountOf(all, total, primes.join('*')) },
+    ...(primes.length > 1
+      ? [{ law: 'pair-factors' as const, expression: amountOf(all, total, primes.join('*')) }]
+      : []),
     { law: 'pair-factors', expression: amountOf(all, total, square + stays) },
     { law: 'evaluate', expression: amountOf(all, total, last) },
   ];

@@ -58,7 +58,7 @@ function rootLabel({ phase, gives }: Step, say: Speaker): string {
   const prime = mark('prime');
   if (prime) return phase === 'primes' ? `÷ ${prime.glyph}` : `out ${prime.glyph}`;
   const found = mark('answer');
-  if (found) return found.place === undefined ? `= ${found.glyph}` : `digit ${found.glyph}`;
+  if (found) return `= ${found.glyph}`;
   const down = mark('brought down');
   if (down) return `↓ ${down.glyph}`;
   const tried = mark('trial');

@@ -10,6 +10,7 @@ import { IconCommand } from './icon-command.tsx';
 import { useWorked } from '../../worked/use-worked.ts';
 import { AboutDialog } from './about-dialog.tsx';
 import { BaseChip } from './base-chip.tsx';
+import { MathText } from '../../ui/math-text.tsx';
 import { ReadingChip } from './reading-chip.tsx';
 import { BenchMenu } from './bench-menu.tsx';
 import { EstimateStrip } from './estimate.tsx';
@@ -30,7 +31,7 @@ export function BenchHead() {
       <ProblemField />
       <div className="context">
         <button type="button" className="link caption story" onClick={() => setAbout(true)}>
-          {story || 'what do the numbers stand for?'}
+          <MathText text={story || 'what do the numbers stand for?'} />
         </button>
         <span className="chips">
           {swap.can && (

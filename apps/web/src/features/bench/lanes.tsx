@@ -56,7 +56,7 @@ function LaneName({ paper }: { readonly paper: Paper }) {
       aria-pressed={active}
       onClick={() => useSession.setState({ active: paper.index })}
     >
-      <span className="caption">{paper.index + 1}</span> {paper.title}
+      <span className="caption">{paper.index + 1}</span> {paper.method.shortName}
     </button>
   );
 }

@@ -16,6 +16,7 @@ import { hover, pin, useSession } from '../../store/session-store.ts';
 import { useSpeaker, useSubject } from '../../worked/use-worked.ts';
 import type { Ground, Paper, Worked } from '../../worked/work.ts';
 import { landingOf, takeHop } from './hops.ts';
+import { SvgMath } from '../../ui/svg-math.tsx';
 import { partLabel } from './part-label.ts';
 
 interface LinePictureProps {
@@ -195,9 +196,7 @@ function SegmentView({ segment, paper, light, scale, y, height, side }: SegmentP
       <rect x={x1} y={y} width={Math.max(0.8, room)} height={height} />
       {unit && room > 24 && <Ticks segment={segment} unit={unit} scale={scale} y={y} h={height} />}
       {height >= 9 && text.length * LETTER < room && (
-        <text x={(x1 + x2) / 2} y={y + height * 0.5 + 4} textAnchor="middle">
-          {text}
-        </text>
+        <SvgMath x={(x1 + x2) / 2} y={y + height * 0.5 + 4} text={text} />
       )}
     </g>
   );
@@ -246,9 +245,7 @@ function HopArc({ hop, paper, lit, scale, y, height }: HopProps) {
       <path d={`M${x1} ${y}Q${middle} ${y - lift * 1.7} ${x2} ${y}`} />
       <path className="tip" d={`M${x2 + tip} ${y - 3.5}L${x2} ${y}L${x2 + tip} ${y + 0.5}`} />
       {Math.abs(x2 - x1) > partLabel(hop.text).length * LETTER && (
-        <text x={middle} y={y - 2} textAnchor="middle">
-          {partLabel(hop.text)}
-        </text>
+        <SvgMath x={middle} y={y - 2} text={partLabel(hop.text)} />
       )}
     </g>
   );

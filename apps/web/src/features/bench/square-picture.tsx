@@ -11,8 +11,8 @@ import {
 import { useSize } from '../../ui/use-size.ts';
 import { standingOf, standingsOf } from './standings.ts';
 
-/** Room for the widths above the square and at its left. */
-const EDGE = 30;
+/** Room for the widths above the square, and the least at its left. */
+const TOP = 26;
 const LETTER = 7.4;
 
 /** A square that grows by strips around it, with what is left of the number beside it. */
@@ -53,7 +53,8 @@ function Square({ ground, width, height }: SquareProps) {
   const standings = useMemo(() => standingsOf(worked, steps), [worked, steps]);
   const isRow = ground.parts.length === 1 && ground.parts[0]!.boxes.length > 1;
   const count = isRow ? ground.parts[0]!.boxes.length : 1;
-  const room = Math.min(height - EDGE, (width - EDGE - (ground.left ? 96 : 8)) / count);
+  const edge = Math.max(...ground.widths.map(({ text }) => text.length)) * LETTER + 10;
+  const room = Math.min(height - TOP, (width - edge - (ground.left ? 96 : 8)) / count);
   const side = Math.max(40, room) * count;
   const lit = (terms: TermSet) => {
     if (!subject) return '';
@@ -70,14 +71,14 @@ function Square({ ground, width, height }: SquareProps) {
     >
       {ground.widths.map(({ text, from, to }) => {
         const label = inNotation(text, notation);
-        const middle = EDGE + ((from + to) / 2) * side;
+        const middle = ((from + to) / 2) * side;
         return (
           <g key={from} className="strips">
-            <text x={middle} y={EDGE - 8} textAnchor="middle">
+            <text x={edge + middle} y={TOP - 8} textAnchor="middle">
               {label}
             </text>
             {!isRow && (
-              <text x={EDGE - 6} y={middle + 4} textAnchor="end">
+              <text x={edge - 6} y={TOP + middle + 4} textAnchor="end">
                 {label}
               </text>
             )}
@@ -89,6 +90,7 @@ function Square({ ground, width, height }: SquareProps) {
           key={part.text}
           part={part}
           side={side}
+          edge={edge}
           standing={standingOf(standings, part.terms)}
           lit={lit(part.terms)}
           title={`${inNotation(part.text, notation)} = ${say.worth(part.worth)}`}
@@ -102,11 +104,11 @@ function Square({ ground, width, height }: SquareProps) {
           onClick={() => pin({ kind: 'terms', terms: ground.left!.terms })}
         >
           <title>{`left over: ${say.worth(ground.left.worth)}`}</title>
-          <rect x={EDGE + side + 14} y={EDGE} width={74} height={40} strokeDasharray="4 3" />
-          <text x={EDGE + side + 51} y={EDGE + 17} textAnchor="middle">
+          <rect x={edge + side + 14} y={TOP} width={74} height={40} strokeDasharray="4 3" />
+          <text x={edge + side + 51} y={TOP + 17} textAnchor="middle">
             left
           </text>
-          <text x={EDGE + side + 51} y={EDGE + 33} textAnchor="middle">
+          <text x={edge + side + 51} y={TOP + 33} textAnchor="middle">
             {say.worth(ground.left.worth)}
           </text>
         </g>
@@ -118,6 +120,7 @@ function Square({ ground, width, height }: SquareProps) {
 interface PartProps {
   readonly part: SquarePart;
   readonly side: number;
+  readonly edge: number;
   readonly standing: string;
   readonly lit: string;
   readonly title: string;
@@ -125,13 +128,13 @@ interface PartProps {
 }
 
 /** One square, or two strips and their corner, which are one amount. */
-function Part({ part, side, standing, lit, title, label }: PartProps) {
+function Part({ part, side, edge, standing, lit, title, label }: PartProps) {
   const pointed = { kind: 'terms', terms: part.terms } as const;
   const [first] = part.boxes;
   const isTall = first!.width * side < label.length * LETTER;
   const [x, y] = [
-    EDGE + (first!.x + first!.width / 2) * side,
-    EDGE + (first!.y + first!.height / 2) * side,
+    edge + (first!.x + first!.width / 2) * side,
+    TOP + (first!.y + first!.height / 2) * side,
   ];
   return (
     <g
@@ -143,8 +146,8 @@ function Part({ part, side, standing, lit, title, label }: PartProps) {
       {part.boxes.map((box, k) => (
         <rect
           key={k}
-          x={EDGE + box.x * side}
-          y={EDGE + box.y * side}
+          x={edge + box.x * side}
+          y={TOP + box.y * side}
           width={box.width * side}
           height={box.height * side}
         />

@@ -1,5 +1,6 @@
 import {
   termTextsOf,
+  squaredTex,
   sumTex,
   texText,
   type Agreement,
@@ -21,7 +22,7 @@ export function moveLines(
 ): readonly MoveLine[] {
   const texts = termTextsOf(certificate);
   const asked = texText(certificate.problem, notation);
-  const problem = certificate.kind === 'root' ? `${asked}^{2}` : asked;
+  const problem = certificate.kind === 'root' ? squaredTex(asked) : asked;
   return moves.map(({ expression, law }, i) => ({
     tex: `${i === 0 ? problem : ''} = ${sumTex(expression, texts, notation)}`,
     law,

@@ -7,6 +7,7 @@ import {
   inNotation,
   lawName,
   rootOf,
+  squaredTex,
   texText,
   valueText,
   movesLatex,
@@ -121,7 +122,7 @@ function Equation(props: { readonly certificate: Agreement; readonly problem: st
   const notation = useNotation();
   const value = inNotation(valueText(certificate), notation);
   if (certificate.kind === 'root')
-    return <Tex source={`${texText(problem, notation)}^{2} = ${value}`} />;
+    return <Tex source={`${squaredTex(texText(problem, notation))} = ${value}`} />;
   return (
     <>
       <ProblemText problem={problem} /> = <MathText text={value} />

@@ -80,10 +80,11 @@ function arcsSheet(trace: Trace): Sheet {
       return spot ? inLine(line, spot.column, top + spot.row * height, height) : null;
     },
     rulings: [],
-    notes: signNotes(trace, ({ spot }) => ({
-      x: line[spot.column]! + 0.1,
-      y: top + spot.row * height - (named ? 1.5 : 0.55),
-    })),
+    notes: signNotes(trace, ({ spot }) =>
+      isLine
+        ? { x: line[spot.column]! + 0.1, y: top - (named ? 1.5 : 0.55) }
+        : { x: line.at(-1)! + 0.3, y: top + spot.row * height + (height - 1) / 2 },
+    ),
     signs,
     links: arcs(trace, (operand, part) => {
       const given = (operand === 0 ? firsts : seconds).find(
@@ -128,16 +129,20 @@ function widthsOf(answers: readonly Mark[]): readonly number[] {
   return answers.map(({ glyph }) => termWidth(glyph) + 0.3);
 }
 
-/** A small rule of signs beside every product in which minus meets minus. */
+/** A small rule of signs beside the products in which minus meets minus, once in each place. */
 function signNotes(
   { steps }: Trace,
   placeOf: (mark: Mark) => Pick<SheetNote, 'x' | 'y'>,
 ): readonly SheetNote[] {
-  return steps.flatMap(({ law, gives, phase }): SheetNote[] => {
+  const byPlace = new Map<string, SheetNote>();
+  for (const { law, gives, phase } of steps) {
     const [mark] = gives;
-    if (law !== 'sign' || phase !== 'products' || !mark) return [];
-    return [{ ...placeOf(mark), text: '− · − = +', marks: [mark.id] }];
-  });
+    if (law !== 'sign' || phase !== 'products' || !mark) continue;
+    const at = placeOf(mark);
+    const marks = byPlace.get(`${at.x} ${at.y}`)?.marks ?? [];
+    byPlace.set(`${at.x} ${at.y}`, { ...at, text: '− · − = +', marks: [...marks, mark.id] });
+  }
+  return [...byPlace.values()];
 }
 
 /** How far the arc between two terms bends. */
@@ -214,8 +219,8 @@ function gridSheet(trace: Trace): Sheet {
       inLine(edges, heads.length - 1 - i, (sides.length - 1 - j) * height, height),
     rulings: box(edges, sides.length, height),
     notes: signNotes(trace, ({ spot }) => ({
-      x: edges[spot.column]! + 0.12,
-      y: spot.row * height + 1.02,
+      x: edges.at(-1)! + 0.3,
+      y: spot.row * height + 0.5,
     })),
     signs: [
       { sign: 'times', x: -side, y: -top, width: side, height: top },
