@@ -67,6 +67,7 @@ export { audit, type AuditFault } from './account/audit.ts';
 export { TermSet, type TermSpace } from './account/terms.ts';
 export {
   hasOpportunity,
+  mostTelling,
   refusalText,
   resolveSchool,
   schoolFailureText,
@@ -146,13 +147,8 @@ export { certainText } from './checks/leading-figures-check.ts';
 export { reachOf, type SlipReach } from './checks/reach.ts';
 export type { CheckFinding, CheckId, CheckSpec, CheckSubject, Outcome } from './checks/check.ts';
 export { cost, type Cost } from './compare/cost.ts';
-export {
-  agreement,
-  type Agreement,
-  type Expression as SumExpression,
-  type MethodAgreement,
-  type Move,
-} from './compare/agreement.ts';
+export { agreement, type Agreement } from './compare/agreement.ts';
+export type { Expression as SumExpression, MethodAgreement, Move } from './compare/expressions.ts';
 export {
   agreementLatex,
   agreementMarkdown,

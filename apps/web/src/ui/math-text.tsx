@@ -4,8 +4,11 @@ import { Tex } from './tex.tsx';
 
 type Piece = { readonly kind: 'plain' | 'letters' | 'fraction'; readonly text: string };
 
-/** Letters that are words too stand for a number only where a figure or a sign is next to them. */
-const ALSO_WORDS = /[ai]/;
+/** Runs of letters that are words too stand for a number only where a figure or a sign is next to them. */
+const ALSO_WORDS =
+  'a i am an and as at be by do for go he if in is it its me my no not of on one or so the to up us we'.split(
+    ' ',
+  );
 
 /** A sentence in pieces: fractions, letters that stand for numbers, and everything else. */
 export function mathPieces(text: string, letters: string): readonly Piece[] {
@@ -26,8 +29,9 @@ export function mathPieces(text: string, letters: string): readonly Piece[] {
 }
 
 function isWord(text: string, at: number, found: string): boolean {
-  if (found.length > 1 || !ALSO_WORDS.test(found)) return false;
-  return !/[\d⁰-⁹)·+−(]\s?$/.test(text.slice(0, at)) && !/^\s?[·+−=)]/.test(text.slice(at + 1));
+  if (!ALSO_WORDS.includes(found)) return false;
+  const [before, after] = [text.slice(0, at), text.slice(at + found.length)];
+  return !/([\d)]|[·+−(=]\s?)$/.test(before) && !/^\s?[·+−=)]/.test(after);
 }
 
 /** Text in which mathematics is typeset. */

@@ -5,7 +5,8 @@ import { numberText } from '../exact/numeral.ts';
 import { lettersText, raised } from '../exact/terms-text.ts';
 import type { ProblemKind } from '../problem/problem.ts';
 import { writeAmount, type Script } from '../problem/script.ts';
-import type { Agreement, Expression, Move } from './agreement.ts';
+import type { Agreement } from './agreement.ts';
+import type { Expression, Move } from './expressions.ts';
 
 /** Each law in a few words, for people. */
 export const LAW_NAMES: Record<Law, string> = {
@@ -127,9 +128,11 @@ function render(
   return outer ? inner : `(${inner})`;
 }
 
-/** A text of the problem language with raised exponents. */
+/** A text of the problem language with raised exponents, in the figures of its base. */
 function writtenOut(scaled: string | undefined): string | undefined {
-  return scaled === undefined ? undefined : raised(scaled.replaceAll('*', '·'));
+  return scaled === undefined
+    ? undefined
+    : raised(scaled.replaceAll('*', '·').replaceAll(/_\d+/g, ''));
 }
 
 /** The value of a certificate as its problem writes amounts; of a root the number under it. */
@@ -163,12 +166,13 @@ export function agreementMarkdown(agreement: Agreement, { method, notation }: Ex
   return [
     `# Why the methods agree: ${equation}`,
     ...sections,
-    inNotation(closing(agreement), notation),
+    closing(agreement, (text) => inNotation(text, notation)),
     '',
   ].join('\n\n');
 }
 
-function closing(certificate: Agreement): string {
+/** What all methods deal with; the terms are put into mathematics where the text is not plain. */
+function closing(certificate: Agreement, math: (text: string) => string): string {
   const { terms, operands, kind } = certificate;
   const signs: Record<ProblemKind, string> = {
     product: '',
@@ -179,7 +183,7 @@ function closing(certificate: Agreement): string {
   };
   const cut = operands.map(({ parts }) => `(${expanded(parts, certificate)})`).join(signs[kind]);
   const count = terms.length === 1 ? 'the one term' : `the same ${terms.length} terms`;
-  return `Every method deals with ${count} of ${cut}; only brackets and order differ.`;
+  return `Every method deals with ${count} of ${math(cut)}; only brackets and order differ.`;
 }
 
 /** An operand's parts as they are written: largest first, without zeros. */
@@ -274,7 +278,7 @@ export function agreementLatex(agreement: Agreement, { method, notation }: Expor
   return [
     '% needs \\usepackage{amsmath}',
     ...sections,
-    inNotation(closing(agreement), notation),
+    closing(agreement, (text) => `$${texText(text, notation)}$`),
     '',
   ].join('\n\n');
 }

@@ -1,49 +1,22 @@
-import type { Group, GroupRole, Law, Mark } from '../account/account.ts';
+import type { Group, GroupRole, Mark } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralText } from '../exact/numeral.ts';
 import { problemText, type ProblemKind } from '../problem/problem.ts';
 import { scriptOf, type Script } from '../problem/script.ts';
 import { bracketing } from './bracketing.ts';
 import type { Comparison, Lane } from './compare.ts';
+import {
+  amountOf,
+  sumOf,
+  type Expression,
+  type MethodAgreement,
+  type Move,
+} from './expressions.ts';
 import { dealtSteps } from './stops.ts';
 import { quotientMoves } from './quotient-moves.ts';
 import { rootMoves } from './root-moves.ts';
 import { sumMoves } from './sum-moves.ts';
 import { termMoves } from './term-moves.ts';
-
-/**
- * A sum as a tree. A `product` is a term as it is owed: a product of parts, or in a sum or difference
- * one part with its sign; an `amount` is worked out, and says of which terms it is, or of which one it
- * is a piece.
- */
-export type Expression =
-  | {
-      readonly kind: 'product';
-      readonly term: string;
-      /** A quotient with both numbers scaled alike, as `280÷7` for `28÷0.7`. */
-      readonly scaled?: string;
-    }
-  | {
-      readonly kind: 'amount';
-      readonly worth: string;
-      readonly of: readonly string[];
-      /** As it is written in the problem language, as `2/6` for a third or `(80+6)^2` for 7396. */
-      readonly scaled?: string;
-    }
-  | { readonly kind: 'sum'; readonly parts: readonly Expression[] };
-
-export interface Move {
-  /** The law that makes this line equal to the one before; the first is equal to the problem. */
-  readonly law: Law;
-  readonly expression: Expression;
-}
-
-export interface MethodAgreement {
-  readonly method: string;
-  readonly moves: readonly Move[];
-  /** The terms as the method brackets them, in one line; null when the total is zero. */
-  readonly bracketing: Expression | null;
-}
 
 /** A certificate that methods agree: plain data that can be checked without the traces. */
 export interface Agreement {
@@ -226,14 +199,6 @@ function dealtOrder(lane: Lane, kind: ProblemKind): readonly number[] {
   return dealt
     .sort(([a, s], [b, t]) => s - t || operand(a) - operand(b) || b - a)
     .map(([term]) => term);
-}
-
-function amountOf(worth: Exact, of: readonly string[]): Expression {
-  return { kind: 'amount', worth: worth.toString(), of };
-}
-
-function sumOf(parts: readonly Expression[]): Expression {
-  return parts.length === 1 ? parts[0]! : { kind: 'sum', parts };
 }
 
 /**

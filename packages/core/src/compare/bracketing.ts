@@ -1,5 +1,5 @@
 import type { TermSet } from '../account/terms.ts';
-import type { Expression } from './agreement.ts';
+import type { Expression } from './expressions.ts';
 import type { Lane } from './compare.ts';
 
 interface Bracket {

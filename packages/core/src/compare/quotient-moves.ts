@@ -1,7 +1,14 @@
 import { type Exact } from '../exact/exact.ts';
 import { decimalsNeeded, numberText, numeralValue, placeValue } from '../exact/numeral.ts';
 import type { Problem } from '../problem/problem.ts';
-import type { Expression, MethodAgreement, Move } from './agreement.ts';
+import {
+  amountOf,
+  sameExpression,
+  sumOf,
+  type Expression,
+  type MethodAgreement,
+  type Move,
+} from './expressions.ts';
 import type { Lane } from './compare.ts';
 import { TermSet } from '../account/terms.ts';
 
@@ -45,11 +52,12 @@ export function quotientMoves(
       ),
     ),
   );
-  return { moves: moves.filter((move, k) => k === 0 || !same(move, moves[k - 1]!)), bracketing };
-}
-
-function same(a: Move, b: Move): boolean {
-  return JSON.stringify(a.expression) === JSON.stringify(b.expression);
+  return {
+    moves: moves.filter(
+      (move, k) => k === 0 || !sameExpression(move.expression, moves[k - 1]!.expression),
+    ),
+    bracketing,
+  };
 }
 
 /** The pieces of every figure or chunk of the quotient, from the largest on, and what is left. */
@@ -71,12 +79,4 @@ function scaling({ operands, base }: Problem): Exact | null {
 function scaledText(piece: Exact, { operands, base }: Problem, by: Exact): string {
   const divisor = numeralValue(operands[1]!).times(by);
   return `${numberText(piece.times(by), base)}÷${numberText(divisor, base)}`;
-}
-
-function amountOf(worth: Exact, of: readonly string[]): Expression {
-  return { kind: 'amount', worth: worth.toString(), of };
-}
-
-function sumOf(parts: readonly Expression[]): Expression {
-  return parts.length === 1 ? parts[0]! : { kind: 'sum', parts };
 }

@@ -4,7 +4,14 @@ import { TermSet } from '../account/terms.ts';
 import { Exact } from '../exact/exact.ts';
 import { numberText, placeValue } from '../exact/numeral.ts';
 import type { Problem } from '../problem/problem.ts';
-import type { Expression, MethodAgreement, Move } from './agreement.ts';
+import {
+  amountOf,
+  sameExpression,
+  sumOf,
+  type Expression,
+  type MethodAgreement,
+  type Move,
+} from './expressions.ts';
 import type { Lane } from './compare.ts';
 
 /**
@@ -24,7 +31,7 @@ export function rootMoves(
   const [first] = moves;
   return {
     moves: [opening, ...moves].filter(
-      (move, k, list) => k === 0 || !same(move.expression, list[k - 1]!.expression),
+      (move, k, list) => k === 0 || !sameExpression(move.expression, list[k - 1]!.expression),
     ),
     bracketing: first?.law === 'reorder' ? first.expression : plain,
   };
@@ -36,27 +43,27 @@ function laidMoves(lane: Lane, problem: Problem, laid: Lane['amounts']): readonl
   const write = (amount: Exact) => source(amount, base);
   const { root } = rootOf(lane.trace);
   const rest = filled.filter(({ group }) => group.role === 'rest');
-  const restAmount = rest.map(({ terms }) => amountOf(terms, terms.worth()));
+  const restAmount = rest.map(({ terms }) => amountOf(terms.worth(), terms.ids()));
   const covered = TermSet.union(
     filled[0]!.terms.space,
     filled.filter(({ group }) => group.role === 'share').map(({ terms }) => terms),
   );
   let so = Exact.ZERO;
   const strips = filled.map(({ group, terms }): Expression => {
-    if (group.role === 'rest') return amountOf(terms, terms.worth());
+    if (group.role === 'rest') return amountOf(terms.worth(), terms.ids());
     const width = widthOf(lane, group, base);
     const text = so.isZero
       ? `${write(width)}^2`
       : `(2*${write(so)}+${write(width)})*${write(width)}`;
     so = so.plus(width);
-    return amountOf(terms, terms.worth(), text);
+    return amountOf(terms.worth(), terms.ids(), text);
   });
   const laidCount = strips.length - rest.length;
   const widths = filled
     .filter(({ group }) => group.role === 'share')
     .map(({ group }) => write(widthOf(lane, group, base)));
   const square = (text: string) =>
-    sumOf([amountOf(covered, root.times(root), text), ...restAmount]);
+    sumOf([amountOf(root.times(root), covered.ids(), text), ...restAmount]);
   return [
     {
       law: 'reorder',
@@ -84,7 +91,7 @@ function primeMoves(lane: Lane, problem: Problem, all: TermSet): readonly Move[]
     Array.isArray(list) ? (list as readonly Exact[]).map(write) : [],
   ) as [string[], string[]];
   const { root, under } = rootOf(lane.trace);
-  const whole: Move = { law: 'evaluate', expression: amountOf(all, total) };
+  const whole: Move = { law: 'evaluate', expression: amountOf(total, all.ids()) };
   if (out.length + inside.length === 0) return [whole];
   const primes = [...out.flatMap((one) => [one, one]), ...inside];
   const square = out.length > 1 ? `(${out.join('*')})^2` : `${out[0] ?? '1'}^2`;
@@ -93,10 +100,10 @@ function primeMoves(lane: Lane, problem: Problem, all: TermSet): readonly Move[]
   return [
     whole,
     ...(primes.length > 1
-      ? [{ law: 'pair-factors' as const, expression: amountOf(all, total, primes.join('*')) }]
+      ? [{ law: 'pair-factors' as const, expression: amountOf(total, all.ids(), primes.join('*')) }]
       : []),
-    { law: 'pair-factors', expression: amountOf(all, total, square + stays) },
-    { law: 'evaluate', expression: amountOf(all, total, last) },
+    { law: 'pair-factors', expression: amountOf(total, all.ids(), square + stays) },
+    { law: 'evaluate', expression: amountOf(total, all.ids(), last) },
   ];
 }
 
@@ -114,21 +121,4 @@ function source(amount: Exact, base: number): string {
 
 function leaf(terms: TermSet, index: number): Expression {
   return { kind: 'product', term: terms.space.id(index) };
-}
-
-function amountOf(terms: TermSet, worth: Exact, scaled?: string): Expression {
-  return {
-    kind: 'amount',
-    worth: worth.toString(),
-    of: terms.ids(),
-    ...(scaled === undefined ? {} : { scaled }),
-  };
-}
-
-function sumOf(parts: readonly Expression[]): Expression {
-  return parts.length === 1 ? parts[0]! : { kind: 'sum', parts };
-}
-
-function same(a: Expression, b: Expression): boolean {
-  return JSON.stringify(a) === JSON.stringify(b);
 }

@@ -1,7 +1,7 @@
 import type { Entry, EntryId, Mark, Step } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
 import { scriptOf } from '../problem/script.ts';
-import type { Expression, Move } from './agreement.ts';
+import { leavesOf, sameExpression, sumOf, type Expression, type Move } from './expressions.ts';
 import type { Lane } from './compare.ts';
 
 /** What stands on a line of the account: an entry, or the figures of a number that was worked out whole. */
@@ -40,13 +40,13 @@ export function sumMoves(lane: Lane): readonly Move[] {
     items = made;
     if (run[0]!.law === 'reorder') {
       const moved = line(items);
-      if (!same(moved, before)) moves.push({ law: 'reorder', expression: moved });
+      if (!sameExpression(moved, before)) moves.push({ law: 'reorder', expression: moved });
       continue;
     }
     const brackets = line(bracketed);
-    if (!same(brackets, before)) moves.push({ law: 'reorder', expression: brackets });
+    if (!sameExpression(brackets, before)) moves.push({ law: 'reorder', expression: brackets });
     const after = items.length > 0 ? line(items) : nothing(lane);
-    if (!same(after, brackets)) moves.push({ law: run[0]!.law, expression: after });
+    if (!sameExpression(after, brackets)) moves.push({ law: run[0]!.law, expression: after });
   }
   return finished(moves, lane);
 }
@@ -213,19 +213,7 @@ function line(items: readonly Item[]): Expression {
   return sumOf(items.map(({ expression }) => expression));
 }
 
-function sumOf(parts: readonly Expression[]): Expression {
-  return parts.length === 1 ? parts[0]! : { kind: 'sum', parts };
-}
-
 function flat(expression: Expression): Expression {
   if (expression.kind !== 'sum') return expression;
   return sumOf(expression.parts.flatMap((part) => leavesOf(part)));
-}
-
-function leavesOf(expression: Expression): readonly Expression[] {
-  return expression.kind === 'sum' ? expression.parts.flatMap(leavesOf) : [expression];
-}
-
-function same(a: Expression, b: Expression): boolean {
-  return JSON.stringify(a) === JSON.stringify(b);
 }

@@ -1,6 +1,5 @@
-import type { Exact } from '../exact/exact.ts';
 import { TermSet } from '../account/terms.ts';
-import type { Expression, Move } from './agreement.ts';
+import { amountOf, sumOf, type Expression, type Move } from './expressions.ts';
 import type { Lane } from './compare.ts';
 
 /**
@@ -44,12 +43,4 @@ function kindsOf({ trace, amounts }: Lane, order: readonly number[]): readonly T
   const held = TermSet.union(space, kinds);
   const rest = order.filter((index) => !held.has(index));
   return rest.length === 0 ? kinds : [...kinds, TermSet.from(space, rest)];
-}
-
-function amountOf(worth: Exact, of: readonly string[]): Expression {
-  return { kind: 'amount', worth: worth.toString(), of };
-}
-
-function sumOf(parts: readonly Expression[]): Expression {
-  return parts.length === 1 ? parts[0]! : { kind: 'sum', parts };
 }

@@ -2,7 +2,8 @@ import { Exact } from '../exact/exact.ts';
 import { evaluate } from '../problem/evaluate.ts';
 import { readExpression } from '../problem/read-expression.ts';
 import { decimalsNeeded, numeral, numeralValue, placeValue } from '../exact/numeral.ts';
-import type { Agreement, Expression, Move } from './agreement.ts';
+import type { Agreement } from './agreement.ts';
+import type { Expression, Move } from './expressions.ts';
 
 export type Verification =
   | { readonly ok: true }

@@ -131,6 +131,24 @@ export interface TraceOptions {
   readonly hops?: readonly Exact[];
 }
 
+/** Refusals that say only that a method is for another kind of problem, or for numbers written otherwise. */
+const OF_ANOTHER_KIND: readonly Refusal['code'][] = [
+  'has-letters',
+  'no-letters',
+  'has-fractions',
+  'no-fractions',
+  'kind-not-worked',
+];
+
+/** Of many refusals the one that says most: rather why these numbers than why this kind. RangeError on none. */
+export function mostTelling(refusals: readonly Refusal[]): Refusal {
+  const [first] = [...refusals].sort(
+    (a, b) => OF_ANOTHER_KIND.indexOf(a.code) - OF_ANOTHER_KIND.indexOf(b.code),
+  );
+  if (!first) throw new RangeError('mostTelling: there is no refusal');
+  return first;
+}
+
 /** One sentence for a refusal. */
 export function refusalText(reason: Refusal): string {
   switch (reason.code) {
@@ -161,7 +179,7 @@ export function refusalText(reason: Refusal): string {
     case 'denominator-too-large':
       return `The common denominator would be larger than ${reason.limit}.`;
     case 'too-many-terms':
-      return `These factors make ${reason.terms} products of single figures; at most ${reason.limit} are followed from stage to stage.`;
+      return `These factors make ${reason.terms} products; at most ${reason.limit} are followed from stage to stage.`;
     case 'smaller-minus-larger':
       return 'This method takes a smaller number from a larger one; here the larger one is taken away, so the difference is negative.';
   }

@@ -1,12 +1,4 @@
-import { said, worked } from '../testing/work.ts';
-
-interface Reading {
-  readonly method: string;
-  readonly text: string;
-  readonly school: Readonly<Record<string, string>>;
-  readonly digit: readonly string[];
-  readonly value: readonly string[];
-}
+import { readAloud, type Reading } from '../testing/readings.ts';
 
 /** Whole works with letters and under roots, as they are read aloud in figures and in amounts. */
 const READINGS: readonly Reading[] = [
@@ -239,13 +231,4 @@ const READINGS: readonly Reading[] = [
   },
 ];
 
-describe('read aloud', () => {
-  it.each(READINGS.map((reading) => [reading.method, reading.text, reading] as const))(
-    '%s on %s says what it does in both voices',
-    (_, __, { method, text, school, digit, value }) => {
-      const trace = worked(method, text, { school });
-      expect(said(trace, 'digit')).toEqual(digit);
-      expect(said(trace, 'value')).toEqual(value);
-    },
-  );
-});
+readAloud(READINGS);

@@ -1,16 +1,4 @@
-import { sayPlain, type Voice } from '../phrases/phrasebook.ts';
-import { speakerFor } from '../phrases/speaker.ts';
-import { DEFAULT_VOCABULARY } from '../phrases/vocabulary.ts';
-import { readProblem } from '../problem/problem.ts';
-import { registry } from './index.ts';
-
-interface Reading {
-  readonly method: string;
-  readonly text: string;
-  readonly school: Readonly<Record<string, string>>;
-  readonly digit: readonly string[];
-  readonly value: readonly string[];
-}
+import { readAloud, type Reading } from '../testing/readings.ts';
 
 /** Whole works as they are read aloud, in figures and in amounts. */
 const READINGS: readonly Reading[] = [
@@ -601,21 +589,4 @@ const READINGS: readonly Reading[] = [
   },
 ];
 
-describe('read aloud', () => {
-  const said = ({ method: id, text, school }: Reading, voice: Voice) => {
-    const method = registry.get(id);
-    const read = readProblem(text);
-    if (!read.ok) throw new RangeError(text);
-    const trace = method.trace(read.problem, { school: { ...method.defaultSchool, ...school } });
-    const say = speakerFor(read.problem, DEFAULT_VOCABULARY);
-    return trace.steps.map(({ phrase }) => sayPlain(method.phrases, phrase, voice, say));
-  };
-
-  it.each(READINGS.map((reading) => [reading.method, reading.text, reading] as const))(
-    '%s on %s says what it does in both voices',
-    (_, __, reading) => {
-      expect(said(reading, 'digit')).toEqual(reading.digit);
-      expect(said(reading, 'value')).toEqual(reading.value);
-    },
-  );
-});
+readAloud(READINGS);

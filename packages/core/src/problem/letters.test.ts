@@ -26,6 +26,8 @@ describe('expressions with letters', () => {
     ['(x+1) - (x-1) + 2x', 'sum', ['x + 1', 'x - 1', '2x'], '2x+2'],
     ['3x + (-2x)', 'sum', ['3x', '-2x'], 'x'],
     ['1/2 x + 0.25x', 'sum', ['1/2x', '1/4x'], '3/4x'],
+    ['1/2 x + 1/3 x', 'sum', ['1/2x', '1/3x'], '5/6x'],
+    ['46 - 3 x', 'difference', ['46', '3x'], '-3x+46'],
     ['2x²y − xy^2', 'difference', ['2x^2y', 'xy^2'], '2x^2y-xy^2'],
   ])('%s is a %s', (text, kind, operands, value) => {
     const problem = problemFrom(text);

@@ -12,7 +12,7 @@ function pattern(match: (text: string, offset: number) => string | null): Custom
   };
 }
 
-/** The letter x is a times sign between two numbers (`46 x 58`) and after `46 ` at the very end. */
+/** The letter x is a times sign between two numbers (`46 x 58`) and where `46 ` is all that stands before it. */
 function timesAsLetter(text: string, offset: number): string | null {
   const letter = text[offset];
   if (letter !== 'x' && letter !== 'X') return null;
@@ -20,7 +20,7 @@ function timesAsLetter(text: string, offset: number): string | null {
   const after = text.slice(offset + 1);
   if (!/\d\s*$/.test(before)) return null;
   if (/^\s*\d/.test(after)) return letter;
-  return /\d\s+$/.test(before) && /^\s*$/.test(after) ? letter : null;
+  return /^\s*\d[\d.,]*\s+$/.test(before) && /^\s*$/.test(after) ? letter : null;
 }
 
 export const Space = createToken({ name: 'Space', pattern: /\s+/, group: Lexer.SKIPPED });

@@ -14,9 +14,9 @@ import { memo, useCallback, useMemo } from 'react';
 import { hover, pin, useSession } from '../../store/session-store.ts';
 import { useNotation, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import type { Worked } from '../../worked/work.ts';
-import { useSize } from '../../ui/use-size.ts';
 import { SvgMath } from '../../ui/svg-math.tsx';
 import { partLabel } from './part-label.ts';
+import { PicturePanel } from './picture-panel.tsx';
 import { standingsOf, type Standing } from './standings.ts';
 
 type Region = AreaGround['regions'][number];
@@ -24,30 +24,25 @@ type Region = AreaGround['regions'][number];
 /** One rectangle with every method's cuts: what is dealt with, what is owed, what is pointed at. */
 export function AreaPicture() {
   const worked = useWorked();
-  const [ref, size] = useSize<HTMLDivElement>();
   const ground = worked.ground?.kind === 'area' ? worked.ground : null;
-  return (
-    <section className="panel area" aria-label="Shared picture">
-      <h2>{headingOf(ground)}</h2>
-      {ground ? (
-        <div className="area-body">
-          <div className="area-room" ref={ref}>
-            {size.width > 0 && <Rectangle worked={worked} ground={ground} {...size} />}
-          </div>
-          <ul className="legend caption" aria-label="Legend">
-            <li className="pointed">pointed at</li>
-            <li className="marked">marked on all</li>
-            <li className="some">on some papers</li>
-            <li className="owed">owed</li>
-            {!ground.toScale && <li className="note">{scaleNote(worked)}</li>}
-          </ul>
-        </div>
-      ) : (
+  if (!ground) {
+    return (
+      <section className="panel area" aria-label="Shared picture">
+        <h2>{headingOf(ground)}</h2>
         <p className="caption">
           This rectangle has too many cells to be told apart; point at the papers instead.
         </p>
-      )}
-    </section>
+      </section>
+    );
+  }
+  return (
+    <PicturePanel
+      title={headingOf(ground)}
+      words={{ marked: 'marked on all', owed: 'owed' }}
+      note={!ground.toScale && scaleNote(worked)}
+    >
+      {(size) => <Rectangle worked={worked} ground={ground} {...size} />}
+    </PicturePanel>
   );
 }
 

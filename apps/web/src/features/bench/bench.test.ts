@@ -176,7 +176,7 @@ describe('the computation field', () => {
     [
       '111111111111 × 111111111111 × 111111111111 × 111111111111',
       false,
-      'products of single figures',
+      'make 20736 products; at most 20000',
     ],
     ['７ × ８', true, ''],
     ['0 × 58', true, ''],

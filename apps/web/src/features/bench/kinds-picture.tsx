@@ -3,28 +3,19 @@ import { useMemo } from 'react';
 import { hover, pin } from '../../store/session-store.ts';
 import { useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import { SvgMath } from '../../ui/svg-math.tsx';
-import { useSize } from '../../ui/use-size.ts';
+import { PicturePanel } from './picture-panel.tsx';
 import { standingsOf } from './standings.ts';
 
 /** A column for every kind of term: what counts for the sum stands on the line, what counts against it hangs. */
 export function KindsPicture({ ground }: { readonly ground: KindsGround }) {
-  const [ref, size] = useSize<HTMLDivElement>();
   return (
-    <section className="panel area kinds" aria-label="Shared picture">
-      <h2>Every kind of term on a line of its own</h2>
-      <div className="area-body">
-        <div className="area-room" ref={ref}>
-          {size.width > 0 && <Columns ground={ground} {...size} />}
-        </div>
-        <ul className="legend caption" aria-label="Legend">
-          <li className="pointed">pointed at</li>
-          <li className="marked">gathered on all</li>
-          <li className="some">on some papers</li>
-          <li className="owed">owed</li>
-          <li className="note">above: for the sum; below: against it</li>
-        </ul>
-      </div>
-    </section>
+    <PicturePanel
+      title="Every kind of term on a line of its own"
+      words={{ marked: 'gathered on all', owed: 'owed' }}
+      note="above: for the sum; below: against it"
+    >
+      {(size) => <Columns ground={ground} {...size} />}
+    </PicturePanel>
   );
 }
 
@@ -53,6 +44,7 @@ function Columns({ ground, width, height }: ColumnsProps) {
     <svg
       width={width}
       height={height}
+      className="kinds"
       role="img"
       aria-label="Kinds of terms"
       onPointerLeave={() => hover(null)}

@@ -2,13 +2,12 @@ import {
   expressionTex,
   failureText,
   inNotation,
+  mostTelling,
   readExpression,
   readProblem,
   refusalText,
   registry,
-  type Acceptance,
   type Notation,
-  type Refusal,
   type Problem,
 } from '@levee/core';
 import { useRef, useState, type CSSProperties, type KeyboardEvent } from 'react';
@@ -35,16 +34,9 @@ export function readTyped(text: string, decimalComma = false): Typed {
   const long = tooLong(problem);
   if (long !== null) return { ok: false, sentence: long, at: null };
   const answers = registry.methods.map((method) => method.accepts(problem));
-  if (answers.every((answer) => !answer.ok)) {
-    return { ok: false, sentence: refusalText(telling(answers)), at: null };
-  }
-  return { ok: true, problem };
-}
-
-/** Of many refusals the one that says most: rather why these numbers than why this kind. */
-function telling(answers: readonly Acceptance[]): Refusal {
+  if (answers.some(({ ok }) => ok)) return { ok: true, problem };
   const reasons = answers.flatMap((answer) => (answer.ok ? [] : [answer.reason]));
-  return reasons.find(({ code }) => code !== 'kind-not-worked') ?? reasons[0]!;
+  return { ok: false, sentence: refusalText(mostTelling(reasons)), at: null };
 }
 
 /** The one field for the computation: read back as mathematics while typing, worked on Enter. */

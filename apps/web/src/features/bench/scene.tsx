@@ -74,16 +74,19 @@ const RELEASE = 60;
  */
 function useReleasedFocus(): void {
   useEffect(() => {
-    const release = (event: MouseEvent) => {
-      if (event.detail === 0) return;
-      setTimeout(() => {
-        const focused = document.activeElement;
-        if (!(focused instanceof HTMLButtonElement)) return;
-        if (!focused.closest('[role="dialog"], [role="menu"]')) focused.blur();
-      }, RELEASE);
+    const release = () => {
+      const focused = document.activeElement;
+      if (!(focused instanceof HTMLButtonElement)) return;
+      if (!focused.closest('[role="dialog"], [role="menu"]')) focused.blur();
     };
-    window.addEventListener('click', release);
-    return () => window.removeEventListener('click', release);
+    const pressed = ({ detail }: MouseEvent) => {
+      if (detail === 0) return;
+      const opensNothing = document.activeElement?.hasAttribute('aria-pressed');
+      if (opensNothing) release();
+      else setTimeout(release, RELEASE);
+    };
+    window.addEventListener('click', pressed);
+    return () => window.removeEventListener('click', pressed);
   }, []);
 }
 

@@ -8,7 +8,7 @@ import {
   useSubject,
   useWorked,
 } from '../../worked/use-worked.ts';
-import { useSize } from '../../ui/use-size.ts';
+import { PicturePanel } from './picture-panel.tsx';
 import { standingOf, standingsOf } from './standings.ts';
 
 /** Room for the widths above the square, and the least at its left. */
@@ -17,24 +17,15 @@ const LETTER = 7.4;
 
 /** A square that grows by strips around it, with what is left of the number beside it. */
 export function SquarePicture({ ground }: { readonly ground: SquareGround }) {
-  const [ref, size] = useSize<HTMLDivElement>();
   const isOne = ground.parts.length === 1;
   return (
-    <section className="panel area" aria-label="Shared picture">
-      <h2>{isOne ? 'Squares that make the number' : 'One square, widened strip by strip'}</h2>
-      <div className="area-body">
-        <div className="area-room" ref={ref}>
-          {size.width > 0 && <Square ground={ground} {...size} />}
-        </div>
-        <ul className="legend caption" aria-label="Legend">
-          <li className="pointed">pointed at</li>
-          <li className="marked">laid on all</li>
-          <li className="some">on some papers</li>
-          <li className="owed">not laid yet</li>
-          {!ground.toScale && <li className="note">thin strips are drawn wider</li>}
-        </ul>
-      </div>
-    </section>
+    <PicturePanel
+      title={isOne ? 'Squares that make the number' : 'One square, widened strip by strip'}
+      words={{ marked: 'laid on all', owed: 'not laid yet' }}
+      note={!ground.toScale && 'thin strips are drawn wider'}
+    >
+      {(size) => <Square ground={ground} {...size} />}
+    </PicturePanel>
   );
 }
 

@@ -1,5 +1,6 @@
 import type { Trace } from '../../account/account.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
+import { boxRulings } from '../../sheet/box-rulings.ts';
 import type { Ruling, Sheet } from '../../sheet/sheet.ts';
 import { marksIn } from '../shared/place-columns.ts';
 
@@ -70,7 +71,7 @@ export function gridSheet(trace: Trace): Sheet {
       grand: () => grandBox,
     },
     slot: (_, [i = 0, j = 0]) => (columnOf.has(i) && rowOf.has(j) ? cellBox(i, j) : null),
-    rulings: [...boxRulings(), ...sumRule()],
+    rulings: [...boxRulings(edges, sides.length, cellHeight), ...sumRule()],
     signs: [{ sign: 'times', x: -sideWidth, y: -1, width: sideWidth, height: 1 }],
   });
 
@@ -85,25 +86,5 @@ export function gridSheet(trace: Trace): Sheet {
     if (!grand || columnTotals.length > 0) return [];
     const { x, y, width } = grandBox;
     return [{ kind: 'line', x1: x, y1: y, x2: x + width, y2: y, weight: 'heavy' }];
-  }
-
-  function boxRulings(): Ruling[] {
-    const across = Array.from({ length: sides.length + 1 }, (_, k): Ruling => ({
-      kind: 'line',
-      x1: 0,
-      y1: k * cellHeight,
-      x2: right,
-      y2: k * cellHeight,
-      weight: 'heavy',
-    }));
-    const down = edges.map((x): Ruling => ({
-      kind: 'line',
-      x1: x,
-      y1: 0,
-      x2: x,
-      y2: bottom,
-      weight: 'heavy',
-    }));
-    return [...across, ...down];
   }
 }

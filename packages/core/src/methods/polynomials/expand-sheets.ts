@@ -1,6 +1,7 @@
 import type { EntryId, Mark, Trace } from '../../account/account.ts';
+import { boxRulings } from '../../sheet/box-rulings.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
-import type { Box, Ruling, Sheet, SheetLink, SheetNote, SheetSign } from '../../sheet/sheet.ts';
+import type { Box, Sheet, SheetLink, SheetNote, SheetSign } from '../../sheet/sheet.ts';
 import { marksIn } from '../shared/place-columns.ts';
 import {
   BRACKET,
@@ -217,7 +218,7 @@ function gridSheet(trace: Trace): Sheet {
     },
     slot: (_, [i = 0, j = 0]) =>
       inLine(edges, heads.length - 1 - i, (sides.length - 1 - j) * height, height),
-    rulings: box(edges, sides.length, height),
+    rulings: boxRulings(edges, sides.length, height),
     notes: signNotes(trace, ({ spot }) => ({
       x: edges.at(-1)! + 0.3,
       y: spot.row * height + 0.5,
@@ -229,27 +230,4 @@ function gridSheet(trace: Trace): Sheet {
         : []),
     ],
   });
-}
-
-function box(edges: readonly number[], rows: number, height: number): readonly Ruling[] {
-  const [right, bottom] = [edges.at(-1)!, rows * height];
-  const across = Array.from({ length: rows + 1 }, (_, k): Ruling => ({
-    kind: 'line',
-    x1: 0,
-    y1: k * height,
-    x2: right,
-    y2: k * height,
-    weight: 'heavy',
-  }));
-  return [
-    ...across,
-    ...edges.map((x): Ruling => ({
-      kind: 'line',
-      x1: x,
-      y1: 0,
-      x2: x,
-      y2: bottom,
-      weight: 'heavy',
-    })),
-  ];
 }

@@ -112,9 +112,9 @@ function writeProduct(
 ): readonly Mark[] {
   const [i, j] = pair;
   const [left, right] = [cuts[0]![i]!.worth, cuts[1]![j]!.worth];
-  const lost = scribe.slip(LOST_SIGN.id, isNegative(left) || isNegative(right));
-  const missed = scribe.slip(MISSED_PRODUCT.id, !lost);
   const made = left.times(right);
+  const lost = scribe.slip(LOST_SIGN.id, !made.isZero && (isNegative(left) || isNegative(right)));
+  const missed = scribe.slip(MISSED_PRODUCT.id, !made.isZero && !lost);
   const product = lost ? made.negate() : made;
   const { spot, isFirst, named } = placeOf(pair, brackets);
   const marks = scribe.step({

@@ -1,0 +1,219 @@
+/** @jest-environment jsdom */
+import { problemText } from '@levee/core';
+import { useComparison } from '../../store/comparison-store.ts';
+import { withOtherReading, withProblem } from '../../store/content.ts';
+import { useSettings } from '../../store/settings-store.ts';
+import { LettersOf } from '../../ui/letters.tsx';
+import { giveRoom, Rendered } from '../../testing/render.tsx';
+import { work } from '../../worked/work.ts';
+import { WhyPage } from '../why/why-page.tsx';
+import { AgreePanel } from './agree-panel.tsx';
+import { BenchHead } from './bench-head.tsx';
+import { command, sceneNow } from './commands.ts';
+import { Gauge } from './gauge.tsx';
+import { SchoolMenus } from './paper-menus.tsx';
+import { Sentence } from './paper-card.tsx';
+import { SharedPicture } from './shared-picture.tsx';
+import { readTyped } from './problem-field.tsx';
+
+const page = new Rendered();
+const ARCS = ['expand-arcs', 'expand-grid', 'expand-foil'];
+const ROWS = ['like-terms-row', 'like-terms-columns'];
+const ROOTS = ['digit-pairs', 'prime-pairs'];
+
+beforeAll(() => giveRoom(400, 220));
+afterEach(() => page.act(() => useSettings.setState(useSettings.getInitialState())));
+
+const content = () => useComparison.getState().content;
+const scene = () => work(content());
+const stepAll = (...steps: number[]) => page.act(() => useComparison.getState().setSteps(steps));
+const run = (id: string) => page.act(() => command(id).run(sceneNow(() => undefined)));
+
+describe('the picture of brackets', () => {
+  it('is a rectangle of cells drawn alike, with signs', () => {
+    page.open('(x + 4)(3x − 2)', ARCS);
+    page.show(<SharedPicture />);
+    expect(page.texts('.region title')).toEqual([
+      'x·3x = 3x², owed',
+      'x·(−2) = −2x, owed',
+      '4·3x = 12x, owed',
+      '4·(−2) = −8, owed',
+    ]);
+    const widths = page.all('.region rect').map((rect) => rect.getAttribute('width'));
+    expect(new Set(widths).size).toBe(1);
+    expect(page.text('.legend .note')).toMatch(/letters have no size/);
+    stepAll(7, 7, 7);
+    expect(page.all('.region.marked')).toHaveLength(4);
+  });
+
+  it('stacks kinds of terms over and under a line', () => {
+    page.open('(x^3 + 5x^2) − (2x^2 − 7x)', ROWS);
+    page.show(
+      <LettersOf problem={scene().problem}>
+        <SharedPicture />
+      </LettersOf>,
+    );
+    expect(page.texts('.region title')).toEqual(['x³', '5x²', '−2x²', '−(−7x)']);
+    const tops = page.all('.region rect').map((rect) => Number(rect.getAttribute('y')));
+    const zero = Number(page.all('.zero')[0]!.getAttribute('y1'));
+    expect(tops.map((y) => y < zero)).toEqual([true, true, false, true]);
+    expect(page.text('svg')).toMatch(/= 3x².*= 7x/);
+    stepAll(9, 5);
+    expect(page.all('.region.marked')).toHaveLength(4);
+  });
+});
+
+describe('the picture of a root', () => {
+  it('lays a square and its strips as the papers find them', () => {
+    page.open('√72', ROOTS);
+    page.show(<SharedPicture />);
+    expect(page.text('h2')).toBe('One square, widened strip by strip');
+    expect(page.texts('.region title')).toEqual([
+      '8 × 8 = 64',
+      '2 × 8 × 0.4 + 0.4 × 0.4 = 6.56',
+      '2 × 8.4 × 0.08 + 0.08 × 0.08 = 1.3504',
+      'left over: 0.0896',
+    ]);
+    expect(page.all('.region.owed')).toHaveLength(4);
+    stepAll(2, 0);
+    expect(page.all('.region.some')).toHaveLength(1);
+    page.open('√72', ['prime-pairs']);
+    page.show(<SharedPicture />);
+    expect(page.all('.region rect')).toHaveLength(2);
+    expect(page.text('.region title')).toBe('2 × 6 × 6 = 72');
+  });
+});
+
+describe('the account', () => {
+  it('of letters is told in terms and drawn for small numbers', () => {
+    page.open('(x − 2)(x + 5)', ARCS);
+    page.show(<Gauge />);
+    expect(page.text('.gauge-total')).toBe('x² + 3x − 10');
+    expect(page.text('.gauge')).toMatch(/drawn for x = 3/);
+    expect(page.text('.gauge-words')).toBe('owedx² + 3x − 10marked0');
+    stepAll(1, 1, 1);
+    expect(page.text('.gauge-words')).toBe('owed3x − 10markedx²');
+  });
+
+  it('of a root holds the number: root times root and what is left', () => {
+    page.open('√7396', ROOTS);
+    page.act(() => useComparison.getState().change((own) => ({ ...own, unit: 'paces' })));
+    page.show(<Gauge />);
+    expect(page.text('h2')).toBe('Account in square paces');
+    expect(page.text('.gauge-total')).toBe('7396');
+    expect(page.text('.gauge-words')).toBe('laid0left7396');
+    stepAll(2, 0);
+    expect(page.text('[aria-label="Root times root and what is left"]')).toBe(
+      '80 × 80 + 996 = 7396',
+    );
+    stepAll(8, 7);
+    expect(page.text('[aria-label="Root times root and what is left"]')).toBe('86 × 86 + 0 = 7396');
+  });
+});
+
+describe('the bridge', () => {
+  it('changes every paper for the one that does the same on the other side, and back', () => {
+    page.open('46 × 58', ['grid-multiplication', 'crosswise', 'partial-products']);
+    run('bridge');
+    expect(content().problem).toBe('(4x + 6)(5x + 8)');
+    expect(content().papers.map(({ method }) => method)).toEqual([
+      'expand-grid',
+      'expand-arcs',
+      'expand-foil',
+    ]);
+    expect(content().papers[1]!.school['order']).toBe('by-power');
+    run('bridge');
+    expect(content().problem).toBe('46 × 58');
+    expect(content().papers.map(({ method }) => method)).toEqual([
+      'grid-multiplication',
+      'crosswise',
+      'partial-products',
+    ]);
+  });
+
+  it('lays papers that suit where none has a counterpart, and longer numbers have no four words', () => {
+    page.open('346 × 125', ['lattice', 'partial-products']);
+    run('bridge');
+    expect(problemText(scene().problem)).toBe('(3x^2 + 4x + 6)(x^2 + 2x + 5)');
+    expect(content().papers.map(({ method }) => method)).toEqual(['expand-arcs']);
+    page.open('346 × 125', ['lattice']);
+    run('bridge');
+    expect(content().papers.map(({ method }) => method)).toEqual(['expand-arcs', 'expand-grid']);
+  });
+
+  it('is not offered where it leads nowhere', () => {
+    for (const [text, ids] of [
+      ['7 × 8', ['lattice']],
+      ['46 + 58', ['partial-sums']],
+      ['(x − 1)(x + 2)', ARCS],
+    ] as const) {
+      page.open(text, ids);
+      expect(command('bridge').can(sceneNow(() => undefined))).toBe(false);
+      expect(withOtherReading(content())).toBe(content());
+    }
+  });
+
+  it('is told place by place on the page of reasons', () => {
+    page.open('46 × 58', ['grid-multiplication', 'crosswise']);
+    page.show(<WhyPage />);
+    const rows = page.texts('[aria-label^="The bridge"] tbody tr');
+    expect(rows).toEqual([
+      'x³——+ 22—',
+      'x²4 · 520x²+ 662',
+      'x6 · 5 + 4 · 862x+ 466',
+      'ones6 · 848—84',
+    ]);
+    page.open('√72', ROOTS);
+    page.show(<WhyPage />);
+    expect(page.all('[aria-label^="The bridge"]')).toHaveLength(0);
+    expect(page.texts('[aria-label="Back to the number"] p')).toEqual([
+      '8.48 × 8.48 + 0.0896 = 72 ✓ Digit pairs',
+      '6 × 6 × 2 = 72 ✓ Prime pairs',
+    ]);
+  });
+});
+
+describe('the bench of letters', () => {
+  it('offers no estimate and no base, and says what meets', () => {
+    page.open('(x − 1)(x − 2)', ARCS);
+    page.show(<BenchHead />);
+    expect(page.all('.estimate')).toHaveLength(0);
+    expect(page.text('.structure')).toBe('minus meets minus');
+    expect(page.texts('.chip').some((text) => /^base/.test(text))).toBe(false);
+    page.show(<Sentence paper={scene().papers[2]!} step={0} />);
+    expect(page.text('.sentence')).toMatch(/^Minus meets minus once\./);
+  });
+
+  it('shows the choices of stages only where there are stages', () => {
+    page.open('(x − 1)(x − 2)', ['expand-arcs']);
+    page.show(<SchoolMenus paper={scene().papers[0]!} />);
+    expect(page.texts('.school')).toEqual(['order term by term']);
+    page.open('(x − 1)(x − 2)(x + 3)', ['expand-arcs']);
+    page.show(<SchoolMenus paper={scene().papers[0]!} />);
+    expect(page.texts('.school')).toHaveLength(4);
+  });
+
+  it('agrees in typeset lines', () => {
+    page.open('(x + 4)(3x − 2)', ARCS);
+    page.show(<AgreePanel />);
+    expect(page.texts('.agree dd')[0]).toMatch(/12x\}?\) - 8 = 3x\^\{2\} \+ 10x - 8/);
+    expect(page.text('.agree')).toMatch(/no power carries into the next/);
+    page.open('√72', ROOTS);
+    page.show(<AgreePanel />);
+    expect(page.texts('.agree dd')[1]).toMatch(/= 6\^\{2\}\\cdot 2|= 6\^\{2\} *\\cdot *2/);
+  });
+
+  it('lays suiting papers for what is typed', () => {
+    page.open('46 × 58', ['lattice']);
+    const laid = (text: string) => {
+      const typed = readTyped(text);
+      if (!typed.ok) return typed.sentence;
+      return withProblem(content(), typed.problem).papers.map(({ method }) => method);
+    };
+    expect(laid('(x+4)^3')).toEqual(['expand-arcs', 'expand-grid', 'expand-foil']);
+    expect(laid('3x+2x')).toEqual(['like-terms-row', 'like-terms-columns']);
+    expect(laid('√20.25')).toEqual(['digit-pairs']);
+    expect(laid('(x+1)^8')).toMatch(/make 256 products/);
+    expect(laid('3x')).toMatch(/This is a single term; worked are/);
+  });
+});
