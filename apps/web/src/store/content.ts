@@ -135,8 +135,8 @@ export function otherReading(problem: Problem): Problem | null {
 }
 
 /**
- * The same product in its other reading: every paper is changed for the method that does the same there;
- * those that have none go, and papers that suit the reading are laid when none is left.
+ * The same product in its other reading: every paper is changed for the method that does the same there,
+ * and those that have none for methods that suit the reading.
  */
 export function withOtherReading(content: Content): Content {
   const read = otherReading(problemOf(content));
@@ -150,7 +150,11 @@ export function withOtherReading(content: Content): Content {
   const unlike = papers.filter(
     ({ method }, k) => papers.findIndex((other) => other.method === method) === k,
   );
-  return withProblem({ ...content, papers: unlike }, read);
+  const suited = firstPapers(read).filter(
+    ({ method }) => !unlike.some((paper) => paper.method === method),
+  );
+  const all = [...unlike, ...suited.slice(0, content.papers.length - unlike.length)];
+  return withProblem({ ...content, papers: all }, read);
 }
 
 function fullSchool(method: string, school: PaperChoice['school']): PaperChoice['school'] {

@@ -47,7 +47,7 @@ function termLabel(step: Step, owed: ReadonlyMap<string, string>): string {
   if (opens.length > 0) return 'next bracket';
   if (phase === 'products') return (owed.get(takes[0] ?? '') ?? '').replaceAll('×', '·');
   if (law === 'like-terms') return gives[0] ? `= ${gives[0].glyph.replace(/^\+/, '')}` : 'cancel';
-  const texts = gives.map(({ glyph }) => glyph.replace(/^\+/, ''));
+  const texts = gives.map(({ glyph }, k) => (k === 0 ? glyph.replace(/^\+/, '') : glyph));
   return texts.length > 2 ? 'copied' : texts.join(' ');
 }
 

@@ -3,7 +3,7 @@ import { reorderedTrace } from '../account/reordered.ts';
 import { scaledTrace } from '../account/scaled.ts';
 import { Scribe, type StagePlace } from '../account/scribe.ts';
 import { stagedTrace } from '../account/staged.ts';
-import type { Exact } from '../exact/exact.ts';
+import { Exact } from '../exact/exact.ts';
 import { numeralOf, numeralValue, termsNumeral, type Numeral } from '../exact/numeral.ts';
 import { makeProblem, type Problem } from '../problem/problem.ts';
 import { scaleOf } from '../problem/scale.ts';
@@ -95,7 +95,7 @@ function nextFactor(work: Trace, { base, operands }: Problem): Numeral {
   if (operands.every(({ terms }) => !terms)) return numeralOf(work.answer.numerator, base);
   const ids = new Set(work.groups.at(-1)!.marks);
   const marks = work.steps.flatMap(({ gives }) => gives).filter(({ id }) => ids.has(id));
-  return termsNumeral(marks.map(({ worth }) => worth));
+  return termsNumeral(marks.length > 0 ? marks.map(({ worth }) => worth) : [Exact.ZERO]);
 }
 
 function isZero(factor: Numeral): boolean {

@@ -119,10 +119,19 @@ const Blocks = memo(function Blocks({ paper, columns, width }: Omit<LaneProps, '
   });
 });
 
-/** The label when it fits, else as much of it as says something. */
-function shortened(label: string, room: number): string {
-  if (label.length <= room) return label;
-  return room >= 4 && /^[a-z]/.test(label) ? `${label.slice(0, room - 1)}…` : '';
+/** The label when it fits, else closed up, else as much of its words as says something. */
+export function shortened(label: string, room: number): string {
+  const close = label.replace(/ (?=[+−])|(?<==) /g, '');
+  const fitting = [label, close, close.replace(/^=/, '')].find((text) => breadth(text) <= room);
+  if (fitting !== undefined) return fitting;
+  return room >= 4 && /^[a-z]{2}/.test(label) ? `${label.slice(0, room - 1)}…` : '…';
+}
+
+/** How many figures wide a label is; those of a fraction stand above each other. */
+function breadth(label: string): number {
+  return label.replace(/(\d+)\/(\d+)/g, (_, top: string, bottom: string) =>
+    top.length > bottom.length ? top : bottom,
+  ).length;
 }
 
 /** Numbers of the steps that deal with some of these terms. */

@@ -14,6 +14,7 @@ import { Gauge } from './gauge.tsx';
 import { SchoolMenus } from './paper-menus.tsx';
 import { Sentence } from './paper-card.tsx';
 import { SharedPicture } from './shared-picture.tsx';
+import { shortened } from './lanes.tsx';
 import { readTyped } from './problem-field.tsx';
 
 const page = new Rendered();
@@ -131,14 +132,14 @@ describe('the bridge', () => {
     ]);
   });
 
-  it('lays papers that suit where none has a counterpart, and longer numbers have no four words', () => {
+  it('lays a paper that suits for each one without a counterpart, and longer numbers have no four words', () => {
     page.open('346 × 125', ['lattice', 'partial-products']);
     run('bridge');
     expect(problemText(scene().problem)).toBe('(3x^2 + 4x + 6)(x^2 + 2x + 5)');
-    expect(content().papers.map(({ method }) => method)).toEqual(['expand-arcs']);
+    expect(content().papers.map(({ method }) => method)).toEqual(['expand-arcs', 'expand-grid']);
     page.open('346 × 125', ['lattice']);
     run('bridge');
-    expect(content().papers.map(({ method }) => method)).toEqual(['expand-arcs', 'expand-grid']);
+    expect(content().papers.map(({ method }) => method)).toEqual(['expand-arcs']);
   });
 
   it('is not offered where it leads nowhere', () => {
@@ -215,5 +216,20 @@ describe('the bench of letters', () => {
     expect(laid('√20.25')).toEqual(['digit-pairs']);
     expect(laid('(x+1)^8')).toMatch(/make 256 products/);
     expect(laid('3x')).toMatch(/This is a single term; worked are/);
+  });
+});
+
+describe('the blocks of a lane', () => {
+  it.each([
+    ['= 23x²', 6, '= 23x²'],
+    ['= 23x²', 5, '=23x²'],
+    ['= 23x²', 4, '23x²'],
+    ['= 23x²', 3, '…'],
+    ['= −3/2 x²', 6, '=−3/2 x²'],
+    ['−3xy +3xy', 8, '−3xy+3xy'],
+    ['left over', 7, 'left o…'],
+    ['996 left', 6, '…'],
+  ])('write %s where %i figures fit as %s', (label, room, text) => {
+    expect(shortened(label, room)).toBe(text);
   });
 });

@@ -118,7 +118,11 @@ function applyProblem(problem: Problem): void {
   if (gone === content.papers.length) {
     notify('None of these papers works this; others are laid. Undo brings them back.');
   } else if (gone > 0) {
-    notify(`${gone} of the papers cannot work this and were put away; undo brings them back.`);
+    const put =
+      gone === 1
+        ? 'One paper cannot work this and was'
+        : `${gone} papers cannot work this and were`;
+    notify(`${put} put away; undo brings ${gone === 1 ? 'it' : 'them'} back.`);
   }
 }
 

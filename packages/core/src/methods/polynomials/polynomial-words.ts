@@ -18,7 +18,7 @@ function size(term: Exact): string {
 /** A number before letters is not written when it is one; the letters alone are counted all the same. */
 function unwritten(terms: readonly Exact[]): string {
   const [bare] = terms.filter((term) => term.letters !== '' && size(term) === '1');
-  return bare ? `bare ${raised(bare.letters)} counts as 1${raised(bare.letters)}; ` : '';
+  return bare ? `unwritten 1: ${raised(bare.letters)} = 1${raised(bare.letters)}; ` : '';
 }
 
 type ProductValues = {

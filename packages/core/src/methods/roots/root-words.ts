@@ -188,10 +188,12 @@ const out: Wording<OutValues> = {
       inside.length > 1 ? `${product(inside, say)} = ${say.worth(under)}` : say.worth(under);
     return `${made}, and ${left} without a partner stays under the root: **${text}**.`;
   },
-  value: ({ root, under, inside, text, slip }, say) => {
+  value: ({ out: outside, root, inside, under, text, slip }, say) => {
     const square = `${say.worth(root)} ${say.times} ${say.worth(root)}`;
     if (slip !== '')
       return `Only ${square} is accounted for; what has no partner is lost: **${text}**.`;
+    if (outside.length === 0)
+      return `No square but 1 divides ${say.worth(under)}, so it all stays under the root: **${text}**.`;
     return inside.length === 0
       ? `The number is ${square}, a square of side **${text}**.`
       : `The number is ${say.worth(under)} squares of ${square}; no square divides ${say.worth(under)}: **${text}**.`;
