@@ -383,7 +383,7 @@ export const DEMO_COMPARISONS: readonly ComparisonDocument[] = [
     problem: '(x − 2)(x + 5)(x − 4)',
     estimate: null,
     papers: [
-      ['expand-arcs', { tidy: 'before-the-next', then: 'grid' }],
+      ['expand-arcs', { tidy: 'before-the-next', third: 'grid' }],
       ['expand-arcs', { tidy: 'at-the-end' }],
     ],
     steps: [8, 5],

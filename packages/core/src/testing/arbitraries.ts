@@ -298,16 +298,36 @@ export interface MethodChoice {
   readonly school: School;
 }
 
-/** Every method with every combination of its schools. */
-export const everySchool: readonly MethodChoice[] = registry.methods.flatMap((method) =>
-  method.schools
-    .reduce<School[]>(
-      (made, { id, options }) =>
-        made.flatMap((school) => options.map((option) => ({ ...school, [id]: option.id }))),
-      [{}],
-    )
-    .map((school) => ({ method, school })),
-);
+/** Above so many combinations of schools, only as many are tried as pair every option with every other. */
+const ALL_COMBINATIONS = 24;
+
+/** Every method with every combination of its schools; with every pair of options where those would be too many. */
+export const everySchool: readonly MethodChoice[] = registry.methods.flatMap((method) => {
+  const all = method.schools.reduce<School[]>(
+    (made, { id, options }) =>
+      made.flatMap((school) => options.map((option) => ({ ...school, [id]: option.id }))),
+    [{}],
+  );
+  const tried = all.length > ALL_COMBINATIONS ? coveringPairs(all) : all;
+  return tried.map((school) => ({ method, school }));
+});
+
+/** Few of the schools in which every two options meet that can meet; greedily, the richest first. */
+function coveringPairs(all: readonly School[]): readonly School[] {
+  const pairs = (school: School) => {
+    const options = Object.entries(school).map(([id, option]) => `${id}=${option}`);
+    return options.flatMap((one, k) => options.slice(k + 1).map((other) => `${one} ${other}`));
+  };
+  const open = new Set(all.flatMap(pairs));
+  const chosen: School[] = [];
+  while (open.size > 0) {
+    const news = all.map((school) => pairs(school).filter((pair) => open.has(pair)).length);
+    const best = all[news.indexOf(Math.max(...news))]!;
+    chosen.push(best);
+    for (const pair of pairs(best)) open.delete(pair);
+  }
+  return chosen;
+}
 
 /** A problem of some kind with two to four methods that work it, each with a school. */
 export function comparisons(

@@ -7,7 +7,7 @@ import {
   MISSED_PRODUCT,
   START,
   startOrder,
-  thenSchool,
+  laterStages,
   TIDY,
   UNLIKE_GATHERED,
 } from './schools.ts';
@@ -44,7 +44,7 @@ export const expandArcs = defineMethod({
     },
     START,
     TIDY,
-    thenSchool('arcs'),
+    ...laterStages('arcs'),
   ],
   slips: [LOST_SIGN, MISSED_PRODUCT, UNLIKE_GATHERED],
   stageOrder: startOrder,

@@ -4,7 +4,7 @@ import type { Acceptance } from '../method-spec.ts';
 import { expand } from './expand-work.ts';
 import { expandSheet } from './expand-sheets.ts';
 import { polynomialPhrases } from './polynomial-words.ts';
-import { LOST_SIGN, MISSED_PRODUCT, thenSchool, TIDY, UNLIKE_GATHERED } from './schools.ts';
+import { laterStages, LOST_SIGN, MISSED_PRODUCT, TIDY, UNLIKE_GATHERED } from './schools.ts';
 import { acceptsTerms, listOf } from './term-list.ts';
 
 const acceptsProduct = acceptsTerms('product');
@@ -39,7 +39,7 @@ export const expandFoil = defineMethod({
   direction: 'first terms, outer terms, inner terms, last terms',
   freeOrder: false,
   bridge: [{ method: 'partial-products', school: { order: 'largest-first' } }],
-  schools: [TIDY, thenSchool('arcs')],
+  schools: [TIDY, ...laterStages('arcs')],
   slips: [LOST_SIGN, MISSED_PRODUCT, UNLIKE_GATHERED],
   phrases: polynomialPhrases.book,
   accepts,

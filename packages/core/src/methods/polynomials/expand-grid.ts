@@ -7,7 +7,7 @@ import {
   MISSED_PRODUCT,
   START,
   startOrder,
-  thenSchool,
+  laterStages,
   TIDY,
   UNLIKE_GATHERED,
 } from './schools.ts';
@@ -27,7 +27,7 @@ export const expandGrid = defineMethod({
   direction: 'free',
   freeOrder: true,
   bridge: [{ method: 'grid-multiplication', school: {} }],
-  schools: [START, TIDY, thenSchool('grid')],
+  schools: [START, TIDY, ...laterStages('grid')],
   slips: [LOST_SIGN, MISSED_PRODUCT, UNLIKE_GATHERED],
   stageOrder: startOrder,
   phrases: polynomialPhrases.book,

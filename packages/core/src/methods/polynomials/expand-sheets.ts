@@ -29,9 +29,10 @@ export function kindsOf(marks: readonly Mark[]): ReadonlyMap<EntryId, number> {
   );
 }
 
-/** How far the highest arc rises, and the step from one arc to the next, in squares. */
-const ARC = 0.55;
-const ARC_STEP = 0.62;
+/** How far the narrowest arc bends, the step to the next wider one, and what the widest may bend more, in squares. */
+const ARC = 0.5;
+const ARC_STEP = 0.42;
+const ARC_MOST = 2.4;
 
 /** Both brackets in a line with arcs between their terms, the products under them, then the result. */
 function arcsSheet(trace: Trace): Sheet {
@@ -47,10 +48,17 @@ function arcsSheet(trace: Trace): Sheet {
   const first = edgesOf(columnWidths(firsts), firsts.length > 1 ? BRACKET : 0);
   const between = (firsts.length > 1 ? BRACKET : 0) + 0.2 + (seconds.length > 1 ? BRACKET : 0);
   const second = edgesOf(columnWidths(seconds), first.at(-1)! + between);
-  const below = bowOf(firsts.length - 1, seconds.length - 1) + 0.5;
+  const links = arcs(trace, (operand, part) => {
+    const given = (operand === 0 ? firsts : seconds).find(
+      ({ id }) => id === `g${operand}.${part}`,
+    )!;
+    const edges = operand === 0 ? first : second;
+    return { ...inLine(edges, given.spot.column, 0, brackets), column: given.spot.column };
+  });
+  const below = Math.max(0.1, ...links.map(({ bow = 0 }) => bow)) + 0.5;
   const named = isLine && isNamed(trace);
   const height = heightOf(products);
-  const top = brackets + (firsts.length > 1 ? below : 0.6) + (named ? 1 : 0);
+  const top = brackets + below + (named ? 1 : 0);
   const line = edgesOf(columnWidths(products, named ? 2 : 0), 1);
   const answerTop = top + rows * height + 0.4;
   const answer = edgesOf(widthsOf(answers), 1);
@@ -87,13 +95,7 @@ function arcsSheet(trace: Trace): Sheet {
         : { x: line.at(-1)! + 0.3, y: top + spot.row * height + (height - 1) / 2 },
     ),
     signs,
-    links: arcs(trace, (operand, part) => {
-      const given = (operand === 0 ? firsts : seconds).find(
-        ({ id }) => id === `g${operand}.${part}`,
-      )!;
-      const edges = operand === 0 ? first : second;
-      return { ...inLine(edges, given.spot.column, 0, brackets), column: given.spot.column };
-    }),
+    links,
   });
 }
 
@@ -146,12 +148,7 @@ function signNotes(
   return [...byPlace.values()];
 }
 
-/** How far the arc between two terms bends. */
-function bowOf(first: number, second: number): number {
-  return ARC + ARC_STEP * (second + Math.max(0, first - 1) * 0.5);
-}
-
-/** An arc for every product: those of the first term above, all others below, each a little higher. */
+/** An arc for every product: those of the first term above, all others below; the wider, the further it bends. */
 function arcs(
   trace: Trace,
   boxOf: (operand: number, part: number) => Box & { readonly column: number },
@@ -159,25 +156,21 @@ function arcs(
   const owed = new Map(
     trace.start.map(({ id }) => [id as string, id.slice(1).split('.').map(Number)]),
   );
-  return trace.steps.flatMap(({ number, takes, phase }): SheetLink[] => {
+  const drawn = trace.steps.flatMap(({ number, takes, phase }) => {
     const [i, j] = owed.get(takes[0] ?? '') ?? [];
     if (phase !== 'products' || i === undefined || j === undefined) return [];
     const [from, to] = [boxOf(0, i), boxOf(1, j)];
     const above = from.column === 0;
-    const bow = bowOf(from.column, to.column);
     const y = above ? from.y + 0.1 : from.y + from.height - 0.1;
-    return [
-      {
-        step: number,
-        stays: true,
-        bow: above ? -bow : bow,
-        label: String(number),
-        x1: from.x + from.width / 2,
-        y1: y,
-        x2: to.x + to.width / 2,
-        y2: y,
-      },
-    ];
+    return [{ number, above, y, x1: from.x + from.width / 2, x2: to.x + to.width / 2 }];
+  });
+  return drawn.map(({ number, above, y, x1, x2 }): SheetLink => {
+    const side = drawn.filter((other) => other.above === above);
+    const narrower = side.filter((other) => other.x2 - other.x1 < x2 - x1).length;
+    const step = Math.min(ARC_STEP, ARC_MOST / side.length);
+    const bow = ARC + step * narrower;
+    const label = String(number);
+    return { step: number, stays: true, bow: above ? -bow : bow, label, x1, y1: y, x2, y2: y };
   });
 }
 

@@ -4,7 +4,7 @@ import { choices } from '../../account/terms.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { gatherTerms, groupKinds, termWriting } from './gather.ts';
 import { polynomialPhrases } from './polynomial-words.ts';
-import { LOST_SIGN, MISSED_PRODUCT } from './schools.ts';
+import { LOST_SIGN, MISSED_PRODUCT, wayOfStage } from './schools.ts';
 import { cutOf, inOrder, inRow, isNegative, likeTerms, listOf } from './term-list.ts';
 
 const { phrase } = polynomialPhrases;
@@ -26,7 +26,7 @@ type Pair = readonly [first: number, second: number];
 /** Multiplies the first two brackets in the method's own way, and what they make by each further one. */
 export function expand(scribe: Scribe, problem: Problem, school: School, own: Way): Trace {
   const { number, isLast } = scribe.stage;
-  const way = number === 1 ? own : school['then'] === 'grid' ? 'grid' : 'arcs';
+  const way = number === 1 ? own : wayOfStage(number, school);
   const cuts = problem.operands.map(cutOf);
   scribe.open(cuts);
   const [first, second] = cuts.map((parts) => parts.map((_, k) => k).reverse()) as [
@@ -135,7 +135,7 @@ function writeProduct(
 }
 
 /** Products up to so many stand in one line, more in a row for every term of the first bracket. */
-const IN_ONE_LINE = 4;
+const IN_ONE_LINE = 6;
 
 function placeOf([i, j]: Pair, { first, second, way }: Brackets) {
   const [row, column] = [first.indexOf(i), second.indexOf(j)];

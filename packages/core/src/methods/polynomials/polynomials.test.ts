@@ -71,11 +71,11 @@ describe('brackets multiplied', () => {
     const untidied = work({ tidy: 'at-the-end' });
     expect([cost(tidied).facts, cost(untidied).facts]).toEqual([10, 12]);
     expect([cost(tidied).terms, cost(untidied).terms]).toEqual([6, 8]);
-    const fromRight = work({ start: 'the-last-two', then: 'grid' });
+    const fromRight = work({ start: 'the-last-two', third: 'grid' });
     for (const trace of [untidied, fromRight])
       expect(trace.answer.equals(tidied.answer)).toBe(true);
     expect(fromRight.givens.map(({ glyph, operand }) => `${operand} ${glyph}`).slice(0, 4)).toEqual(
-      ['2 x', '2 −4', '1 x', '1 +5'],
+      ['1 x', '1 +5', '2 x', '2 −4'],
     );
     const areas = new Set(marksOf(fromRight).map(({ spot }) => spot.area));
     expect(areas).toEqual(new Set(['product', 'answer', 's2.cell', 's2.answer']));

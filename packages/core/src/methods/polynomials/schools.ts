@@ -2,20 +2,20 @@ import type { School } from '../../account/account.ts';
 import type { Problem } from '../../problem/problem.ts';
 import type { SchoolOption, SchoolSpec, SlipSpec } from '../method-spec.ts';
 
-/** Whether there are more than two brackets, so that one product goes on into the next. */
-function hasStages({ operands }: Problem): boolean {
-  return operands.length > 2;
+/** Whether a problem has at least so many brackets. */
+function atLeast(brackets: number) {
+  return ({ operands }: Problem): boolean => operands.length >= brackets;
 }
 
 /** Whether like terms are gathered before the next bracket. */
 export const TIDY: SchoolSpec = {
   id: 'tidy',
-  label: 'Like terms',
-  matters: hasStages,
+  label: 'Tidy',
+  matters: atLeast(3),
   options: [
     {
       id: 'before-the-next',
-      label: 'before the next bracket',
+      label: 'each stage',
       reason: 'Fewer products to come; every stage ends in a short line.',
     },
     {
@@ -30,25 +30,38 @@ export const TIDY: SchoolSpec = {
 export const START: SchoolSpec = {
   id: 'start',
   label: 'Start with',
-  matters: hasStages,
+  matters: atLeast(3),
   options: [
     {
       id: 'the-first-two',
-      label: 'the first two brackets',
+      label: 'first two',
       reason: 'As they are read.',
     },
     {
       id: 'the-last-two',
-      label: 'the last two brackets',
+      label: 'last two',
       reason: 'Good where the last two are alike or make a short product.',
+    },
+    {
+      id: 'first-and-last',
+      label: 'first and last',
+      reason: 'Good where these two differ in one sign only, so that their middle terms cancel.',
     },
   ],
 };
 
-/** Brackets in the order of that school: from the left, or from the right. */
+/** Brackets in the order of that school: the pair to start with, then the others as they stand next to it. */
 export function startOrder({ operands }: Problem, school: School): readonly number[] {
   const order = operands.map((_, operand) => operand);
-  return school['start'] === 'the-last-two' ? order.reverse() : order;
+  const last = order.length - 1;
+  switch (school['start']) {
+    case 'the-last-two':
+      return [last - 1, last, ...order.slice(0, -2).reverse()];
+    case 'first-and-last':
+      return [0, last, ...order.slice(1, -1)];
+    default:
+      return order;
+  }
 }
 
 const ARCS: SchoolOption = {
@@ -63,10 +76,23 @@ const GRID: SchoolOption = {
   reason: 'A cell for every product, so that none is overlooked.',
 };
 
-/** The way in which a third bracket and all that follow are taken. */
-export function thenSchool(first: 'arcs' | 'grid'): SchoolSpec {
-  const options: SchoolSpec['options'] = first === 'arcs' ? [ARCS, GRID] : [GRID, ARCS];
-  return { id: 'then', label: 'Third bracket and on', options, matters: hasStages };
+/** What is chosen for each stage after the first; the last of them also for all that follow. */
+const LATER = [
+  { id: 'third', label: 'Third bracket' },
+  { id: 'fourth', label: 'Fourth bracket' },
+  { id: 'fifth', label: 'Fifth bracket and on' },
+] as const;
+
+/** The ways in which a third bracket and those that follow are taken, a choice for each. */
+export function laterStages(usual: 'arcs' | 'grid'): readonly SchoolSpec[] {
+  const options: SchoolSpec['options'] = usual === 'arcs' ? [ARCS, GRID] : [GRID, ARCS];
+  return LATER.map((school, k) => ({ ...school, options, matters: atLeast(k + 3) }));
+}
+
+/** How a stage after the first is worked; stages are counted from 1. */
+export function wayOfStage(number: number, school: School): 'arcs' | 'grid' {
+  const { id } = LATER[Math.min(number - 2, LATER.length - 1)]!;
+  return school[id] === 'grid' ? 'grid' : 'arcs';
 }
 
 export const LOST_SIGN: SlipSpec = {
