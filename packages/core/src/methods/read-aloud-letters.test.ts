@@ -76,7 +76,7 @@ const READINGS: readonly Reading[] = [
       'Unwritten 1: x = 1x; 1 · 1 = 1: x.',
       'Unwritten 1: x = 1x; 1 · 1 = 1: x.',
       'Numbers alone, 1 · 1 = 1: 1.',
-      'The first two brackets make x² + 2x + 1; its 4 terms meet 2 more: 8 products. Tidied first, 3 terms would make 6.',
+      'Two brackets make x² + 2x + 1; its 4 terms meet 2 more: 8 products. Tidied first, 3 terms would make 6.',
       'Unwritten 1: x² = 1x²; 1 · 1 = 1 and x² · x = x³: x³.',
       'Unwritten 1: x² = 1x²; 1 · 1 = 1: x².',
       'Unwritten 1: x = 1x; 1 · 1 = 1 and x · x = x²: x².',

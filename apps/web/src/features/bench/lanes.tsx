@@ -124,7 +124,8 @@ export function shortened(label: string, room: number): string {
   const close = label.replace(/ (?=[+−])|(?<==) /g, '');
   const fitting = [label, close, close.replace(/^=/, '')].find((text) => breadth(text) <= room);
   if (fitting !== undefined) return fitting;
-  return room >= 4 && /^[a-z]{2}/.test(label) ? `${label.slice(0, room - 1)}…` : '…';
+  if (room >= 4 && /^[a-z]{2}/.test(label)) return `${label.slice(0, room - 1)}…`;
+  return room >= 3 ? '…' : '';
 }
 
 /** How many figures wide a label is; those of a fraction stand above each other. */

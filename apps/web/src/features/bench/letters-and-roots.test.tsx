@@ -14,6 +14,7 @@ import { Gauge } from './gauge.tsx';
 import { SchoolMenus } from './paper-menus.tsx';
 import { Sentence } from './paper-card.tsx';
 import { SharedPicture } from './shared-picture.tsx';
+import { scrolledTo, writtenBy } from './follow.ts';
 import { shortened } from './lanes.tsx';
 import { readTyped } from './problem-field.tsx';
 
@@ -225,11 +226,37 @@ describe('the blocks of a lane', () => {
     ['= 23x²', 5, '=23x²'],
     ['= 23x²', 4, '23x²'],
     ['= 23x²', 3, '…'],
+    ['= 23x²', 2, ''],
     ['= −3/2 x²', 6, '=−3/2 x²'],
     ['−3xy +3xy', 8, '−3xy+3xy'],
     ['left over', 7, 'left o…'],
     ['996 left', 6, '…'],
   ])('write %s where %i figures fit as %s', (label, room, text) => {
     expect(shortened(label, room)).toBe(text);
+  });
+});
+
+describe('a paper that is scrolled', () => {
+  it('moves no further than what is written and a margin need', () => {
+    expect(scrolledTo(0, 200, { from: 20, to: 60 }, 10)).toBe(0);
+    expect(scrolledTo(0, 200, { from: 220, to: 260 }, 10)).toBe(70);
+    expect(scrolledTo(150, 200, { from: 100, to: 140 }, 10)).toBe(90);
+    expect(scrolledTo(90, 200, { from: 100, to: 140 }, 10)).toBe(90);
+    expect(scrolledTo(0, 50, { from: 100, to: 190 }, 10)).toBe(90);
+  });
+
+  it('knows where a step has written, and keeps still when it only strikes out', () => {
+    page.open('(x + 1)(x + 2)(x + 3)', ['expand-arcs']);
+    const paper = scene().papers[0]!;
+    expect(writtenBy(paper, 0, 20)!.down).toEqual({ from: 0, to: 0 });
+    const downs = paper.lane.trace.steps.map(({ number }) => writtenBy(paper, number, 20)?.down);
+    expect(downs.filter(Boolean)).toHaveLength(downs.length);
+    const tops = downs.map((down) => down!.from);
+    expect(tops).toEqual([...tops].sort((a, b) => a - b));
+    const opening = paper.lane.trace.steps.find(({ opens }) => opens.length > 0)!.number;
+    expect(tops[opening - 1]).toBeGreaterThan(tops[opening - 2]! + 40);
+    page.open('(x − 2)(x + 2)', ['expand-arcs']);
+    const cancelling = scene().papers[0]!.lane.trace.steps.find(({ gives }) => gives.length === 0)!;
+    expect(writtenBy(scene().papers[0]!, cancelling.number, 20)).toBeNull();
   });
 });

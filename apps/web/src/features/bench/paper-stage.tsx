@@ -1,5 +1,7 @@
+import { useLayoutEffect, useRef } from 'react';
 import { SheetView, type SheetViewProps } from '../../sheet/sheet-view.tsx';
 import { useSize } from '../../ui/use-size.ts';
+import { scrolledTo, writtenBy } from './follow.ts';
 
 export interface PaperStageProps extends Omit<SheetViewProps, 'square' | 'label'> {
   /** Least and most pixels of a square; a sheet too large for the least one is scrolled. */
@@ -7,7 +9,10 @@ export interface PaperStageProps extends Omit<SheetViewProps, 'square' | 'label'
   readonly most: number;
 }
 
-/** A sheet in the middle of squared paper, as large as the room allows. */
+/** Squares around what was just written that stay in sight. */
+const MARGIN = 1.5;
+
+/** A sheet in the middle of squared paper, as large as the room allows; one that is scrolled follows the work. */
 export function PaperStage({ least, most, ...sheet }: PaperStageProps) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const { drawing, method, last } = sheet.paper;
@@ -17,6 +22,16 @@ export function PaperStage({ least, most, ...sheet }: PaperStageProps) {
     snap(width - drawing.width * square),
     snap(height - drawing.height * square),
   ];
+  const inner = useRef<HTMLDivElement>(null);
+  const { paper, step } = sheet;
+  useLayoutEffect(() => {
+    const stage = inner.current?.parentElement;
+    if (!stage) return;
+    const newest = writtenBy(paper, step, square);
+    if (!newest) return;
+    stage.scrollLeft = scrolledTo(stage.scrollLeft, width, newest.across, MARGIN * square);
+    stage.scrollTop = scrolledTo(stage.scrollTop, height, newest.down, MARGIN * square);
+  }, [paper, step, square, width, height]);
   return (
     <div
       ref={ref}
@@ -27,7 +42,7 @@ export function PaperStage({ least, most, ...sheet }: PaperStageProps) {
       }}
     >
       {width > 0 && (
-        <div style={{ position: 'absolute', left, top }}>
+        <div ref={inner} style={{ position: 'absolute', left, top }}>
           <SheetView
             {...sheet}
             square={square}

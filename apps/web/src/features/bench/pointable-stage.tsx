@@ -17,6 +17,10 @@ export interface PointableStageProps {
   readonly most: number;
 }
 
+/** Least pixels of a square; where one stage comes after the other, the one that is worked is to be legible. */
+const LEAST = 9;
+const LEAST_OF_STAGES = 13;
+
 /** The drawing area: pointing with the pointer, or with arrow keys once it has the focus. */
 export function PointableStage({ paper, step, lit, most }: PointableStageProps) {
   const { notes, notches } = useSettings();
@@ -57,7 +61,7 @@ export function PointableStage({ paper, step, lit, most }: PointableStageProps) 
         notation={notation}
         notes={notes}
         notches={notches}
-        least={9}
+        least={paper.lane.trace.stages.length > 0 ? LEAST_OF_STAGES : LEAST}
         most={most}
       />
       <HeldTray paper={paper} step={step} lit={lit} />

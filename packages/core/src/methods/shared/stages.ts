@@ -13,8 +13,8 @@ const next: Wording<StageValues> = {
     `${firstFactors(number)} make ${say.figures(product)}; all of it is taken **${say.figures(factor)} ${factor.equals(Exact.ONE) ? 'time' : 'times'}**.`,
 };
 
-function firstFactors(number: number, name = 'factors'): string {
-  return number === 1 ? `The first two ${name}` : `The first ${number + 1} ${name}`;
+function firstFactors(number: number): string {
+  return number === 1 ? 'The first two factors' : `The first ${number + 1} factors`;
 }
 
 type TermStageValues = StageValues & {
@@ -30,7 +30,7 @@ const nextTerms: Wording<TermStageValues> = {
   digit: ({ terms, more, factor }, say) =>
     `Next bracket (${say.worth(factor)}): ${terms} ${say.times} ${more} = **${terms * more} products**.`,
   value: ({ product, number, terms, tidied, untidied, more }, say) => {
-    const now = `${firstFactors(number, 'brackets')} make ${say.worth(product)}; its ${terms} ${terms === 1 ? 'term meets' : 'terms meet'} ${more} more: **${terms * more} products**`;
+    const now = `${number === 1 ? 'Two' : number + 1} brackets make ${say.worth(product)}; its ${terms} ${terms === 1 ? 'term meets' : 'terms meet'} ${more} more: **${terms * more} products**`;
     if (tidied === untidied) return `${now}.`;
     return terms === tidied
       ? `${now}. Left as it was multiplied, ${untidied} terms would make ${untidied * more}.`
