@@ -71,6 +71,15 @@ describe('Exact', () => {
     );
   });
 
+  it.each([
+    ['xy^2 + x^3 + y^3 + x^2y', 'x^3+x^2y+xy^2+y^3'],
+    ['c + ab + b + a^2 + 5', 'a^2+ab+b+c+5'],
+    ['yz + xz + xy', 'xy+xz+yz'],
+    ['x^10 + x^9y^2', 'x^9y^2+x^10'],
+  ])('writes %s by degree, then by the powers of its letters: %s', (typed, written) => {
+    expect(Exact.parse(typed.replaceAll(' ', '')).toString()).toBe(written);
+  });
+
   it('refuses to order letters or divide by them', () => {
     const x = Exact.letter('x');
     expect(() => x.compare(Exact.ONE)).toThrow(RangeError);

@@ -220,12 +220,14 @@ function degree(monomial: Monomial): number {
   return monomial.reduce((total, [, exponent]) => total + exponent, 0);
 }
 
-/** Descending degree, then alphabetical by text: the order in which an amount is written. */
+/** Descending degree, then descending powers of the first letter, then of the next: the order in which an amount is written. */
 function compareMonomials(a: Monomial, b: Monomial): number {
   const byDegree = degree(b) - degree(a);
   if (byDegree !== 0) return byDegree;
-  const [left, right] = [monomialText(a), monomialText(b)];
-  return left < right ? -1 : left > right ? 1 : 0;
+  const k = a.findIndex(([letter, power], i) => b[i]?.[0] !== letter || b[i][1] !== power);
+  if (k < 0) return 0;
+  const [left, right] = [a[k]!, b[k]!];
+  return left[0] === right[0] ? right[1] - left[1] : left[0] < right[0] ? -1 : 1;
 }
 
 function termText({ monomial, coefficient }: PolynomialTerm): string {

@@ -47,6 +47,8 @@ export type ProblemShape =
   | 'fraction'
   | 'signed product'
   | 'power'
+  | 'negative root'
+  | 'root of an expression'
   | 'one term';
 
 export type ProblemFailureCode = ProblemFailure['code'];
@@ -58,6 +60,8 @@ const SHAPES: Record<ProblemShape, string> = {
   fraction: 'a computation with fractions that is neither a sum nor a difference',
   'signed product': 'a product with a negative number',
   power: 'a power of something else than a whole number or a bracket',
+  'negative root': 'a root of a negative number, and no number squared is negative',
+  'root of an expression': 'a root of something other than one number in figures',
   'one term': 'a single term',
 };
 

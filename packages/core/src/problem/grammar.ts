@@ -20,7 +20,7 @@ export class ProblemRefusal extends Error {
  * signed   := "-"* run
  * run      := power power*                      a run of factors without a sign: 3x, 2(x+1)
  * power    := atom ("^" number | raised figures)*
- * atom     := mixed | fraction | number | letter | root atom | "(" sum ")"
+ * atom     := mixed | fraction | number | letter | root ["-"] atom | "(" sum ")"
  */
 class ProblemGrammar extends EmbeddedActionsParser {
   constructor() {
@@ -102,7 +102,9 @@ class ProblemGrammar extends EmbeddedActionsParser {
       {
         ALT: () => {
           this.CONSUME(t.Root);
-          return { kind: 'root', of: this.SUBRULE(this.atom) };
+          const minus = this.OPTION(() => this.CONSUME(t.Minus));
+          const of = this.SUBRULE(this.atom);
+          return { kind: 'root', of: minus ? { kind: 'negative', of } : of };
         },
       },
       {

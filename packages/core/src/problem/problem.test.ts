@@ -91,8 +91,11 @@ describe('readProblem', () => {
     ['1/3 × 2', { code: 'kind-not-offered', kind: 'fraction' }],
     ['2(x+1) + 3x', { code: 'kind-not-offered', kind: 'mixed operations' }],
     ['x ÷ 2', { code: 'kind-not-offered', kind: 'mixed operations' }],
-    ['√x', { code: 'kind-not-offered', kind: 'mixed operations' }],
-    ['√(7 + 9)', { code: 'kind-not-offered', kind: 'mixed operations' }],
+    ['√x', { code: 'kind-not-offered', kind: 'root of an expression' }],
+    ['√(7 + 9)', { code: 'kind-not-offered', kind: 'root of an expression' }],
+    ['√(1/4)', { code: 'kind-not-offered', kind: 'root of an expression' }],
+    ['√-4', { code: 'kind-not-offered', kind: 'negative root' }],
+    ['√(-4)', { code: 'kind-not-offered', kind: 'negative root' }],
     ['3^12', { code: 'kind-not-offered', kind: 'power' }],
   ])('refuses %s with a reason', (text, reason) => {
     expect(reasonOf(text)).toEqual(reason);

@@ -12,6 +12,7 @@ export interface Worked {
 
 /** The problem that an expression is, or the name of the kind of computation that is not worked. */
 export function shapeOf(expression: Expression): Worked | ProblemShape {
+  if (expression.kind === 'root') return rootShape(expression);
   if (hasLetters(expression)) return lettersShape(expression);
   switch (expression.kind) {
     case 'sum':
@@ -22,13 +23,16 @@ export function shapeOf(expression: Expression): Worked | ProblemShape {
       return flatShape('quotient', [expression.dividend, expression.divisor]);
     case 'power':
       return powerShape(expression);
-    case 'root':
-      return flatShape('root', [expression.of]);
     case 'negative':
       return 'signed product';
     default:
       return 'mixed operations';
   }
+}
+
+function rootShape({ of }: Extract<Expression, { kind: 'root' }>): Worked | ProblemShape {
+  if (of.kind === 'number') return { kind: 'root', operands: [of.numeral] };
+  return of.kind === 'negative' && isNumber(of.of) ? 'negative root' : 'root of an expression';
 }
 
 const MAX_POWER = 8;
