@@ -17,6 +17,7 @@ export const CHECKS = [
   'substitution',
   'degree',
   'product-count',
+  'whole-groups',
 ] as const;
 export type CheckId = (typeof CHECKS)[number];
 

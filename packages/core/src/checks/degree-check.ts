@@ -14,6 +14,12 @@ function ends(amount: Exact): { readonly high: Exact; readonly low: Exact } {
   };
 }
 
+/** A factor, in a bracket where it is a sum or has a minus. */
+function closed(factor: Exact): string {
+  const text = lettersText(factor);
+  return /[−+]/.test(text) ? `(${text})` : text;
+}
+
 function ofProduct(problem: Problem, answer: Exact): CheckFinding {
   const factors = problem.operands.map((operand) => ends(numeralValue(operand)));
   const product = (list: readonly Exact[]) =>
@@ -24,7 +30,7 @@ function ofProduct(problem: Problem, answer: Exact): CheckFinding {
   ];
   const own = ends(answer);
   const fits = own.high.equals(high) && (answer.degree === 0 || own.low.equals(low));
-  const texts = (list: readonly Exact[]) => list.map((one) => `(${lettersText(one)})`).join(' · ');
+  const texts = (list: readonly Exact[]) => list.map(closed).join(' · ');
   return {
     outcome: fits ? 'agrees' : 'disagrees',
     lines: [

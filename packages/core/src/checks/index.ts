@@ -11,6 +11,7 @@ import { productCountCheck } from './product-count-check.ts';
 import { substitutionCheck } from './substitution-check.ts';
 import { secondMethodCheck } from './second-method-check.ts';
 import { totalsCheck } from './totals-check.ts';
+import { wholeGroupsCheck } from './whole-groups-check.ts';
 
 /** Every check, in the order they are offered. */
 export const checks: readonly CheckSpec[] = [
@@ -26,6 +27,7 @@ export const checks: readonly CheckSpec[] = [
   substitutionCheck,
   degreeCheck,
   productCountCheck,
+  wholeGroupsCheck,
 ];
 
 /** The check with this id. RangeError when there is none. */

@@ -59,7 +59,7 @@ function checkDifference(lane: Lane, answer: Exact): CheckFinding {
     `Adding back carries ${placesText(carries, problem)}.`,
   ];
   const little = littleOnes(lane);
-  if (lane.method.id === 'equal-additions' && sum.equals(minuend!)) {
+  if (little.length > 0 && sum.equals(minuend!)) {
     const same = little.join() === carries.join();
     lines.push(
       same

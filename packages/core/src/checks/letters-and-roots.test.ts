@@ -34,7 +34,7 @@ describe('checks of expressions with letters', () => {
   });
 
   it('look at the highest and the lowest terms, and let the middle through', () => {
-    expect(lines('degree', product)).toMatch(/\(x\) · \(3x\) = 3x²; .*\(4\) · \(−2\) = −8/);
+    expect(lines('degree', product)).toMatch(/make x · 3x = 3x²; .*make 4 · \(−2\) = −8/);
     expect(caught('degree', product)).toEqual([
       'missed-product 10x − 8 true',
       'lost-sign 3x² + 14x − 8 false',
@@ -71,6 +71,21 @@ describe('checks of expressions with letters', () => {
     );
   });
 
+  it('find a slip in gathering by rows and columns, but no wrong product that stands in a cell', () => {
+    const anew = caught('totals', product).map((slip) => slip.endsWith('true'));
+    expect(anew).not.toContain(false);
+    expect(caught('totals', subject('(x + 4)(3x − 2)', 'expand-grid'))).toEqual([
+      'missed-product 10x − 8 false',
+      'missed-product 3x² − 2x − 8 false',
+      'lost-sign 3x² + 14x − 8 false',
+      'missed-product 3x² + 12x − 8 false',
+      'lost-sign 3x² + 10x + 8 false',
+      'missed-product 3x² + 10x false',
+      'unlike-gathered 15x² − 2x − 8 true',
+      'unlike-gathered 3x² + 2x true',
+    ]);
+  });
+
   it('say why the others cannot be made', () => {
     const lacking = (own: CheckSubject) =>
       checks.flatMap((check) => (check.lacks(own) === null ? [] : [check.id]));
@@ -82,6 +97,7 @@ describe('checks of expressions with letters', () => {
       'inverse',
       'casting-out',
       'calculator',
+      'whole-groups',
     ]);
     for (const check of checks) {
       const reason = check.lacks(product);

@@ -117,6 +117,42 @@ describe('rows against columns', () => {
   });
 });
 
+describe('counting whole groups', () => {
+  const counted = (text: string, method: string, answer?: Exact) =>
+    said('whole-groups', text, method, answer).slice(0, 4);
+
+  it('counts equal parts and takes wholes out of them', () => {
+    expect(counted('2 3/4 + 1 5/6', 'mixed-separate')).toEqual([
+      'agrees',
+      'In twelfths: 33 + 22 = 55.',
+      'Counted out by 12: 12, 24, 36, 48; that is 4 wholes and 7 over.',
+      'That is 4 7/12, the answer.',
+    ]);
+    expect(counted('3/4 + 1/4', 'cross-products')).toEqual([
+      'agrees',
+      'In fourths: 3 + 1 = 4.',
+      'Counted out by 4: 4; that is 1 whole.',
+      'That is 1, the answer.',
+    ]);
+    expect(counted('5 1/6 − 2 5/6', 'mixed-improper')[2]).toBe(
+      'Counted out by 6: 6, 12; that is 2 wholes and 2 over.',
+    );
+    expect(counted('7 1/2 + 1 1/2', 'mixed-separate')[2]).toBe(
+      'Counted out by 2: 2, 4, 6, … 18; that is 9 wholes.',
+    );
+    expect(counted('3/4 − 1/6', 'cross-products')[2]).toBe('12 would be a whole: there is none.');
+  });
+
+  it('finds denominators that were added and a whole that was lost', () => {
+    expect(counted('3/4 + 5/6', 'cross-products', Exact.of(8n, 10n))).toEqual([
+      'disagrees',
+      'In twelfths: 9 + 10 = 19.',
+      'Counted out by 12: 12; that is 1 whole and 7 over.',
+      'That is 1 7/12; the paper says 4/5.',
+    ]);
+  });
+});
+
 describe('casting out', () => {
   it('keeps what the sum of the figures keeps, in every base', () => {
     fc.assert(

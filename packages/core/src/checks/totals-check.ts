@@ -1,5 +1,6 @@
-import type { Exact } from '../exact/exact.ts';
-import { areaTotals, type StripTotal } from '../ground/area-totals.ts';
+import type { Trace } from '../account/account.ts';
+import { Exact } from '../exact/exact.ts';
+import { areaTotals, type AreaTotals, type StripTotal } from '../ground/area-totals.ts';
 import { amountWriter } from '../problem/script.ts';
 import type { CheckFinding, CheckSpec, CheckSubject } from './check.ts';
 
@@ -20,8 +21,24 @@ function sumLine(
   return `${parts || '0'} = ${text(sum)}`;
 }
 
-function make({ comparison: { space, problem } }: CheckSubject, answer: Exact): CheckFinding {
-  const totals = areaTotals(space)!;
+/** The totals of the cells that a paper has, as they stand there; null where it has none. */
+function ownTotals({ space, steps }: Trace): AreaTotals | null {
+  const cells = new Map<string, Exact>();
+  for (const { terms, spot, worth } of steps.flatMap(({ gives }) => gives)) {
+    const [index, ...others] = terms.indices();
+    if (spot.area !== 'cell' || index === undefined || others.length > 0) continue;
+    const key = space.parts(index).join();
+    cells.set(key, (cells.get(key) ?? Exact.ZERO).plus(worth));
+  }
+  return cells.size > 0 ? areaTotals(space, (i, j) => cells.get(`${i},${j}`) ?? Exact.ZERO) : null;
+}
+
+function make(
+  { comparison: { space, problem }, lane }: CheckSubject,
+  answer: Exact,
+  work: Trace = lane.trace,
+): CheckFinding {
+  const totals = ownTotals(work) ?? areaTotals(space)!;
   const text = amountWriter(problem);
   const fits = totals.rowSum.equals(answer) && totals.columnSum.equals(answer);
   return {
@@ -40,7 +57,8 @@ export const totalsCheck: CheckSpec = {
   id: 'totals',
   name: 'Rows against columns',
   catches: 'A slip in adding, for the cells are added once more in the other order.',
-  misses: 'A wrong cell: it is in its row and in its column alike.',
+  misses:
+    'A wrong cell that stands on the paper: it is in its row and in its column alike. Where a paper has no cells they are multiplied anew.',
   lacks: ({ comparison: { space } }) =>
     areaTotals(space) ? null : 'Only a product of two factors has rows and columns of cells.',
   make,

@@ -19,19 +19,23 @@ export interface AreaTotals {
 
 /**
  * Row totals and column totals of the terms of two factors, each added from its own cells, or null
- * for other numbers of factors. Parts that are worth nothing have no strip.
+ * for other numbers of factors. Parts that are worth nothing have no strip. What stands in a cell is
+ * what its two parts make, unless it is given.
  */
-export function areaTotals(space: TermSpace): AreaTotals | null {
+export function areaTotals(
+  space: TermSpace,
+  cell: (first: number, second: number) => Exact = (i, j) => space.worthOf([i, j]),
+): AreaTotals | null {
   const [first, second] = space.cuts;
   if (!(space instanceof ProductSpace)) return null;
   if (!first || !second || space.cuts.length !== 2) return null;
   const columns = first.map(({ text }, i) => ({
     text,
-    worth: Exact.sum(second.map((_, j) => space.worthOf([i, j]))),
+    worth: Exact.sum(second.map((_, j) => cell(i, j))),
   }));
   const rows = second.map(({ text }, j) => ({
     text,
-    worth: Exact.sum(first.map((_, i) => space.worthOf([i, j]))),
+    worth: Exact.sum(first.map((_, i) => cell(i, j))),
   }));
   return {
     rows: rows.filter(({ worth }) => !worth.isZero),
