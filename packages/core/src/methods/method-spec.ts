@@ -99,6 +99,8 @@ export interface MethodSpec {
   readonly summary: string;
   /** Why it comes out right, in one sentence. */
   readonly why: string;
+  /** What it prepares for later on, in one sentence; absent where nothing in particular. */
+  readonly leadsTo?: string;
   /** Where it is usually worked. */
   readonly medium: Medium;
   readonly direction: string;

@@ -42,8 +42,9 @@ describe('the methods page', () => {
   it('tells apart words that name another act elsewhere', () => {
     page.show(<MethodsPage />, '/methods?m=crosswise');
     expect(page.text('.method-sheet dl')).toMatch(/Mind the words.*cross products of fractions/);
+    expect(page.text('.method-sheet dl')).toMatch(/Leads on to.*gathered by power there/);
     page.press('Column addition');
-    expect(page.text('.method-sheet dl')).not.toMatch(/Mind the words/);
+    expect(page.text('.method-sheet dl')).not.toMatch(/Mind the words|Leads on to/);
   });
 
   it('stacks the numbers of fractions, and says what mixed numbers need', () => {

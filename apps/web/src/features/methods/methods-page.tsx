@@ -127,6 +127,12 @@ function MethodSheet({ method }: { readonly method: Method }) {
             )}
             <dt>Why it works</dt>
             <dd>{method.why}</dd>
+            {method.leadsTo && (
+              <>
+                <dt>Leads on to</dt>
+                <dd>{method.leadsTo}</dd>
+              </>
+            )}
             <dt>Worked</dt>
             <dd>{MEDIA[method.medium]}</dd>
             <dt>Direction</dt>

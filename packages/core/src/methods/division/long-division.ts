@@ -19,6 +19,7 @@ export const longDivision = defineMethod({
   summary:
     'Each figure of the quotient is multiplied back, taken away from what is there, and the next figure is brought down.',
   why: 'Every product taken away is its figure of the quotient times the divisor, so quotient times divisor and what is left make the dividend.',
+  leadsTo: 'Decimals that repeat, and dividing one polynomial by another.',
   medium: 'on paper',
   direction: 'from the largest place to the ones',
   freeOrder: false,

@@ -29,6 +29,7 @@ export const partialQuotients = defineMethod({
   summary:
     'Easy multiples of the divisor are taken away until too little is left; how many were taken is added up at the side.',
   why: 'Each chunk shares a part of the dividend; the chunks together are how often the divisor was taken.',
+  leadsTo: 'Long division, where every chunk is the largest of its place.',
   medium: 'on paper',
   direction: 'from the largest chunk down, of any size that fits',
   freeOrder: false,

@@ -35,6 +35,7 @@ export const crossProducts = defineMethod({
   summary:
     'Each numerator times the other denominator, over the product of the denominators; several fractions two at a time.',
   why: 'Both fractions are counted in the parts that the product of the denominators makes.',
+  leadsTo: 'Adding fractions with letters, where any two denominators have at least their product.',
   medium: 'either',
   direction: 'across, across, below; then the form of the answer',
   freeOrder: false,

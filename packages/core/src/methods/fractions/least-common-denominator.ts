@@ -29,6 +29,7 @@ export const leastCommonDenominator = defineMethod({
   summary:
     'Every fraction is rewritten over the least denominator that all of them can have; then the numerators are put together.',
   why: 'Cutting every part alike changes no amount, and like parts can be counted together.',
+  leadsTo: 'Equivalent fractions, and common multiples.',
   medium: 'on paper',
   direction: 'denominators first, then numerators, then the form of the answer',
   freeOrder: false,

@@ -34,6 +34,7 @@ export const mixedImproper = defineMethod({
   summary:
     'Mixed numbers become improper fractions, these are put together, and the result is turned back.',
   why: 'A whole is as many parts as its denominator says, so nothing but parts is counted.',
+  leadsTo: 'Dividing with remainder, and every later computation with fractions.',
   medium: 'on paper',
   direction: 'all numbers into parts, then the parts, then back into wholes',
   freeOrder: false,

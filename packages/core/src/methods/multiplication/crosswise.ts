@@ -111,6 +111,7 @@ export const crosswise = defineMethod({
   mind: 'Crossing here joins digits whose places add up to one place; opening brackets crosswise and the cross products of fractions are other acts.',
   summary: 'In one line: each place gathers every digit pair whose places add up to it.',
   why: 'Two digits make a product of the place that their places add up to, so pairs of one place may be gathered.',
+  leadsTo: 'Brackets with letters: what is gathered by place here is gathered by power there.',
   medium: 'either',
   direction: 'from the ones to the left, or from the largest place',
   freeOrder: false,

@@ -107,6 +107,7 @@ export const gridMultiplication = defineMethod({
   summary:
     'Both factors in expanded form around a grid; a product in each cell; totals at the side.',
   why: 'A rectangle is made of the rectangles into which its sides cut it: the distributive law.',
+  leadsTo: 'Brackets with letters: the same rectangle, with terms at its sides and no carrying.',
   medium: 'on paper',
   direction: 'free',
   freeOrder: true,

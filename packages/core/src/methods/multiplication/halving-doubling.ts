@@ -112,6 +112,7 @@ export const halvingDoubling = defineMethod({
   alsoCalled: ['doubling and halving in two columns', 'multiplication by doubling only'],
   summary: 'One factor is halved, the other doubled; the doubles beside odd halves are added.',
   why: 'Half as many, each twice as large, is as much; the doubles kept are those whose powers of two make up the factor.',
+  leadsTo: 'Base two: the rows that stay spell the first factor in twos.',
   medium: 'on paper',
   direction: 'row by row downward; the sum at the end',
   freeOrder: false,

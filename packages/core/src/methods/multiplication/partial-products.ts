@@ -69,6 +69,7 @@ export const partialProducts = defineMethod({
   mind: 'Some people call the grid partial products as well; here the products are a list.',
   summary: 'Every product of two parts is written whole on a line of its own; the lines are added.',
   why: 'Every part of one factor times every part of the other, all of them added: the distributive law.',
+  leadsTo: 'Brackets with letters: every part by every part, of two terms each in four words.',
   medium: 'on paper',
   direction: 'free; from the ones or from the largest',
   freeOrder: true,

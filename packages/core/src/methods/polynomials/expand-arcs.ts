@@ -21,6 +21,7 @@ export const expandArcs = defineMethod({
   alsoCalled: ['multiplying out', 'expanding term by term', 'rainbows'],
   summary: 'Each term of one bracket is joined by an arc to each term of the other and multiplied.',
   why: 'The distributive law twice: every part of one factor is taken as often as every part of the other says.',
+  leadsTo: 'Products of any length, and the question which brackets make a given product.',
   medium: 'on paper',
   direction: 'free; often one term of the first bracket after the other',
   freeOrder: true,

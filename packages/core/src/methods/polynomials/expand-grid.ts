@@ -23,6 +23,7 @@ export const expandGrid = defineMethod({
   summary:
     'The terms of both brackets, with their signs, around a grid; a product in each cell; like terms gathered.',
   why: 'A rectangle is made of the rectangles into which its sides cut it; a negative term counts its cells against the rest.',
+  leadsTo: 'Factoring: the cells are known and the sides are looked for.',
   medium: 'on paper',
   direction: 'free',
   freeOrder: true,

@@ -24,6 +24,7 @@ export const likeTermsColumns = defineMethod({
   summary:
     'A column for every power, with gaps where one is missing; a bracket that is taken away is rewritten with every sign turned.',
   why: 'Like terms are under each other as like places are in a sum of numbers; here no column passes anything on.',
+  leadsTo: 'Dividing one polynomial by another, which keeps these columns.',
   medium: 'on paper',
   direction: 'column by column',
   freeOrder: false,

@@ -25,6 +25,7 @@ export const likeTermsRow = defineMethod({
   summary:
     'Brackets are opened, like terms are underlined alike, crossed off as they are copied side by side, and put together.',
   why: 'A sum may be put in any order, and so many of a thing and so many more of it are that many together.',
+  leadsTo: 'Equations: what is alike is brought together before anything is solved.',
   medium: 'on paper',
   direction: 'along the line; then from the highest power down',
   freeOrder: false,

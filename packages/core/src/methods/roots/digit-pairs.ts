@@ -23,6 +23,7 @@ export const digitPairs = defineMethod({
   summary:
     'Figures are paired from the point; each pair gives a digit: the greatest that fits behind the doubled root.',
   why: 'The square of a sum: around a square go two strips and a corner, (2 · root + digit) · digit.',
+  leadsTo: 'Completing the square: what is missing around a square is two strips and a corner.',
   medium: 'on paper',
   direction: 'from the largest pair to the right',
   freeOrder: false,

@@ -85,6 +85,7 @@ export const partialDifferences = defineMethod({
   summary:
     'Every place is subtracted by itself, a shortfall is written as a negative, and all are put together.',
   why: 'Places may be subtracted each by itself; their signed differences add up to the difference.',
+  leadsTo: 'Numbers with signs, and like terms in columns.',
   medium: 'on paper',
   direction: 'free; from the ones or from the largest',
   freeOrder: false,
