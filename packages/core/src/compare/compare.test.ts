@@ -14,6 +14,7 @@ import {
   type ProductProblem,
 } from '../problem/problem.ts';
 import { comparisons } from '../testing/arbitraries.ts';
+import { problemFrom } from '../testing/work.ts';
 import { agreement, type Agreement } from './agreement.ts';
 import { agreementLatex, agreementMarkdown, texText } from './agreement-export.ts';
 import { pointAt, sameAmounts } from './amounts.ts';
@@ -303,8 +304,6 @@ describe('stops', () => {
     fc.assert(
       fc.property(comparisons(3), ({ problem, chosen }) => {
         const { stops, lanes } = compare(problem, chosen);
-        // What a stage has multiplied is owed again by the next one.
-        if (lanes.some(({ trace }) => trace.stages.length > 0)) return;
         for (const stop of stops) {
           // What is still to be dealt with is what lies in owed entries, or in marks that only rewrite them.
           const left = lanes.map((lane, k) => {
@@ -312,6 +311,8 @@ describe('stops', () => {
             for (const step of lane.trace.steps.slice(0, stop[k])) {
               for (const id of step.takes) live.delete(id);
               for (const mark of carriedOn(step)) live.add(mark.id);
+              // What a stage has multiplied is owed again by the next one.
+              for (const entry of step.opens) live.add(entry.id);
             }
             const terms = [...live].flatMap((id) => lane.termsOf(id).ids());
             return [...new Set(terms)].sort().join(' ');
@@ -321,6 +322,23 @@ describe('stops', () => {
       }),
       { numRuns: 60 },
     );
+  });
+
+  it('wait for each other in every stage of a string of factors', () => {
+    const problem = problemFrom('(3x − 1)(x + 4)^2');
+    const ways = of(problem, 'expand-arcs', 'expand-grid');
+    const stops = [0, 1, 3, 4, 7, 9, 13, 14, 18].map((step) => [step, step]);
+    expect(ways.stops).toEqual(stops);
+    const [arcs, grid] = ['expand-arcs', 'expand-grid'].map((id) => registry.get(id));
+    const apart = compare(problem, [
+      { method: arcs! },
+      { method: grid!, school: { ...grid!.defaultSchool, start: 'the-last-two' } },
+    ]);
+    // Other pairs of brackets have no terms in common before the end of the stage.
+    expect(apart.stops.slice(0, 3).map(([step]) => step)).toEqual([0, 4, 7]);
+    expect(of(problemFrom('12 × 34 × 5'), 'lattice', 'grid-multiplication').stops).toContainEqual([
+      8, 7,
+    ]);
   });
 
   it('let a place that lends be dealt with in its own turn', () => {
