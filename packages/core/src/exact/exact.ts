@@ -115,7 +115,8 @@ export class Exact {
   equals(other: Exact): boolean {
     if (this === other) return true;
     if (this.numerator !== other.numerator || this.denominator !== other.denominator) return false;
-    return this.isConstant && other.isConstant ? true : this.toString() === other.toString();
+    const [a, b] = [this.lettered, other.lettered];
+    return a.length === b.length && a.every((term, k) => sameTerm(term, b[k]!));
   }
 
   /** -1, 0 or 1 as this constant is below, at or above the other. RangeError if there are letters. */
@@ -237,23 +238,34 @@ function termText({ monomial, coefficient }: PolynomialTerm): string {
   return coefficient.numerator === -1n ? `-${letters}` : `${coefficient.numerator}${letters}`;
 }
 
+function sameTerm(a: PolynomialTerm, b: PolynomialTerm): boolean {
+  return (
+    compareMonomials(a.monomial, b.monomial) === 0 &&
+    a.coefficient.numerator === b.coefficient.numerator &&
+    a.coefficient.denominator === b.coefficient.denominator
+  );
+}
+
+/** Two lists in the order of {@link compareMonomials} as one; terms that cancel are gone. */
 function addTerms(
   a: readonly PolynomialTerm[],
   b: readonly PolynomialTerm[],
 ): readonly PolynomialTerm[] {
   if (b.length === 0) return a;
   if (a.length === 0) return b;
-  const merged = new Map(a.map((term) => [monomialText(term.monomial), term]));
-  for (const term of b) {
-    const key = monomialText(term.monomial);
-    const present = merged.get(key);
-    const coefficient = present
-      ? addRational(present.coefficient, term.coefficient)
-      : term.coefficient;
-    if (coefficient.numerator === 0n) merged.delete(key);
-    else merged.set(key, { monomial: term.monomial, coefficient });
+  const sum: PolynomialTerm[] = [];
+  let [i, j] = [0, 0];
+  while (i < a.length && j < b.length) {
+    const [left, right] = [a[i]!, b[j]!];
+    const order = compareMonomials(left.monomial, right.monomial);
+    if (order === 0) {
+      const coefficient = addRational(left.coefficient, right.coefficient);
+      if (coefficient.numerator !== 0n) sum.push({ monomial: left.monomial, coefficient });
+    } else sum.push(order < 0 ? left : right);
+    if (order <= 0) i++;
+    if (order >= 0) j++;
   }
-  return [...merged.values()].sort((x, y) => compareMonomials(x.monomial, y.monomial));
+  return [...sum, ...a.slice(i), ...b.slice(j)];
 }
 
 function multiplyMonomials(a: Monomial, b: Monomial): Monomial {
