@@ -62,7 +62,7 @@ export const degreeCheck: CheckSpec = {
   id: 'degree',
   name: 'Highest and lowest terms',
   catches: 'A wrong first or last term, and powers that cannot come up.',
-  misses: 'Everything in the middle, where like terms are gathered.',
+  misses: 'Everything in the middle, where like terms are put together.',
   lacks: ({ comparison: { problem } }) =>
     scriptOf(problem) === 'terms' ? null : 'Only expressions with letters have a degree.',
   make: ({ comparison: { problem } }, answer) =>

@@ -26,7 +26,7 @@ export const productCountCheck: CheckSpec = {
   id: 'product-count',
   name: 'Number of products',
   catches: 'A pair of terms that was overlooked.',
-  misses: 'Wrong products, lost signs, and slips in gathering.',
+  misses: 'Wrong products, lost signs, and like terms put together wrongly.',
   lacks: ({ comparison: { problem } }) =>
     scriptOf(problem) === 'terms' && problem.kind === 'product'
       ? null

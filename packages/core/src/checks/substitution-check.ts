@@ -33,7 +33,7 @@ function make(problem: Problem, answer: Exact): CheckFinding {
 export const substitutionCheck: CheckSpec = {
   id: 'substitution',
   name: 'Numbers for the letters',
-  catches: 'Nearly every wrong answer: a lost sign, a term left out, unlike terms gathered.',
+  catches: 'Nearly every wrong answer: a lost sign, a term left out, unlike terms put together.',
   misses: 'A wrong answer that happens to come to the same for just these numbers.',
   lacks: ({ comparison: { problem } }) =>
     scriptOf(problem) === 'terms' ? null : 'Here are no letters to put numbers in for.',

@@ -19,7 +19,7 @@ export const LAW_NAMES: Record<Law, string> = {
   inverse: 'inverse operation',
   sign: 'rule of signs',
   square: 'square of a sum',
-  'like-terms': 'like terms gathered',
+  'like-terms': 'like terms together',
   'pair-factors': 'equal factors in pairs',
 };
 

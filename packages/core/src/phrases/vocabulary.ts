@@ -17,6 +17,10 @@ export const VOCABULARY = {
     label: 'Making the numbers of a fraction as small as they can be',
     options: ['simplify', 'reduce', 'bring to lowest terms'],
   },
+  gather: {
+    label: 'Putting like terms together',
+    options: ['collect', 'gather', 'combine', 'simplify'],
+  },
   placeholder: {
     label: 'The zero that opens a line of tens',
     options: ['place-value zero', 'placeholder'],
@@ -39,6 +43,7 @@ export const DEFAULT_VOCABULARY: Vocabulary = {
   point: '.',
   facts: 'times',
   simplify: 'simplify',
+  gather: 'collect',
   placeholder: 'place-value zero',
 };
 

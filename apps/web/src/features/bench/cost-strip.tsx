@@ -50,7 +50,7 @@ function factItems({ facts, additions, carries }: Cost, problem: Problem): reado
   if (scriptOf(problem) === 'terms') {
     return [
       ...(problem.kind === 'product' ? [item('products of two terms', facts, 'product')] : []),
-      item('times one term is put together with a like one', additions, 'gathering'),
+      item('times one term is put together with a like one', additions, 'like pair'),
     ];
   }
   return [

@@ -21,7 +21,7 @@ export const expandGrid = defineMethod({
   alsoCalled: ['box method for brackets', 'area model with letters'],
   mind: 'The cells hold products of terms, not of digits; there is no carrying between them.',
   summary:
-    'The terms of both brackets, with their signs, around a grid; a product in each cell; like terms gathered.',
+    'The terms of both brackets, with their signs, around a grid; a product in each cell; like terms put together.',
   why: 'A rectangle is made of the rectangles into which its sides cut it; a negative term counts its cells against the rest.',
   leadsTo: 'Factoring: the cells are known and the sides are looked for.',
   medium: 'on paper',

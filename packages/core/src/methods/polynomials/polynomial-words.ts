@@ -98,11 +98,12 @@ const gather: Wording<GatherValues> = {
     }
     const all =
       letters === ''
-        ? `The numbers alone, ${say.list(counts)},`
-        : say.opening(`${unwritten(terms)}${say.list(counts)} times ${raised(letters)}`);
+        ? `the numbers alone, ${say.list(counts)}`
+        : `${say.list(counts)} times ${raised(letters)}`;
+    const line = say.opening(`${unwritten(terms)}${say.words.gather} ${all}`);
     return made.isZero
-      ? `${all} cancel: as much is there as is missing, and **nothing** is written.`
-      : `${all} make **${termText(made)}**.`;
+      ? `${line}: as much is there as is missing, they cancel and **nothing** is written.`
+      : `${line}: **${termText(made)}**.`;
   },
 };
 
@@ -176,7 +177,7 @@ export const polynomialPhrases = definePhrases({
     ({ left, right }: { left: Exact; right: Exact }) => `${closed(left)} · ${closed(right)}`,
   ),
   'terms.kind': plain(({ letters }: { letters: string }) => `the ${kind(letters)}`),
-  'terms.kind made': plain(({ letters }: { letters: string }) => `the ${kind(letters)}, gathered`),
+  'terms.kind made': plain(({ letters }: { letters: string }) => `the ${kind(letters)} together`),
   'terms.line': fixed('the products as they stand'),
   'terms.answer': fixed('the answer'),
 });

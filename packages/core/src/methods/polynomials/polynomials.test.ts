@@ -8,7 +8,7 @@ import { stepLabels } from '../../compare/step-labels.ts';
 import { speakerFor } from '../../phrases/speaker.ts';
 import { DEFAULT_VOCABULARY } from '../../phrases/vocabulary.ts';
 import { drawSheet } from '../../sheet/drawing.ts';
-import { marksOf, problemFrom, slipAnswers, worked } from '../../testing/work.ts';
+import { marksOf, problemFrom, said, slipAnswers, worked } from '../../testing/work.ts';
 import { registry } from '../index.ts';
 import { refusalText } from '../method.ts';
 
@@ -43,6 +43,13 @@ describe('brackets multiplied', () => {
       worked('crosswise', '346 × 125'),
     ];
     expect(letters.start.map(({ id }) => id)).toEqual(figures.start.map(({ id }) => id));
+  });
+
+  it('are put together in the word that is chosen for it', () => {
+    const trace = worked('expand-grid', '(x + 4)(3x − 2)');
+    expect(said(trace, 'value').at(-2)).toBe('Collect 12 and −2 times x: 10x.');
+    const combined = said(trace, 'value', { gather: 'combine' });
+    expect(combined.at(-2)).toBe('Combine 12 and −2 times x: 10x.');
   });
 
   it('leave products as they are when nothing is to be gathered', () => {

@@ -109,7 +109,7 @@ export const MISSED_PRODUCT: SlipSpec = {
 
 export const UNLIKE_GATHERED: SlipSpec = {
   id: 'unlike-gathered',
-  label: 'Unlike terms gathered',
+  label: 'Unlike terms put together',
   mechanism: 'A term is put together with one of other letters or another power.',
 };
 

@@ -28,7 +28,7 @@ export const primePairs = defineMethod({
   summary:
     'The number is divided by primes; of every pair of equal ones one comes out, what has no partner stays under the root.',
   why: 'The root of a product of squares is the product of their sides.',
-  leadsTo: 'Simplifying roots, which like like terms can then be gathered.',
+  leadsTo: 'Simplifying roots, which can then be put together as like terms are.',
   medium: 'on paper',
   direction: 'from the smallest prime up; then pair by pair',
   freeOrder: false,
