@@ -1,6 +1,6 @@
 import { Exact } from '../exact/exact.ts';
 import { numeralValue } from '../exact/numeral.ts';
-import { lettersText } from '../exact/terms-text.ts';
+import { closedText, lettersText } from '../exact/terms-text.ts';
 import type { Problem } from '../problem/problem.ts';
 import { scriptOf } from '../problem/script.ts';
 import type { CheckFinding, CheckSpec } from './check.ts';
@@ -14,12 +14,6 @@ function ends(amount: Exact): { readonly high: Exact; readonly low: Exact } {
   };
 }
 
-/** A factor, in a bracket where it is a sum or has a minus. */
-function closed(factor: Exact): string {
-  const text = lettersText(factor);
-  return /[−+]/.test(text) ? `(${text})` : text;
-}
-
 function ofProduct(problem: Problem, answer: Exact): CheckFinding {
   const factors = problem.operands.map((operand) => ends(numeralValue(operand)));
   const product = (list: readonly Exact[]) =>
@@ -30,7 +24,7 @@ function ofProduct(problem: Problem, answer: Exact): CheckFinding {
   ];
   const own = ends(answer);
   const fits = own.high.equals(high) && (answer.degree === 0 || own.low.equals(low));
-  const texts = (list: readonly Exact[]) => list.map(closed).join(' · ');
+  const texts = (list: readonly Exact[]) => list.map(closedText).join(' · ');
   return {
     outcome: fits ? 'agrees' : 'disagrees',
     lines: [

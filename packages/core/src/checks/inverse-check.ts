@@ -3,6 +3,7 @@ import { rootOf } from '../account/root.ts';
 import type { Lane } from '../compare/compare.ts';
 import { Exact } from '../exact/exact.ts';
 import { decimalsNeeded, numberText, numeralFor, numeralValue } from '../exact/numeral.ts';
+import { closedText } from '../exact/terms-text.ts';
 import { registry } from '../methods/index.ts';
 import { speakerFor } from '../phrases/speaker.ts';
 import { DEFAULT_VOCABULARY } from '../phrases/vocabulary.ts';
@@ -42,6 +43,11 @@ function placesText(places: readonly number[], problem: Problem): string {
   return places.length === 0 ? 'nowhere' : `into the ${say.list(places.map((p) => say.places(p)))}`;
 }
 
+/** An amount with a sign beside it. */
+function beside(amount: Exact, problem: Problem): string {
+  return scriptOf(problem) === 'terms' ? closedText(amount) : amountWriter(problem)(amount);
+}
+
 function checkDifference(lane: Lane, answer: Exact): CheckFinding {
   const { problem } = lane.trace;
   const [minuend, subtrahend] = problem.operands.map(numeralValue);
@@ -50,7 +56,9 @@ function checkDifference(lane: Lane, answer: Exact): CheckFinding {
     const sum = answer.plus(subtrahend!);
     return {
       outcome: sum.equals(minuend!) ? 'agrees' : 'disagrees',
-      lines: [`${text(answer)} + ${text(subtrahend!)} = ${text(sum)}, to be ${text(minuend!)}.`],
+      lines: [
+        `${beside(answer, problem)} + ${beside(subtrahend!, problem)} = ${text(sum)}, to be ${text(minuend!)}.`,
+      ],
     };
   }
   const { sum, carries } = addingBack(answer, problem);
@@ -80,7 +88,9 @@ function checkSum(lane: Lane, answer: Exact): CheckFinding {
   const others = worths.length === 2 ? 'the other addend' : 'the sum of the others';
   return {
     outcome: left.equals(rest) ? 'agrees' : 'disagrees',
-    lines: [`${text(answer)} − ${text(last)} = ${text(left)}, to be ${text(rest)}, ${others}.`],
+    lines: [
+      `${beside(answer, problem)} − ${beside(last, problem)} = ${text(left)}, to be ${text(rest)}, ${others}.`,
+    ],
   };
 }
 

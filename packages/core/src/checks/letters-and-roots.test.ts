@@ -65,7 +65,7 @@ describe('checks of expressions with letters', () => {
     expect(lines('totals', product)).toMatch(
       /By rows: \(3x² \+ 12x\) \+ \(−2x − 8\) = 3x² \+ 10x − 8/,
     );
-    expect(lines('inverse', difference)).toMatch(/3x \+ 4 \+ 2x − 3 = 5x \+ 1/);
+    expect(lines('inverse', difference)).toMatch(/\(3x \+ 4\) \+ \(2x − 3\) = 5x \+ 1/);
     expect(lines('second-method', product)).toMatch(
       /makes 3x² \+ 10x − 8, this paper 3x² \+ 10x − 8/,
     );

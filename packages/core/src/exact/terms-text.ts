@@ -44,6 +44,12 @@ export function lettersText(amount: Exact): string {
   return termsText(amount.parts());
 }
 
+/** The same in a bracket where another sign must not reach into it: several terms, or a minus in front. */
+export function closedText(amount: Exact): string {
+  const text = lettersText(amount);
+  return /[−+]/.test(text) ? `(${text})` : text;
+}
+
 /** The same terms in the problem language: `x^2 - 3x + 10`. */
 export function termsSource(list: readonly Exact[]): string {
   return list

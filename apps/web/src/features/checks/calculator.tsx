@@ -12,8 +12,8 @@ export interface Keyed {
 
 interface CalculatorProps {
   readonly keyed: Keyed | null;
-  /** The computation of the comparison, one press away. */
-  readonly offer: string;
+  /** The computation of the comparison, one press away; null where it has letters, for which numbers are put in first. */
+  readonly offer: string | null;
   readonly notation: Notation;
   readonly done: (keyed: Keyed) => void;
   readonly record: () => void;
@@ -98,16 +98,18 @@ export function Calculator({ keyed, offer, notation, done, record }: CalculatorP
         >
           <BackspaceIcon fontSize="inherit" />
         </IconButton>
-        <button
-          type="button"
-          className="chip wide"
-          onClick={() => {
-            setText(inNotation(offer, notation));
-            setShown(null);
-          }}
-        >
-          {offer.length > 14 ? 'this computation' : inNotation(offer, notation)}
-        </button>
+        {offer !== null && (
+          <button
+            type="button"
+            className="chip wide"
+            onClick={() => {
+              setText(inNotation(offer, notation));
+              setShown(null);
+            }}
+          >
+            {offer.length > 14 ? 'this computation' : inNotation(offer, notation)}
+          </button>
+        )}
       </div>
       <p className="chips">
         <Button size="small" variant="contained" onClick={work} disabled={text.trim() === ''}>

@@ -57,6 +57,15 @@ describe('the checks', () => {
     expect(host.querySelector('.check-log li')!.textContent).toMatch(/Inverse operation of Equal/);
   });
 
+  it('put brackets around what has a sign beside it, and key in no letters', () => {
+    show('46 × 58', ['lattice']);
+    expect(named('46 × 58')).toBeDefined();
+    show('(3x + 4) + (2x − 3)', ['like-terms-row', 'like-terms-columns']);
+    expect(check('inverse').textContent).toMatch(/\(5x \+ 1\) − \(2x − 3\) = 3x \+ 4/);
+    expect(named('this computation')).toBeUndefined();
+    expect(named('(3x + 4) + (2x − 3)')).toBeUndefined();
+  });
+
   it('cannot be recorded while something is lacking', () => {
     show('642 − 387', ['decomposition']);
     const disabled = (id: string) =>

@@ -2,6 +2,7 @@ import {
   checks,
   problemText,
   readExpression,
+  scriptOf,
   type CheckId,
   type CheckRecord,
   type CheckSpec,
@@ -91,7 +92,7 @@ export function ChecksPage() {
         <div className="checks-side">
           <Calculator
             keyed={keyed}
-            offer={text}
+            offer={scriptOf(problem) === 'terms' ? null : text}
             notation={notation}
             done={(value) => setKeyed(value)}
             record={() => make('calculator')}
