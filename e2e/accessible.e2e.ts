@@ -73,7 +73,14 @@ describe.each(['light', 'dark'])('in %s', (theme) => {
     expect(await faults()).toEqual([]);
   });
 
-  it.each(['1835 ÷ 24', '3.6 × 20.5', '3/4 + 1/6'])('%s has none', async (problem) => {
+  it.each([
+    '1835 ÷ 24',
+    '3.6 × 20.5',
+    '3/4 + 1/6',
+    'A plot with unknown sides',
+    'Seed mixes with unknown bags',
+    'Side of a square',
+  ])('%s has none', async (problem) => {
     const { id: own } = await findComparison(server, problem);
     await page.driver.get(`${server.address}/c/${own}`);
     await page.find('.paper');

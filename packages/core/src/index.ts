@@ -31,7 +31,13 @@ export {
 export { readExpression, type ReadExpression } from './problem/read-expression.ts';
 export { contextWarnings, contextWarningText, type ContextWarning } from './problem/context.ts';
 export { evaluate } from './problem/evaluate.ts';
-export { asBrackets, asFigures, bridgeRows, type BridgeRow } from './problem/bridge.ts';
+export {
+  asBrackets,
+  asFigures,
+  bridgeLetter,
+  bridgeRows,
+  type BridgeRow,
+} from './problem/bridge.ts';
 export { substitutionOf, substitutionText } from './problem/substitution.ts';
 export { letterRuns } from './sheet/drawing.ts';
 export { isLinkShown, linkPath } from './sheet/sheet.ts';

@@ -63,6 +63,11 @@ function numberOf({ terms }: Numeral, base: number): Numeral | null {
   return numeralOf(Exact.sum(terms.list).at(values).numerator, base);
 }
 
+/** The letter in which a product is read or can be read: its own, or x for one of numbers. */
+export function bridgeLetter({ operands }: Problem): string {
+  return operands.flatMap((operand) => numeralValue(operand).names)[0] ?? LETTER;
+}
+
 /** One place of a product with what it gathers, without carrying and with it. */
 export interface BridgeRow {
   /** The place, which is the power of the letter. */

@@ -165,6 +165,12 @@ describe('the bridge', () => {
       'x6 · 5 + 4 · 862x+ 466',
       'ones6 · 848—84',
     ]);
+    page.open('(4a + 6)(5a + 8)', ['expand-grid', 'expand-arcs']);
+    page.show(<WhyPage />);
+    expect(page.texts('[aria-label^="The bridge"] tbody tr')[1]).toBe('a²4 · 520a²+ 662');
+    expect(page.text('[aria-label^="The bridge"] thead')).toMatch(/^power of a, which/);
+    page.show(<BenchHead />);
+    expect(page.texts('.chip')).toContain('read a as ten');
     page.open('√72', ROOTS);
     page.show(<WhyPage />);
     expect(page.all('[aria-label^="The bridge"]')).toHaveLength(0);

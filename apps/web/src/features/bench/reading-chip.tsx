@@ -1,4 +1,4 @@
-import { scriptOf, type Problem } from '@levee/core';
+import { bridgeLetter, scriptOf, type Problem } from '@levee/core';
 import { useCommand } from './scene.tsx';
 
 /** The bridge: a product of numbers read as brackets in powers of the base, and such brackets as numbers. */
@@ -7,6 +7,8 @@ export function ReadingChip({ problem }: { readonly problem: Problem }) {
   if (!bridge.can) return null;
   const isLettered = scriptOf(problem) === 'terms';
   const base = problem.base === 10 ? 'ten' : problem.base;
+  const letter = bridgeLetter(problem);
+  const sign = <i className="letters">{letter}</i>;
   return (
     <button
       type="button"
@@ -14,11 +16,17 @@ export function ReadingChip({ problem }: { readonly problem: Problem }) {
       onClick={bridge.run}
       title={
         isLettered
-          ? 'The same brackets as numbers, where x is ten: now places carry.'
+          ? `The same brackets as numbers, where ${letter} is ten: now places carry.`
           : `The same product as brackets in powers of ${base}: nothing is carried.`
       }
     >
-      {isLettered ? 'read x as ten' : `read ${base} as x`}
+      {isLettered ? (
+        <>read {sign} as ten</>
+      ) : (
+        <>
+          read {base} as {sign}
+        </>
+      )}
     </button>
   );
 }

@@ -1,4 +1,12 @@
-import { asFigures, bridgeRows, problemText, scriptOf, termText, Exact } from '@levee/core';
+import {
+  asFigures,
+  bridgeLetter,
+  bridgeRows,
+  problemText,
+  scriptOf,
+  termText,
+  Exact,
+} from '@levee/core';
 import { LettersOf } from '../../ui/letters.tsx';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import { PaperTable } from '../../ui/paper-table.tsx';
@@ -17,7 +25,8 @@ export function Bridge() {
   const figures = isLettered ? asFigures(problem) : problem;
   const letters = isLettered ? problem : other;
   if (!other || !figures || !letters || figures.operands.length !== 2) return null;
-  const power = (place: number) => Exact.letter('x').power(place);
+  const letter = bridgeLetter(problem);
+  const power = (place: number) => Exact.letter(letter).power(place);
   const rows = [...bridgeRows(figures)].reverse().map((row) => {
     const { place, pairs, total, carried, figure, goesOn } = row;
     const made = Exact.of(total).times(power(place));
@@ -36,15 +45,16 @@ export function Bridge() {
     <LettersOf problem={letters}>
       <PaperTable
         title="The bridge: without carrying and with it"
-        corner="power of x, which is the place"
+        corner={`power of ${letter}, which is the place`}
         columns={['pairs', 'gathered', 'carried in', 'figure', 'goes on']}
         rows={rows}
       />
       <p className="caption">
         {problemText(figures)} and <ProblemText problem={problemText(letters)} /> are one product
-        where x is {figures.base === 10 ? 'ten' : figures.base}: the same pairs are multiplied and
-        gathered. Between powers of a letter nothing is carried; between places {say.number(0)} to{' '}
-        {say.number(figures.base - 1)} is all that a figure can say, so the rest goes on.
+        where <i className="letters">{letter}</i> is {figures.base === 10 ? 'ten' : figures.base}:
+        the same pairs are multiplied and gathered. Between powers of a letter nothing is carried;
+        between places {say.number(0)} to {say.number(figures.base - 1)} is all that a figure can
+        say, so the rest goes on.
       </p>
     </LettersOf>
   );
