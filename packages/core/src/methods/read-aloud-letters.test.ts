@@ -143,7 +143,7 @@ const READINGS: readonly Reading[] = [
     text: '√7396',
     school: {},
     digit: [
-      'The greatest square in 73: 8 × 8 = 64; 9 × 9 = 81 is too much. Write 8.',
+      'The greatest square in 73: 8 × 8 = 64; 9 × 9 = 81 is too much. Write 8 on top and at the left.',
       '73 − 64 = 9.',
       'Bring down 96: 996.',
       'Twice 8 is 16: 16▢ × ▢ must not pass 996.',
@@ -168,7 +168,7 @@ const READINGS: readonly Reading[] = [
     text: '√10610',
     school: { stop: 'whole-number', trials: 'one-by-one' },
     digit: [
-      'The greatest square in 1: 1 × 1 = 1; 2 × 2 = 4 is too much. Write 1.',
+      'The greatest square in 1: 1 × 1 = 1; 2 × 2 = 4 is too much. Write 1 on top and at the left.',
       '1 − 1 = 0.',
       'Bring down 06: 6.',
       'Twice 1 is 2: 2▢ × ▢ must not pass 6.',

@@ -130,6 +130,9 @@ class PairWork {
       takes: [],
       writes: [
         ...this.digitAndProduct(digit),
+        ...(digit.digit > 0
+          ? [this.sideNumber(text(BigInt(digit.digit), this.plan.base), spot('doubled', 0, place))]
+          : []),
         ...trials.map((one, row) => this.trialMark(one, row, place, digit.there)),
       ],
       phrase: phrase('root.first', {

@@ -22,7 +22,8 @@ const first: Wording<FirstValues> = {
       above > 0
         ? `; ${say.number(above)} ${say.times} ${say.number(above)} = ${say.worth(aboveSquare)} is too much`
         : '';
-    return `The greatest square in ${say.worth(pair)}: ${d} ${say.times} ${d} = ${say.worth(square)}${over}. Write **${d}**.`;
+    const left = digit > 0 ? ' on top and at the left' : '';
+    return `The greatest square in ${say.worth(pair)}: ${d} ${say.times} ${d} = ${say.worth(square)}${over}. Write **${d}**${left}.`;
   },
   value: ({ there, side, area }, say) =>
     `Of ${say.worth(there)} a square of ${say.worth(side)} by ${say.worth(side)} can be laid: **${say.worth(area)}**.`,
@@ -39,10 +40,13 @@ type SubtractValues = {
 const subtract: Wording<SubtractValues> = {
   digit: ({ there, product, left }, say) =>
     `${say.worth(there)} − ${say.worth(product)} = **${say.worth(left)}**.`,
-  value: ({ trueLeft, root }, say) =>
-    trueLeft.isZero
+  value: ({ trueLeft, root }, say) => {
+    if (trueLeft.isZero && root.isZero)
+      return 'Of nothing, **nothing** is laid and nothing is left.';
+    return trueLeft.isZero
       ? `**Nothing** is left: the square of ${say.worth(root)} is full.`
-      : `**${say.worth(trueLeft)}** is not laid yet beside the square of ${say.worth(root)}.`,
+      : `**${say.worth(trueLeft)}** is not laid yet beside the square of ${say.worth(root)}.`;
+  },
 };
 
 type BringValues = {
