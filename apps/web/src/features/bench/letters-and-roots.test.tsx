@@ -16,6 +16,7 @@ import { Sentence } from './paper-card.tsx';
 import { SharedPicture } from './shared-picture.tsx';
 import { scrolledTo, writtenBy } from './follow.ts';
 import { shortened } from './lanes.tsx';
+import { apart } from './part-label.ts';
 import { readTyped } from './problem-field.tsx';
 
 const page = new Rendered();
@@ -264,5 +265,13 @@ describe('a paper that is scrolled', () => {
     page.open('(x − 2)(x + 2)', ['expand-arcs']);
     const cancelling = scene().papers[0]!.lane.trace.steps.find(({ gives }) => gives.length === 0)!;
     expect(writtenBy(scene().papers[0]!, cancelling.number, 20)).toBeNull();
+  });
+});
+
+describe('labels in a row', () => {
+  it('are moved on only as far as the one before needs', () => {
+    const label = (middle: number, width: number) => ({ middle, width });
+    expect(apart([label(50, 20), label(100, 20)])).toEqual([50, 100]);
+    expect(apart([label(50, 20), label(60, 30), label(70, 10)])).toEqual([50, 79, 103]);
   });
 });

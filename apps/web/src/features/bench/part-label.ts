@@ -7,3 +7,15 @@ export function partLabel(text: string): string {
   const power = [...String(zeros)].map((digit) => SUPERSCRIPTS[Number(digit)]).join('');
   return `${text.slice(0, -zeros)}·10${power}`;
 }
+
+/** The middles of labels in a row, each moved on as far as the one before it needs. */
+export function apart(
+  labels: readonly { readonly middle: number; readonly width: number }[],
+): readonly number[] {
+  let free = -Infinity;
+  return labels.map(({ middle, width }) => {
+    const own = Math.max(middle, free + width / 2);
+    free = own + width / 2 + 4;
+    return own;
+  });
+}

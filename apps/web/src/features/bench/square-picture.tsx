@@ -8,6 +8,7 @@ import {
   useSubject,
   useWorked,
 } from '../../worked/use-worked.ts';
+import { apart } from './part-label.ts';
 import { PicturePanel } from './picture-panel.tsx';
 import { standingOf, standingsOf } from './standings.ts';
 
@@ -47,6 +48,12 @@ function Square({ ground, width, height }: SquareProps) {
   const edge = Math.max(...ground.widths.map(({ text }) => text.length)) * LETTER + 10;
   const room = Math.min(height - TOP, (width - edge - (ground.left ? 96 : 8)) / count);
   const side = Math.max(40, room) * count;
+  const middles = apart(
+    ground.widths.map(({ text, from, to }) => ({
+      middle: ((from + to) / 2) * side,
+      width: inNotation(text, notation).length * LETTER,
+    })),
+  );
   const lit = (terms: TermSet) => {
     if (!subject) return '';
     if (!terms.isEmpty && terms.isWithin(subject.terms)) return 'exact';
@@ -60,12 +67,12 @@ function Square({ ground, width, height }: SquareProps) {
       aria-label="Square"
       onPointerLeave={() => hover(null)}
     >
-      {ground.widths.map(({ text, from, to }) => {
+      {ground.widths.map(({ text, from, to }, k) => {
         const label = inNotation(text, notation);
         const middle = ((from + to) / 2) * side;
         return (
           <g key={from} className="strips">
-            <text x={edge + middle} y={TOP - 8} textAnchor="middle">
+            <text x={edge + middles[k]!} y={TOP - 8} textAnchor="middle">
               {label}
             </text>
             {!isRow && (
