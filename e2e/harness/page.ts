@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import {
   Builder,
   By,
+  error,
   Key,
   logging,
   until,
@@ -98,9 +99,27 @@ export class Page {
   async control(name: string): Promise<WebElement> {
     const quoted = JSON.stringify(name);
     const path = `//*[self::button or self::a or self::li or self::label][@aria-label=${quoted} or normalize-space(.)=${quoted}]`;
-    const element = await this.driver.wait(until.elementLocated(By.xpath(path)), PATIENCE, name);
-    await this.driver.wait(until.elementIsVisible(element), PATIENCE, name);
-    return element;
+    const found = await this.driver
+      .wait(() => this.visible(path), PATIENCE)
+      .catch(async (reason: unknown) => {
+        const [where, seen] = [await this.driver.getCurrentUrl(), await this.text('body')];
+        throw new Error(`No "${name}" is to be seen at ${where}, where it says:\n${seen}`, {
+          cause: reason,
+        });
+      });
+    return found!;
+  }
+
+  /** The first of the elements at a path that can be seen; one that is being replaced is looked for again. */
+  private async visible(path: string): Promise<WebElement | null> {
+    for (const element of await this.driver.findElements(By.xpath(path))) {
+      try {
+        if (await element.isDisplayed()) return element;
+      } catch (reason) {
+        if (!(reason instanceof error.StaleElementReferenceError)) throw reason;
+      }
+    }
+    return null;
   }
 
   async press(name: string): Promise<void> {

@@ -13,6 +13,12 @@ export function notify(text: string, action?: Notice['action']): void {
   useNotice.setState({ notice: action ? { text, action } : { text } });
 }
 
+/** In the middle beside the navigation and no wider than a panel, so that the pictures stay in view. */
+const BETWEEN_PANELS = {
+  '&.MuiSnackbar-root': { left: 'calc(50% + 36px)', maxWidth: 350 },
+  '& .MuiSnackbarContent-root': { minWidth: 0 },
+};
+
 export function Notices() {
   const notice = useNotice((state) => state.notice);
   const close = () => useNotice.setState({ notice: null });
@@ -22,6 +28,8 @@ export function Notices() {
       open={notice !== null}
       message={notice?.text}
       autoHideDuration={9000}
+      anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
+      sx={BETWEEN_PANELS}
       onClose={(_, reason) => reason !== 'clickaway' && close()}
       action={
         notice?.action && (

@@ -12,7 +12,7 @@ import {
 } from '@levee/core';
 import { useRef, useState, type CSSProperties, type KeyboardEvent } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
-import { withProblem } from '../../store/content.ts';
+import { withTyped } from '../../store/story.ts';
 import { notify } from '../../ui/notices.tsx';
 import { isTypeset, ProblemText } from '../../ui/problem-text.tsx';
 import { Tex } from '../../ui/tex.tsx';
@@ -108,22 +108,26 @@ function fieldStyle(length: number): CSSProperties {
 
 function applyProblem(problem: Problem): void {
   const { content, change } = useComparison.getState();
-  const next = withProblem(content, problem);
+  const next = withTyped(content, problem);
   if (next.problem === content.problem) return;
   change(() => next);
   useComparison.getState().setSteps(next.papers.map(() => 0));
-  const gone = content.papers.filter(
-    ({ method }) => !registry.get(method).accepts(problem).ok,
-  ).length;
-  if (gone === content.papers.length) {
-    notify('None of these papers works this; others are laid. Undo brings them back.');
-  } else if (gone > 0) {
-    const put =
-      gone === 1
-        ? 'One paper cannot work this and was'
-        : `${gone} papers cannot work this and were`;
-    notify(`${put} put away; undo brings ${gone === 1 ? 'it' : 'them'} back.`);
-  }
+  const gone = content.papers.filter(({ method }) => !registry.get(method).accepts(problem).ok);
+  const said = [
+    ...paperNotice(gone.length, content.papers.length),
+    ...(content.story + content.unit !== '' && next.story + next.unit === ''
+      ? ['Story and unit belong to the other computation and were taken off.']
+      : []),
+  ];
+  if (said.length > 0) notify([...said, 'Undo brings all back.'].join(' '));
+}
+
+function paperNotice(gone: number, all: number): readonly string[] {
+  if (gone === 0) return [];
+  if (gone === all) return ['None of these papers works this; others are laid.'];
+  return gone === 1
+    ? ['One paper cannot work this and was put away.']
+    : [`${gone} papers cannot work this and were put away.`];
 }
 
 function Reading(props: {

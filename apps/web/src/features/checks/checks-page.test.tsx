@@ -1,46 +1,29 @@
 /** @jest-environment jsdom */
 import { act } from 'react';
-import { createRoot, type Root } from 'react-dom/client';
-import { currentDocument, openDocument } from '../../store/comparison-store.ts';
-import { resetSession } from '../../store/session-store.ts';
-import { documentWith } from '../../testing/scene.ts';
+import { currentDocument } from '../../store/comparison-store.ts';
+import { Rendered } from '../../testing/render.tsx';
 import { ChecksPage } from './checks-page.tsx';
 
-(globalThis as { IS_REACT_ACT_ENVIRONMENT?: boolean }).IS_REACT_ACT_ENVIRONMENT = true;
-
-let root: Root;
-let host: HTMLElement;
+const page = new Rendered();
 
 function show(problem: string, methods: readonly string[]): void {
-  openDocument(documentWith(problem, methods));
-  resetSession();
-  act(() => root.render(<ChecksPage />));
+  page.open(problem, methods);
+  page.show(<ChecksPage />);
 }
 
-beforeEach(() => {
-  host = document.createElement('div');
-  document.body.append(host);
-  root = createRoot(host);
-});
-
-afterEach(() => {
-  act(() => root.unmount());
-  host.remove();
-});
-
-const check = (id: string) => host.querySelector(`[data-check="${id}"]`)!;
+const check = (id: string) => page.host.querySelector(`[data-check="${id}"]`)!;
 const press = (node: Element) =>
   act(() => node.dispatchEvent(new MouseEvent('click', { bubbles: true })));
 const named = (name: string) =>
-  [...host.querySelectorAll('button')].find((node) => node.textContent?.trim() === name)!;
+  [...page.host.querySelectorAll('button')].find((node) => node.textContent?.trim() === name)!;
 
 function key(text: string): void {
-  const field = host.querySelector<HTMLInputElement>('.calculator input')!;
+  const field = page.host.querySelector<HTMLInputElement>('.calculator input')!;
   act(() => {
     Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!.call(field, text);
     field.dispatchEvent(new Event('input', { bubbles: true }));
   });
-  press(named('Work out'));
+  page.press('Work out');
 }
 
 describe('the checks', () => {
@@ -54,7 +37,9 @@ describe('the checks', () => {
     expect(currentDocument().checks).toMatchObject([
       { check: 'inverse', method: 'equal-additions', against: '', outcome: 'agrees' },
     ]);
-    expect(host.querySelector('.check-log li')!.textContent).toMatch(/Inverse operation of Equal/);
+    expect(page.host.querySelector('.check-log li')!.textContent).toMatch(
+      /Inverse operation of Equal/,
+    );
   });
 
   it('put brackets around what has a sign beside it, and key in no letters', () => {
@@ -91,18 +76,20 @@ describe('the checks', () => {
     key('642 − 386');
     expect(check('calculator').textContent).toMatch(/shows 256, but for another computation/);
     key('642-387');
-    expect(host.querySelector('.display')!.textContent).toBe('= 255');
+    expect(page.host.querySelector('.display')!.textContent).toBe('= 255');
     press(named('Record the check'));
     expect(currentDocument().checks).toMatchObject([
       { check: 'calculator', against: '642-387', outcome: 'agrees' },
     ]);
     key('642 −');
-    expect(host.querySelector('.display')!.textContent).toMatch(/number is missing/);
+    expect(page.host.querySelector('.display')!.textContent).toMatch(/number is missing/);
   });
 
   it('show what each work is sure of by itself', () => {
     show('314 + 523', ['column-addition', 'partial-sums']);
-    const rows = [...host.querySelectorAll('.certainties tbody tr')].map((row) => row.textContent);
+    const rows = [...page.host.querySelectorAll('.certainties tbody tr')].map(
+      (row) => row.textContent,
+    );
     expect(rows[0]).toMatch(/^before/);
     expect(rows.some((row) => row?.includes('sure 837'))).toBe(true);
   });

@@ -222,5 +222,24 @@ function gridSheet(trace: Trace): Sheet {
         ? [{ ...equals(bottom + 0.6, heightOf(answers), answers[0]), x: -side }]
         : []),
     ],
+    links: diagonals(trace, edges, height),
+  });
+}
+
+/** How far a stroke along a diagonal reaches into both cells, in squares. */
+const STROKE = 0.45;
+
+/** A stroke through the corner between cells that are put together and lie along a diagonal of the grid. */
+function diagonals(trace: Trace, edges: readonly number[], height: number): readonly SheetLink[] {
+  const cells = new Map(marksIn(trace, 'cell').map(({ id, spot }) => [id as string, spot]));
+  return trace.steps.flatMap(({ number, phase, takes }) => {
+    if (phase !== 'gather') return [];
+    const spots = takes.flatMap((id) => cells.get(id) ?? []);
+    return spots.flatMap(({ row, column }): SheetLink[] => {
+      if (!spots.some((other) => other.row === row + 1 && other.column === column - 1)) return [];
+      const [x, y] = [edges[column]!, (row + 1) * height];
+      const ends = { x1: x + STROKE, y1: y - STROKE, x2: x - STROKE, y2: y + STROKE };
+      return [{ step: number, stays: true, ...ends }];
+    });
   });
 }

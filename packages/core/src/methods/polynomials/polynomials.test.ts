@@ -103,6 +103,36 @@ describe('brackets multiplied', () => {
     expect(subject.counterparts[1]!.relation).toBe('same');
   });
 
+  it('start first to last with a pair it can name, the chosen one where all will do', () => {
+    const firstGivens = (text: string, school = {}) =>
+      worked('expand-foil', text, { school })
+        .givens.slice(0, 4)
+        .map(({ operand, glyph }) => `${operand} ${glyph}`);
+    expect(firstGivens('(x^2 + x + 1)(x − 2)(x + 5)')).toEqual(['1 x', '1 −2', '2 x', '2 +5']);
+    expect(firstGivens('(x − 2)(x^2 + x + 1)(x + 5)')).toEqual(['0 x', '0 −2', '2 x', '2 +5']);
+    const start = 'first-and-last';
+    expect(firstGivens('(x − 2)(x + 4)(x + 2)', { start })).toEqual(['0 x', '0 −2', '2 x', '2 +2']);
+    const [school] = registry.get('expand-foil').schools;
+    expect(school!.matters!(problemFrom('(x − 2)(x + 4)(x + 2)'))).toBe(true);
+    expect(school!.matters!(problemFrom('(x^2 + x + 1)(x − 2)(x + 5)'))).toBe(false);
+  });
+
+  it('tie like terms along the diagonals of a grid where they fall there', () => {
+    const strokes = (text: string) => {
+      const trace = worked('expand-grid', text);
+      const { links } = registry.get('expand-grid').sheet(trace);
+      return links.map(({ step, x1, x2, y1, y2 }) => [step, x1 > x2, y1 < y2].join());
+    };
+    expect(strokes('(3x^2 + 4x + 6)(x^2 + 2x + 5)')).toEqual([
+      '11,true,true',
+      '12,true,true',
+      '12,true,true',
+      '13,true,true',
+    ]);
+    expect(strokes('(x^2 + 1)(x + 1)')).toEqual([]);
+    expect(strokes('(x + y)(x − z)')).toEqual([]);
+  });
+
   it('refuse what they cannot honestly do, and say why', () => {
     expect(refusal('expand-foil', '(x^2 + x + 1)(x − 2)')).toMatch(
       /four products of two brackets of two terms; bracket 1 has 3 terms/,

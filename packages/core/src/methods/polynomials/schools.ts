@@ -1,4 +1,5 @@
 import type { School } from '../../account/account.ts';
+import type { Numeral } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
 import type { SchoolOption, SchoolSpec, SlipSpec } from '../method-spec.ts';
 
@@ -51,10 +52,29 @@ export const START: SchoolSpec = {
 };
 
 /** Brackets in the order of that school: the pair to start with, then the others as they stand next to it. */
-export function startOrder({ operands }: Problem, school: School): readonly number[] {
+export function startOrder(problem: Problem, school: School): readonly number[] {
+  return orderFrom(problem, school['start']);
+}
+
+/**
+ * The same for a method that works only some pairs: the first order that starts with such a pair, the one of
+ * the school before all others; null when there is none.
+ */
+export function fittingOrder(
+  problem: Problem,
+  school: School,
+  fits: (first: Numeral, second: Numeral) => boolean,
+): readonly number[] | null {
+  const starts = [school['start'], ...START.options.map(({ id }) => id)];
+  const orders = starts.map((start) => orderFrom(problem, start));
+  const { operands } = problem;
+  return orders.find(([a = 0, b = 0]) => fits(operands[a]!, operands[b]!)) ?? null;
+}
+
+function orderFrom({ operands }: Problem, start: string | undefined): readonly number[] {
   const order = operands.map((_, operand) => operand);
   const last = order.length - 1;
-  switch (school['start']) {
+  switch (start) {
     case 'the-last-two':
       return [last - 1, last, ...order.slice(0, -2).reverse()];
     case 'first-and-last':
