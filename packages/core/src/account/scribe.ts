@@ -154,11 +154,11 @@ export class Scribe {
     owed: readonly { readonly text: string; readonly worth: Exact; readonly terms: TermSet }[],
   ): readonly OwedEntry[] {
     this.space = space;
+    this.balance = worthOf(owed);
     return owed.map((of, k) => {
       const entry: OwedEntry = { id: `o${k}` as EntryId, standing: 'owed', ...of };
       this.owed.set(k, entry);
       this.live.add(entry);
-      this.balance = this.balance.plus(of.worth);
       return entry;
     });
   }
@@ -260,18 +260,15 @@ export class Scribe {
       this.space,
       takes.map((entry) => entry.terms),
     );
-    let change = Exact.ZERO;
     for (const entry of takes) {
       if (!this.live.delete(entry)) {
         throw new RangeError(`Scribe.step: ${entry.id} (${entry.text}) is taken twice`);
       }
-      if (!entry.worth.isZero) change = change.minus(entry.worth);
     }
     const gives = writes.map((writing) => this.mark(writing, terms));
-    for (const mark of gives) {
-      this.live.add(mark);
-      if (!mark.worth.isZero) change = change.plus(mark.worth);
-    }
+    for (const mark of gives) this.live.add(mark);
+    // One sum, so that a step that keeps the balance comes to zero before anything is reduced.
+    const change = worthOf(gives, takes);
     if (gives.length === 0 && change.isZero) this.spent.push(terms);
     if (!change.isZero) this.balance = this.balance.plus(change);
     this.steps.push({
@@ -380,3 +377,13 @@ export class Scribe {
     return count < this.base ? figure(count) : count.toString(this.base).toUpperCase();
   }
 }
+
+/** What entries are worth together, less what some others are. */
+function worthOf(entries: readonly Worthy[], less: readonly Worthy[] = []): Exact {
+  return Exact.sum([
+    ...entries.map(({ worth }) => worth),
+    ...less.map(({ worth }) => worth.negate()),
+  ]);
+}
+
+type Worthy = Pick<Entry, 'worth'>;

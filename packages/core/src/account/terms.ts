@@ -303,6 +303,11 @@ export class TermSet {
     return new TermSet(space, [index, index + 1]);
   }
 
+  /** Every term from one number up to and without another. */
+  static run(space: TermSpace, start: number, end: number): TermSet {
+    return new TermSet(space, start < end ? [start, end] : []);
+  }
+
   /** From any collection of term numbers. */
   static from(space: TermSpace, indices: Iterable<number>): TermSet {
     const runs: number[] = [];

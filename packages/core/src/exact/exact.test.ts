@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { Exact } from './exact.ts';
+import { gcd } from './rational.ts';
 
 const constant = fc
   .tuple(fc.bigInt({ min: -(10n ** 30n), max: 10n ** 30n }), fc.bigInt({ min: 1n, max: 10n ** 6n }))
@@ -15,6 +16,11 @@ const polynomial = fc
       return sum.plus(term);
     }, Exact.ZERO),
   );
+
+function euclid(a: bigint, b: bigint): bigint {
+  if (b === 0n) return a < 0n ? -a : a;
+  return euclid(b, a % b);
+}
 
 describe('Exact', () => {
   it('keeps fractions in lowest terms with a positive denominator', () => {
@@ -67,6 +73,25 @@ describe('Exact', () => {
         );
         expect(a.compare(b)).toBe(-b.compare(a));
         if (!b.isZero) expect(a.dividedBy(b).times(b).equals(a)).toBe(true);
+      }),
+    );
+  });
+
+  it('is in lowest terms whatever makes it, however large', () => {
+    const large = fc
+      .tuple(fc.bigInt({ min: -(10n ** 40n), max: 10n ** 40n }), fc.bigInt(1n, 10n ** 40n))
+      .map(([n, d]) => Exact.of(n, d));
+    const either = fc.oneof(constant, large);
+    fc.assert(
+      fc.property(either, either, either, (a, b, c) => {
+        const sum = Exact.sum([a, b, c, b.negate(), a.negate()]);
+        expect(sum.equals(c)).toBe(true);
+        for (const made of [a.plus(b), a.minus(b), a.times(b), Exact.sum([a, b, c])]) {
+          expect(made.denominator > 0n).toBe(true);
+          expect(euclid(made.numerator, made.denominator)).toBe(1n);
+          expect(gcd(made.numerator, c.numerator)).toBe(euclid(made.numerator, c.numerator));
+        }
+        expect(Exact.sum([a, b, c]).equals(a.plus(b).plus(c))).toBe(true);
       }),
     );
   });

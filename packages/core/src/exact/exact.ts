@@ -1,5 +1,6 @@
 import {
   addRational,
+  commonDenominator,
   multiplyRational,
   rational,
   rationalText,
@@ -51,10 +52,20 @@ export class Exact {
     return Exact.sum(pieces.map(parseMonomial));
   }
 
+  /** Reduced to lowest terms only at the end. */
   static sum(values: Iterable<Exact>): Exact {
-    let total = Exact.ZERO;
-    for (const value of values) total = total.plus(value);
-    return total;
+    let [top, bottom, lettered] = [0n, 1n, NO_TERMS];
+    for (const { numerator, denominator, lettered: more } of values) {
+      lettered = addTerms(lettered, more);
+      if (denominator === bottom) top += numerator;
+      else {
+        const common = commonDenominator(bottom, denominator);
+        top = top * (common / bottom) + numerator * (common / denominator);
+        bottom = common;
+      }
+    }
+    const constant = rational(top, bottom);
+    return new Exact(constant.numerator, constant.denominator, lettered);
   }
 
   get isZero(): boolean {
@@ -79,6 +90,7 @@ export class Exact {
   }
 
   negate(): Exact {
+    if (this.isConstant) return new Exact(-this.numerator, this.denominator, NO_TERMS);
     const lettered = this.lettered.map(({ monomial, coefficient }) => ({
       monomial,
       coefficient: multiplyRational(coefficient, MINUS_ONE),
@@ -94,6 +106,10 @@ export class Exact {
   times(other: Exact): Exact {
     if (this.isWhole && other.isWhole) {
       return new Exact(this.numerator * other.numerator, 1n, NO_TERMS);
+    }
+    if (this.isConstant && other.isConstant) {
+      const { numerator, denominator } = multiplyRational(this, other);
+      return new Exact(numerator, denominator, NO_TERMS);
     }
     const products = this.allTerms().flatMap((a) =>
       other.allTerms().map((b) => ({
@@ -124,8 +140,9 @@ export class Exact {
     if (!this.isConstant || !other.isConstant) {
       throw new RangeError(`Exact.compare: ${this} and ${other} have no order`);
     }
-    const left = this.numerator * other.denominator;
-    const right = other.numerator * this.denominator;
+    const isAlike = this.denominator === other.denominator;
+    const left = isAlike ? this.numerator : this.numerator * other.denominator;
+    const right = isAlike ? other.numerator : other.numerator * this.denominator;
     return left < right ? -1 : left > right ? 1 : 0;
   }
 

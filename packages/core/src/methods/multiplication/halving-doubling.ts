@@ -190,12 +190,14 @@ function workRows(scribe: Scribe, problem: Problem): Trace {
   const { base } = problem;
   const { left, right, owed } = openPowers(scribe, problem);
   const kept: Mark[] = [];
+  const all = [...owed.values()];
+  let met = 0;
   let [half, double] = [left.numerator, right];
   let struck: readonly Mark[] = scribe.step({
     law: 'reorder',
     phase: 'rows',
-    takes: [...owed.values()],
-    writes: rowWritings(left, right, 0, base, [...owed.values()]),
+    takes: all,
+    writes: rowWritings(left, right, 0, base, all),
     phrase: phrase('halving.head', { left, right }),
   });
   let pair: readonly Entry[] = [struck[1]!];
@@ -206,7 +208,8 @@ function workRows(scribe: Scribe, problem: Problem): Trace {
     const next = half / 2n;
     const twice = double.times(TWO);
     const own = owed.get(row);
-    const onward = [...owed].flatMap(([k, entry]) => (k > row ? [entry] : []));
+    if (own) met++;
+    const onward = all.slice(met);
     const marks = scribe.step({
       law: odd ? 'distribute' : 'scale-both',
       phase: 'rows',

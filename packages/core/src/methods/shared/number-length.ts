@@ -35,11 +35,22 @@ export class NumberLength {
 
   /** The terms of the stretch between two points, measured from where the largest figure begins. */
   between(from: Exact, to: Exact): TermSet {
-    const inside = this.edges.slice(1).flatMap((edge, k) => {
-      const start = this.edges[k]!;
-      const fits = start.compare(from) >= 0 && edge.compare(to) <= 0;
-      return fits ? [this.edges.length - 2 - k] : [];
-    });
-    return TermSet.from(this.space, inside);
+    const last = this.edges.length - 1;
+    const first = this.edgesBelow(from, (order) => order < 0);
+    const end = this.edgesBelow(to, (order) => order <= 0) - 1;
+    return first < end
+      ? TermSet.run(this.space, last - end, last - first)
+      : TermSet.empty(this.space);
+  }
+
+  /** How many edges come before a point; `isBefore` says of their order whether they do. */
+  private edgesBelow(point: Exact, isBefore: (order: number) => boolean): number {
+    let [low, high] = [0, this.edges.length];
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (isBefore(this.edges[middle]!.compare(point))) low = middle + 1;
+      else high = middle;
+    }
+    return low;
   }
 }
