@@ -8,6 +8,7 @@ import {
   withSchool,
   canSwap,
   problemOf,
+  withAnotherPaper,
   withBase,
   withCheck,
   withHops,
@@ -110,6 +111,18 @@ describe('content', () => {
       content.papers.map(({ method }) => method),
     );
     expect(withBase(binary, 10).problem).toBe('46 × 58');
+  });
+
+  it('lays another method, and when all are laid another school of one', () => {
+    const laid = (problem: string, methods: readonly string[]) =>
+      withAnotherPaper({ ...content, problem, papers: methods.map(paperOf) }).papers.at(-1)!;
+    const another = laid('46 × 58', ['column-multiplication', 'grid-multiplication', 'lattice']);
+    expect(another.method).toBe('partial-products');
+    const apart = laid('5 1/6 − 2 3/4', ['mixed-separate', 'mixed-improper']);
+    expect([apart.method, apart.school]).toEqual([
+      'mixed-separate',
+      { ...paperOf('mixed-separate').school, find: 'primes' },
+    ]);
   });
 
   it('leaves schools alone that do not exist', () => {

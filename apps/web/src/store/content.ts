@@ -107,6 +107,37 @@ function firstPapers(problem: Problem): readonly PaperChoice[] {
   return chosen.map(paperOf);
 }
 
+/**
+ * One more paper: of a method that is not on the bench yet, else of one that is there in another school,
+ * else the first once more. Nothing changes where no method works the problem.
+ */
+export function withAnotherPaper(content: Content): Content {
+  const problem = problemOf(content);
+  const accepted = registry.methods.filter((method) => method.accepts(problem).ok);
+  const usual = accepted.map(({ id }) => paperOf(id));
+  const otherwise = accepted.flatMap(({ id, schools }) =>
+    schools
+      .filter(({ matters }) => matters?.(problem) ?? true)
+      .flatMap((school) =>
+        school.options.map((option) => ({
+          ...paperOf(id),
+          school: fullSchool(id, { [school.id]: option.id }),
+        })),
+      ),
+  );
+  const isNew = (paper: PaperChoice) =>
+    content.papers.every(({ method }) => method !== paper.method);
+  const isOther = (paper: PaperChoice) => content.papers.every((own) => !isSameWay(own, paper));
+  const next = usual.find(isNew) ?? [...usual, ...otherwise].find(isOther) ?? usual[0];
+  return next ? { ...content, papers: [...content.papers, next] } : content;
+}
+
+/** Whether two papers are worked by the same method in the same school. */
+function isSameWay(one: PaperChoice, other: PaperChoice): boolean {
+  const ids = Object.keys(one.school);
+  return one.method === other.method && ids.every((id) => one.school[id] === other.school[id]);
+}
+
 /** Whether the operands may change places: they may in a product or a sum. */
 export function canSwap({ kind }: Problem): boolean {
   return kind === 'product' || kind === 'sum';

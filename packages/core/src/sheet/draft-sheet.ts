@@ -16,7 +16,7 @@ export type AreaLayout = (
   spot: Spot,
   written: Mark | Given,
 ) => Box & {
-  size?: 'full' | 'small';
+  size?: SheetCell['size'];
   spread?: boolean;
   ringed?: boolean;
   beside?: boolean;

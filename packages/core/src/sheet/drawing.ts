@@ -69,6 +69,7 @@ export interface Drawing {
 
 const FULL = 0.8;
 const SMALL = 0.54;
+const SIDE = 0.68;
 /** A number written whole need not fit one square a figure. */
 const WHOLE = 1.15;
 /** Average width of a figure in its own line height. */
@@ -100,13 +101,18 @@ function pointShift({ scale, problem }: Trace): number {
   return scale && problem.kind !== 'product' ? scale.decimals : 0;
 }
 
+function mostOf(size: SheetCell['size'], full: number): number {
+  if (size === 'small') return SMALL;
+  return size === 'side' ? SIDE : full;
+}
+
 function figure(cell: SheetCell, written: Mark | Given, shift: number): Omit<Figure, 'lettered'> {
   const { role } = written;
   const place = written.place === undefined ? undefined : written.place - shift;
   const glyph = cell.beside ? `(${written.glyph})` : written.glyph;
   const { x, y, width, height, size, spread } = cell;
   const whole = place === undefined || role === 'operand part';
-  const most = size === 'small' ? SMALL : whole ? Math.min(WHOLE, height) : FULL;
+  const most = mostOf(size, whole ? Math.min(WHOLE, height) : FULL);
   const fraction = height >= 1.6 ? stackOf(cell, glyph) : null;
   if (fraction) return { ...fraction, ...plainOf(cell, written), place };
   const letters = spread ? 1 : glyph.length;
@@ -262,7 +268,7 @@ function strikeOf(middle: number, length: number, lineHeight: number): Figure['s
 function kindOf({ held, size }: SheetCell, { standing }: Mark | Given): Figure['kind'] {
   if (held) return 'held';
   if (standing === 'given') return 'given';
-  return size === 'small' ? 'small' : 'mark';
+  return size === 'full' ? 'mark' : 'small';
 }
 
 /**

@@ -12,7 +12,8 @@ export interface Box {
 /** Where a given or a mark is drawn. */
 export interface SheetCell extends Box {
   readonly entry: EntryId;
-  readonly size: 'full' | 'small';
+  /** `side` is what stands beside or between figures: larger than a small carry, so that it can be read. */
+  readonly size: 'full' | 'side' | 'small';
   /** Each figure stands in a square of its own, as a run of zeros does. */
   readonly spread: boolean;
   /** Held in the head: drawn in the tray beside the paper. */

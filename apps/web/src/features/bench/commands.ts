@@ -1,9 +1,9 @@
-import { registry, type Pace, type Problem } from '@levee/core';
+import { type Pace, type Problem } from '@levee/core';
 import { history, useComparison } from '../../store/comparison-store.ts';
 import {
   canSwap,
   otherReading,
-  paperOf,
+  withAnotherPaper,
   withOtherReading,
   withPaper,
   withSwappedOperands,
@@ -124,17 +124,6 @@ function hopTaker({ worked }: Scene): number | null {
   const takers = worked.papers.filter(({ method }) => method.ownHops);
   const own = takers.find(({ index }) => index === active) ?? takers[0];
   return own?.index ?? null;
-}
-
-/** Adds the first accepted method that is not on the bench yet, or the first accepted one. */
-function addPaper({ worked }: Scene): void {
-  const there = new Set(worked.papers.map((paper) => paper.method.id));
-  const accepted = registry.methods.filter((method) => method.accepts(worked.problem).ok);
-  const next = accepted.find((method) => !there.has(method.id)) ?? accepted[0];
-  if (!next) return;
-  useComparison
-    .getState()
-    .change((content) => ({ ...content, papers: [...content.papers, paperOf(next.id)] }));
 }
 
 function pointBeside(by: 1 | -1): (scene: Scene) => void {
@@ -274,7 +263,7 @@ export const COMMANDS: readonly Command[] = [
     label: 'Lay another paper',
     keys: ['a'],
     can: ({ worked }) => worked.papers.length < 4,
-    run: addPaper,
+    run: () => useComparison.getState().change(withAnotherPaper),
   },
   {
     id: 'undo',

@@ -119,10 +119,12 @@ const Blocks = memo(function Blocks({ paper, columns, width }: Omit<LaneProps, '
   });
 });
 
-/** The label when it fits, else closed up, else as much of its words as says something. */
+/** The label when it fits, else closed up, else what it comes to, else as much of its words as says something. */
 export function shortened(label: string, room: number): string {
   const close = label.replace(/ (?=[+−])|(?<==) /g, '');
-  const fitting = [label, close, close.replace(/^=/, '')].find((text) => breadth(text) <= room);
+  const made = label.slice(Math.max(0, label.lastIndexOf('=')));
+  const shorter = [label, close, made, close.replace(/^=/, '')];
+  const fitting = shorter.find((text) => breadth(text) <= room);
   if (fitting !== undefined) return fitting;
   if (room >= 4 && /^[a-z]{2}/.test(label)) return `${label.slice(0, room - 1)}…`;
   return room >= 3 ? '…' : '';

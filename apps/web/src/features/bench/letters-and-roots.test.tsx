@@ -238,6 +238,7 @@ describe('the blocks of a lane', () => {
     ['−3xy +3xy', 8, '−3xy+3xy'],
     ['left over', 7, 'left o…'],
     ['996 left', 6, '…'],
+    ['2 · 2 · 2 · 3 = 24', 8, '= 24'],
   ])('write %s where %i figures fit as %s', (label, room, text) => {
     expect(shortened(label, room)).toBe(text);
   });

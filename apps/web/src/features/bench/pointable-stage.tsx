@@ -17,9 +17,15 @@ export interface PointableStageProps {
   readonly most: number;
 }
 
-/** Least pixels of a square; where one stage comes after the other, the one that is worked is to be legible. */
+/** Least pixels of a square: more where figures are small in it, or where only the stage that is worked need be seen. */
 const LEAST = 9;
+const LEAST_OF_FRACTIONS = 11;
 const LEAST_OF_STAGES = 13;
+
+function leastOf({ lane, drawing }: Paper): number {
+  if (lane.trace.stages.length > 0) return LEAST_OF_STAGES;
+  return drawing.figures.some(({ bars }) => bars.length > 0) ? LEAST_OF_FRACTIONS : LEAST;
+}
 
 /** The drawing area: pointing with the pointer, or with arrow keys once it has the focus. */
 export function PointableStage({ paper, step, lit, most }: PointableStageProps) {
@@ -61,7 +67,7 @@ export function PointableStage({ paper, step, lit, most }: PointableStageProps) 
         notation={notation}
         notes={notes}
         notches={notches}
-        least={paper.lane.trace.stages.length > 0 ? LEAST_OF_STAGES : LEAST}
+        least={leastOf(paper)}
         most={most}
       />
       <HeldTray paper={paper} step={step} lit={lit} />

@@ -27,7 +27,7 @@ const isFraction = (glyph: string) => /\d\/\d/.test(glyph);
 
 /** Squares that a number takes: a fraction as much as its longer number, a whole before it besides. */
 function squares({ glyph, role }: Mark | Given): number {
-  const size = role === 'side number' ? 0.42 : 0.66;
+  const size = role === 'side number' ? 0.45 : 0.66;
   const [whole = '', part = ''] =
     glyph.includes(' ') && isFraction(glyph) ? glyph.split(' ') : ['', glyph];
   const longest = isFraction(part)
@@ -66,7 +66,7 @@ export function tableSheet(trace: Trace, { signs, ruled = [], links }: Table): S
     areas: {
       table: ({ row, column }, { role }) => {
         const cell = box(row, column);
-        return role === 'side number' ? { ...cell, size: 'small' } : cell;
+        return role === 'side number' ? { ...cell, size: 'side' } : cell;
       },
     },
     rulings: ruled.map((row) => {
