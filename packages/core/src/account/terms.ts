@@ -149,7 +149,7 @@ export class ProductSpace extends TermSpace {
 }
 
 /** A part behind a sign: one with a minus of its own in a bracket. */
-function closed(text: string): string {
+export function closed(text: string): string {
   return text.startsWith('−') ? `(${text})` : text;
 }
 

@@ -54,7 +54,7 @@ describe('checks of expressions with letters', () => {
     expect(lines('product-count', product)).toBe('2 · 2 = 4 products; the paper has 4.');
     const staged = subject('(x − 2)(x + 5)(x − 4)', 'expand-arcs');
     expect(lines('product-count', staged)).toBe(
-      '2 · 2 = 4 products; the paper has 4. 3 · 2 = 6 products; the paper has 6.',
+      'Stage 1: 2 · 2 = 4 products; the paper has 4. Stage 2: 3 · 2 = 6 products; the paper has 6.',
     );
     const found = caught('product-count', product).filter((slip) => slip.endsWith('true'));
     expect(found).toHaveLength(4);

@@ -15,10 +15,10 @@ function make(work: Trace): CheckFinding {
   const fits = counts.every(({ wanted, made }) => wanted === made);
   return {
     outcome: fits ? 'agrees' : 'disagrees',
-    lines: counts.map(
-      ({ sizes, wanted, made }) =>
-        `${sizes.join(' · ')} = ${wanted} products; the paper has ${made}.`,
-    ),
+    lines: counts.map(({ sizes, wanted, made }, k) => {
+      const stage = counts.length > 1 ? `Stage ${k + 1}: ` : '';
+      return `${stage}${sizes.join(' · ')} = ${wanted} products; the paper has ${made}.`;
+    }),
   };
 }
 

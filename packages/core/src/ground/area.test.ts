@@ -4,6 +4,7 @@ import { compare } from '../compare/compare.ts';
 import { registry } from '../methods/index.ts';
 import { makeProblem, productProblem } from '../problem/problem.ts';
 import { products } from '../testing/arbitraries.ts';
+import { problemFrom } from '../testing/work.ts';
 import { areaGround } from './area.ts';
 import { areaTotals } from './area-totals.ts';
 
@@ -53,6 +54,17 @@ describe('areaGround', () => {
     expect(known.down.map(({ text }) => text)).toEqual(['7']);
     expect(known.across.map(({ text }) => text)).toEqual(['100', '20', '10', '5', '1', '']);
     expect(known.regions.map(({ area }) => area)).toEqual(['700', '140', '70', '35', '7', '3']);
+  });
+
+  it('brackets a part with a minus of its own behind a sign', () => {
+    const problem = problemFrom('(x − 4)(x − 5)(2x + 1)');
+    const { space } = compare(problem, [{ method: registry.get('expand-grid') }]);
+    expect(areaGround(space, 10)!.across.map(({ text }) => text)).toEqual([
+      'x×x',
+      '−4×x',
+      'x×(−5)',
+      '−4×(−5)',
+    ]);
   });
 
   it('says when strips are not to scale', () => {

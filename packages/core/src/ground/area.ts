@@ -1,4 +1,4 @@
-import { choices, ProductSpace, PieceSpace, type TermSpace } from '../account/terms.ts';
+import { choices, closed, ProductSpace, PieceSpace, type TermSpace } from '../account/terms.ts';
 import { Exact } from '../exact/exact.ts';
 import { decimalsNeeded, numberText } from '../exact/numeral.ts';
 
@@ -130,7 +130,8 @@ function cutOf(space: TermSpace, base: number): Cut | null {
 function productOf(factors: readonly (readonly Piece[])[], at: readonly number[]): Piece {
   const parts = at.map((part, k) => factors[k]![part]!);
   const worth = parts.reduce((product, part) => product.times(part.worth), Exact.ONE);
-  return { text: parts.map(({ text }) => text).join('×'), worth, at };
+  const text = parts.map((part, k) => (k === 0 ? part.text : closed(part.text))).join('×');
+  return { text, worth, at };
 }
 
 /** Whether letters are among the pieces, which then have no size to be drawn by. */
