@@ -36,6 +36,10 @@ function squares({ glyph, role }: Mark | Given): number {
   return (whole.length + longest) * size + (whole === '' ? 0.2 : 0.5);
 }
 
+/** Squares between columns, more where a sign stands between them. */
+const GAP = 0.6;
+const SIGN_GAP = 1.1;
+
 /** A paper in rows and columns: fractions two squares high, side numbers small, signs between columns. */
 export function tableSheet(trace: Trace, { signs, ruled = [], links }: Table): Sheet {
   const marks = trace.steps.flatMap(({ gives }) => gives);
@@ -53,15 +57,20 @@ export function tableSheet(trace: Trace, { signs, ruled = [], links }: Table): S
     return own.length === 0 ? 0 : Math.max(1, ...own.map(({ of }) => squares(of)));
   });
   const sum = (list: readonly number[], to: number) => list.slice(0, to).reduce((a, b) => a + b, 0);
-  const gap = 1.1;
-  const gaps = (to: number) => widths.slice(0, to).filter((width) => width > 0).length * gap;
+  const gapBefore = (column: number) =>
+    signs.some((one) => one.column === column) ? SIGN_GAP : GAP;
+  const [, ...behind] = [...widths.keys()].filter((column) => widths[column]! > 0);
+  const gaps = (to: number) => {
+    const before = behind.filter((column) => column <= to).map(gapBefore);
+    return sum(before, before.length);
+  };
   const box = (row: number, column: number): Cell => ({
     x: sum(widths, column) + gaps(column),
     y: sum(heights, row) + ruled.filter((after) => after < row).length * 0.2,
     width: widths[column]!,
     height: heights[row]!,
   });
-  const width = sum(widths, columns) + gaps(columns) - gap;
+  const width = sum(widths, columns) + gaps(columns - 1);
   return draftSheet(trace, {
     areas: {
       table: ({ row, column }, { role }) => {
@@ -77,7 +86,9 @@ export function tableSheet(trace: Trace, { signs, ruled = [], links }: Table): S
       const cell = box(row, column);
       const y = cell.y + (cell.height - 1) / 2;
       const mark = marks.find(({ spot }) => spot.row === row && spot.column === column);
-      const before = { x: cell.x - gap, y, width: gap, height: 1 };
+      // In front of a number that is narrower than its column, not of the column.
+      const inset = sign === 'equals' && mark ? Math.max(0, cell.width - squares(mark)) / 2 : 0;
+      const before = { x: cell.x + inset - SIGN_GAP, y, width: SIGN_GAP, height: 1 };
       return { sign, ...before, ...(mark ? { with: mark.id } : {}) };
     }),
     ...(links ? { links: links(box) } : {}),
