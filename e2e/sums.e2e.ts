@@ -24,6 +24,8 @@ describe('the kinds of computation', () => {
     const before = await page.texts('.paper .method-name');
     await page.compute('913-568');
     await page.waitText('.gauge-total', /^345$/);
+    await page.waitText('.MuiSnackbar-root', /others are laid\. Story and unit .* were taken off/);
+    expect(await page.text('.story')).toBe('what do the numbers stand for?');
     expect(await page.texts('.paper .method-name')).toEqual([
       'Decomposition',
       'Equal additions',
@@ -47,6 +49,11 @@ describe('the kinds of computation', () => {
     for (let k = 0; k < 3; k++) await page.chord(Key.CONTROL, 'z');
     await page.waitText('.gauge-total', /^2668$/);
     expect(await page.texts('.paper .method-name')).toEqual(before);
+    expect(await page.text('.story')).toBe('sandbags on 46 pallets of 58');
+    await page.compute('46 × 59');
+    await page.waitText('.gauge-total', /^2714$/);
+    expect(await page.text('.story')).toBe('sandbags on 46 pallets of 59');
+    await page.chord(Key.CONTROL, 'z');
     expect(await page.complaints()).toEqual([]);
   });
 
