@@ -5,7 +5,11 @@ import { page, server } from './harness/scene.ts';
 const counts = () => page.texts('.paper .count');
 
 interface Kept {
-  document: { papers: { hops: string[] }[]; checks: { check: string; outcome: string }[] };
+  document: {
+    problem: string;
+    papers: { hops: string[] }[];
+    checks: { check: string; outcome: string }[];
+  };
 }
 
 /** What the server has of a comparison, once it fits. */
@@ -20,7 +24,7 @@ async function kept(id: string, fits: (kept: Kept) => boolean): Promise<Kept> {
 
 describe('the kinds of computation', () => {
   it('lay methods that suit them, and undo brings the old papers back', async () => {
-    await openComparison(server, page, '46 × 58');
+    const { id } = await openComparison(server, page, '46 × 58');
     const before = await page.texts('.paper .method-name');
     await page.compute('913-568');
     await page.waitText('.gauge-total', /^345$/);
@@ -54,6 +58,9 @@ describe('the kinds of computation', () => {
     await page.waitText('.gauge-total', /^2714$/);
     expect(await page.text('.story')).toBe('sandbags on 46 pallets of 59');
     await page.chord(Key.CONTROL, 'z');
+    await page.waitText('.gauge-total', /^2668$/);
+    await page.find('.keeping.kept');
+    await kept(id, ({ document }) => document.problem === '46 × 58');
     expect(await page.complaints()).toEqual([]);
   });
 
