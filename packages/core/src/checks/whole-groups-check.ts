@@ -1,6 +1,7 @@
 import { Exact } from '../exact/exact.ts';
 import { numeralValue } from '../exact/numeral.ts';
-import { lcm, magnitude, partsNamed } from '../methods/fractions/fraction.ts';
+import { lcm } from '../exact/rational.ts';
+import { magnitude, partsNamed } from '../methods/fractions/fraction.ts';
 import { amountWriter, scriptOf } from '../problem/script.ts';
 import type { CheckFinding, CheckSpec, CheckSubject } from './check.ts';
 

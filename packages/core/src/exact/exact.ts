@@ -1,6 +1,6 @@
 import {
   addRational,
-  commonDenominator,
+  lcm,
   multiplyRational,
   rational,
   rationalText,
@@ -59,7 +59,7 @@ export class Exact {
       lettered = addTerms(lettered, more);
       if (denominator === bottom) top += numerator;
       else {
-        const common = commonDenominator(bottom, denominator);
+        const common = lcm(bottom, denominator);
         top = top * (common / bottom) + numerator * (common / denominator);
         bottom = common;
       }

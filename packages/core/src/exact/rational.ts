@@ -45,8 +45,8 @@ export function addRational(a: Rational, b: Rational): Rational {
   return { numerator: sum / rest, denominator: (one / shared) * (other / rest) };
 }
 
-/** The least denominator over which both fractions can be written. */
-export function commonDenominator(one: bigint, other: bigint): bigint {
+/** Least common multiple of two positive integers. */
+export function lcm(one: bigint, other: bigint): bigint {
   return one === other ? one : (one / sharedFactor(one, other)) * other;
 }
 

@@ -3,12 +3,13 @@ import type { Part } from '../../account/cut.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
 import { numeralValue, type Numeral } from '../../exact/numeral.ts';
+import { gcd, lcm } from '../../exact/rational.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { scriptOf } from '../../problem/script.ts';
 import type { Acceptance } from '../method-spec.ts';
 import { primesOf } from '../shared/primes.ts';
 import { kindRefused } from '../shared/sums.ts';
-import { divisorsOf, fracText, gcd, lcm, magnitude, worthOf, type Frac } from './fraction.ts';
+import { divisorsOf, fracText, magnitude, worthOf, type Frac } from './fraction.ts';
 import { fractionPhrases } from './fraction-words.ts';
 import { BOTTOM_ONLY, TOPS_AND_BOTTOMS } from './schools.ts';
 

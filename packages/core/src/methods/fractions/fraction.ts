@@ -26,16 +26,6 @@ export function magnitude(value: bigint): bigint {
   return value < 0n ? -value : value;
 }
 
-export function gcd(a: bigint, b: bigint): bigint {
-  let [x, y] = [magnitude(a), magnitude(b)];
-  while (y > 0n) [x, y] = [y, x % y];
-  return x;
-}
-
-export function lcm(a: bigint, b: bigint): bigint {
-  return (a / gcd(a, b)) * b;
-}
-
 /** Every number that divides a number, smallest first. */
 export function divisorsOf(value: bigint): readonly bigint[] {
   const small: bigint[] = [];

@@ -7,7 +7,8 @@ import { readProblem } from '../../problem/problem.ts';
 import { refusalText } from '../method.ts';
 import { registry } from '../index.ts';
 import { primesOf } from '../shared/primes.ts';
-import { divisorsOf, gcd, lcm, mixedFracText, partsNamed, partsSaid } from './fraction.ts';
+import { gcd, lcm } from '../../exact/rational.ts';
+import { divisorsOf, mixedFracText, partsNamed, partsSaid } from './fraction.ts';
 
 function problem(text: string) {
   const read = readProblem(text);
