@@ -5,10 +5,10 @@ import { HealthController } from './health/health.controller.ts';
 
 @Module({})
 export class AppModule {
-  static forFile(file: string): DynamicModule {
+  static forFile(file: string, tell: (line: string) => void): DynamicModule {
     return {
       module: AppModule,
-      imports: [DatabaseModule.forFile(file), ComparisonsModule],
+      imports: [DatabaseModule.forFile(file, tell), ComparisonsModule],
       controllers: [HealthController],
     };
   }

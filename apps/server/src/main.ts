@@ -4,10 +4,14 @@ import type { AddressInfo } from 'node:net';
 import { homedir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
 import type { INestApplication } from '@nestjs/common';
 import { ComparisonsService } from './comparisons/comparisons.service.ts';
 import { createApp } from './create-app.ts';
+import { copiesFolder, copiesOf, sizeText } from './database/copies.ts';
+import { dataFile, faultText } from './database/data-file.ts';
+import { holdingOf, holdingText, restore } from './database/restore.ts';
 import { DEMO_COMPARISONS } from './demo/comparisons.ts';
 import { StartFailure } from './start-failure.ts';
 
@@ -19,6 +23,12 @@ interface Settings {
   readonly dataFolder: string;
   readonly port: number;
   readonly demo: boolean;
+  /** Lists the daily copies instead of serving. */
+  readonly copies: boolean;
+  /** A copy that is to take the place of the data file. */
+  readonly restore: string | null;
+  /** Restores without asking. */
+  readonly yes: boolean;
 }
 
 function settings(): Settings {
@@ -27,17 +37,57 @@ function settings(): Settings {
       data: { type: 'string', default: process.env['LEVEE_DATA'] ?? join(homedir(), 'levee-data') },
       port: { type: 'string', default: process.env['PORT'] ?? DEFAULT_PORT },
       demo: { type: 'boolean', default: false },
+      copies: { type: 'boolean', default: false },
+      restore: { type: 'string' },
+      yes: { type: 'boolean', default: false },
     },
   });
   const port = Number(values.port);
   if (!/^\d{1,5}$/.test(values.port) || port > 65535) {
     throw new StartFailure(`"${values.port}" is no port; use a number from 1 to 65535.`);
   }
-  return { dataFolder: resolve(values.data), port, demo: values.demo };
+  const { demo, copies, yes, restore: file } = values;
+  const restore = file === undefined ? null : resolve(file);
+  return { dataFolder: resolve(values.data), port, demo, copies, restore, yes };
 }
 
-async function start({ dataFolder, port, demo }: Settings): Promise<void> {
-  const app = await createApp({ dataFolder, webFolder: WEB_FOLDER });
+function say(text: string): void {
+  process.stdout.write(`${text}\n`);
+}
+
+function listCopies(dataFolder: string): void {
+  const file = join(dataFolder, 'levee.sqlite');
+  const copies = copiesOf(file);
+  if (copies.length === 0) return say(`There are no copies in ${copiesFolder(file)} yet.`);
+  for (const { path, size } of copies) say(`${path} (${sizeText(size)})`);
+  say('Bring one back with --restore FILE; what it holds is shown first.');
+}
+
+/** Shows what a copy holds and, when that is wanted, puts it in the place of the data file. */
+async function bringBack(copy: string, { dataFolder, yes }: Settings): Promise<void> {
+  const file = dataFile(dataFolder);
+  say(holdingText(copy, holdingOf(copy)));
+  if (!yes && !(await agrees(`Put it in the place of ${file}? What is there is kept beside it.`))) {
+    return say('Nothing was changed. With --yes it is put there without asking.');
+  }
+  const replaced = await restore(copy, file, new Date());
+  say(`It is now ${file}.${replaced ? ` What was there is ${replaced}.` : ''}`);
+}
+
+/** Asks the person at the terminal; where nobody is there, the answer is no. */
+async function agrees(question: string): Promise<boolean> {
+  if (!process.stdin.isTTY) return false;
+  const terminal = createInterface({ input: process.stdin, output: process.stdout });
+  const answer = await terminal.question(`${question} [y/N] `);
+  terminal.close();
+  return /^y(es)?$/i.test(answer.trim());
+}
+
+async function start(wanted: Settings): Promise<void> {
+  const { dataFolder, port, demo } = wanted;
+  if (wanted.copies) return listCopies(dataFolder);
+  if (wanted.restore !== null) return bringBack(wanted.restore, wanted);
+  const app = await createApp({ dataFolder, webFolder: WEB_FOLDER, tell: say });
   if (demo) await loadDemo(app.get(ComparisonsService));
   const server = app.getHttpServer() as Server;
   try {
@@ -49,7 +99,7 @@ async function start({ dataFolder, port, demo }: Settings): Promise<void> {
   }
   stopOnSignals(app);
   const address = `http://${HOST}:${(server.address() as AddressInfo).port}`;
-  process.stdout.write(`Levee keeps its data in ${dataFolder}\nLevee is at ${address}\n`);
+  say(`Levee keeps its data in ${dataFolder}\nLevee is at ${address}`);
 }
 
 /** On the first stop signal: no new requests, the data file closed, exit code 0. */
@@ -69,7 +119,7 @@ async function loadDemo(comparisons: ComparisonsService): Promise<void> {
   const { total } = await comparisons.list('', 1, 1);
   if (total > 0) return;
   for (const document of [...DEMO_COMPARISONS].reverse()) await comparisons.create(document);
-  process.stdout.write(`Loaded ${DEMO_COMPARISONS.length} comparisons of the demo scenario.\n`);
+  say(`Loaded ${DEMO_COMPARISONS.length} comparisons of the demo scenario.`);
 }
 
 function portFailure(error: unknown, port: number): unknown {
@@ -85,11 +135,18 @@ function portFailure(error: unknown, port: number): unknown {
   return error;
 }
 
+/** What went wrong, in one sentence and without a stack. */
+function faultSentence(error: unknown): string {
+  if (error instanceof StartFailure) return error.message;
+  const { code, message } = error as NodeJS.ErrnoException;
+  if (code?.startsWith('ERR_PARSE_ARGS')) return message;
+  if (code === 'ERR_DLOPEN_FAILED') return faultText('', { kind: 'module' });
+  return `Levee could not start: ${message.split('\n')[0]}.`;
+}
+
 try {
   await start(settings());
 } catch (error) {
-  const usage = (error as NodeJS.ErrnoException).code?.startsWith('ERR_PARSE_ARGS');
-  if (!(error instanceof StartFailure) && !usage) throw error;
-  process.stderr.write(`levee: ${(error as Error).message}\n`);
-  process.exitCode = 1;
+  process.stderr.write(`levee: ${faultSentence(error)}\n`);
+  process.exit(1);
 }

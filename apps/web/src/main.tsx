@@ -7,6 +7,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { Appearance } from './app/appearance.tsx';
+import { watchLeaving } from './app/leaving.ts';
 import { router } from './app/router.tsx';
 import './app/tokens.css';
 import './app/base.css';
@@ -14,6 +15,8 @@ import './app/base.css';
 /** The nonce that the page's own style sheets must carry; absent while developing. */
 const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce;
 const cache = createCache({ key: 'lv', prepend: true, ...(nonce ? { nonce } : {}) });
+
+watchLeaving();
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -3,7 +3,9 @@ import {
   agreementLatex,
   agreementMarkdown,
   compare,
+  comparingFailure,
   comparisonReport,
+  failureText,
   hasOpportunity,
   PLAIN_NOTATION,
   refusalText,
@@ -117,6 +119,8 @@ export interface CompareOptions {
 export function compareCommand(text: string, options: CompareOptions): string {
   const format = oneOf(options.format, ['json', 'markdown', 'latex'], 'format');
   const problem = problemArgument(text);
+  const excess = comparingFailure(problem);
+  if (excess) throw new UsageError(failureText(excess));
   const ids = options.methods.split(',').map((id) => id.trim());
   const choices = ids.map((id) => {
     const method = methodArgument(id, problem);

@@ -184,8 +184,8 @@ describe('levee trace', () => {
     expect(output('text')).toContain('+------+------+');
   });
 
-  it('works 200 figures', () => {
-    const long = '7'.repeat(200);
+  it('works 80 figures by 80, and refuses more in one line', () => {
+    const long = '7'.repeat(80);
     const args = [
       'trace',
       `${long} * ${long}`,
@@ -197,6 +197,14 @@ describe('levee trace', () => {
     const lines = runCommandLine(args).output.trim().split('\n');
     const answer = lines.at(-1)!.replaceAll(' ', '');
     expect(BigInt(answer)).toBe(BigInt(long) ** 2n);
+    const more = runCommandLine(['trace', `${long}7 * ${long}`, '--method', 'lattice']);
+    expect(more).toMatchObject({
+      exitCode: 2,
+      output: '',
+      error: expect.stringMatching(/6400 are worked/),
+    });
+    const many = ['compare', `${long} * ${long}`, '--methods', 'lattice,crosswise'];
+    expect(runCommandLine(many).error).toMatch(/2500 are compared/);
   });
 });
 

@@ -12,11 +12,10 @@ export {
   type Numeral,
 } from './exact/numeral.ts';
 export { failureText, type ProblemFailure } from './problem/failure.ts';
-export { MAX_DIGITS } from './problem/grammar.ts';
+export { benchFailure, comparingFailure, LIMITS } from './problem/limits.ts';
 export {
   inBase,
   makeProblem,
-  MAX_ADDENDS,
   PROBLEM_KINDS,
   operandName,
   problemSign,

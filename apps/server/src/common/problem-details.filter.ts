@@ -6,7 +6,9 @@ import {
   type ExceptionFilter,
 } from '@nestjs/common';
 import type { Request, Response } from 'express';
+import { isBusy } from '../database/patience.ts';
 import { Failure, FAILURES } from './failure.ts';
+import { MOST_BYTES } from './body.ts';
 
 /** Turns everything thrown while answering into one shape: RFC 9457 problem details. */
 @Catch()
@@ -40,12 +42,19 @@ export function sendProblem(request: Request, response: Response, failure: Failu
     );
 }
 
+/** Faults of the body, by the name that its reader gives them. */
+const BODY_FAULT = /^(entity|encoding|charset|request)\./;
+
 function failureOf(thrown: unknown): Failure {
   if (thrown instanceof Failure) return thrown;
   const status = statusOf(thrown);
-  if (status === 404) return new Failure('not-found', 'Check the address of the request.');
-  if (status === 413) return new Failure('body-too-large', 'A request may have 1 MB at most.');
-  if (status === 400) return new Failure('body-unreadable', 'The body must be valid JSON.');
+  if (status !== undefined && status >= 400 && status < 500) return refusalOf(thrown, status);
+  if (isBusy(thrown)) {
+    return new Failure(
+      'store-unwritable',
+      'Another program holds the data file; nothing that was kept before is lost. Try again in a moment.',
+    );
+  }
   if (isStoreFailure(thrown)) {
     return new Failure(
       'store-unwritable',
@@ -55,14 +64,33 @@ function failureOf(thrown: unknown): Failure {
   return new Failure('internal', 'The request was not carried out; nothing was changed.');
 }
 
+/** What the framework itself refuses: addresses, bodies and kinds of content. */
+function refusalOf(thrown: unknown, status: number): Failure {
+  const { type } = thrown as { type?: unknown };
+  switch (status) {
+    case 404:
+      return new Failure('not-found', 'Check the address of the request.');
+    case 413:
+      return new Failure('body-too-large', `A request may have ${MOST_BYTES / 1024} kB at most.`);
+    case 415:
+      return new Failure('media-type-refused', 'Send JSON in UTF-8, not compressed.');
+    case 400:
+      return typeof type === 'string' && BODY_FAULT.test(type)
+        ? new Failure('body-unreadable', 'The body must be valid JSON.')
+        : new Failure('address-unreadable', 'Check the signs after % in the address.');
+    default:
+      return new Failure('request-refused', 'Check the method and the headers of the request.');
+  }
+}
+
 function statusOf(thrown: unknown): number | undefined {
   if (thrown instanceof HttpException) return thrown.getStatus();
   const status = (thrown as { status?: unknown } | null)?.status;
   return typeof status === 'number' ? status : undefined;
 }
 
-/** SQLite says that the file cannot be written: read-only, full, locked by another program. */
+/** SQLite says that the file cannot be written: read-only or full. */
 function isStoreFailure(thrown: unknown): boolean {
   const inner = (thrown as { driverError?: { code?: unknown } } | null)?.driverError?.code;
-  return typeof inner === 'string' && /^SQLITE_(READONLY|FULL|IOERR|BUSY|CANTOPEN)/.test(inner);
+  return typeof inner === 'string' && /^SQLITE_(READONLY|FULL|IOERR|CANTOPEN)/.test(inner);
 }

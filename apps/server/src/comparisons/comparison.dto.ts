@@ -2,6 +2,7 @@ import {
   CHECKS,
   COMPARISON_VERSION,
   JUDGEMENTS,
+  LIMITS,
   MAX_CHECKS,
   MAX_HOPS,
   MAX_PAPERS,
@@ -45,8 +46,9 @@ export class PaperDto {
 
   @ApiProperty({ type: [String], description: 'Term ids to deal with first.' })
   @IsArray()
-  @ArrayMaxSize(4000)
+  @ArrayMaxSize(LIMITS.products)
   @IsString({ each: true })
+  @MaxLength(40, { each: true })
   order: string[];
 
   @ApiProperty({
@@ -58,6 +60,7 @@ export class PaperDto {
   @IsArray()
   @ArrayMaxSize(MAX_HOPS)
   @IsString({ each: true })
+  @MaxLength(60, { each: true })
   hops?: string[];
 }
 
@@ -89,8 +92,9 @@ export class CheckDto {
 export class EstimateDto {
   @ApiProperty({ type: [String] })
   @IsArray()
-  @ArrayMaxSize(40)
+  @ArrayMaxSize(LIMITS.addends)
   @IsString({ each: true })
+  @MaxLength(LIMITS.figures, { each: true })
   operands: string[];
 
   @ApiProperty({ description: 'An exact amount.', example: '3000' })
@@ -138,7 +142,7 @@ export class ComparisonDocumentDto {
 
   @ApiProperty({ example: '46 × 58' })
   @IsString()
-  @MaxLength(4000)
+  @MaxLength(LIMITS.text)
   problem: string;
 
   @ApiProperty({ type: EstimateDto, nullable: true })
@@ -157,6 +161,7 @@ export class ComparisonDocumentDto {
 
   @ApiProperty({ type: [Number], description: 'Steps done, one count a paper.' })
   @IsArray()
+  @ArrayMaxSize(MAX_PAPERS)
   @IsInt({ each: true })
   @Min(0, { each: true })
   steps: number[];
@@ -201,6 +206,7 @@ export class ListComparisonsDto {
   @Type(() => Number)
   @IsInt()
   @Min(1)
+  @Max(1_000_000)
   page = 1;
 
   @ApiProperty({ required: false, default: 20 })
@@ -225,8 +231,26 @@ export class ComparisonDto {
   @ApiProperty()
   updatedAt: string;
 
-  @ApiProperty({ type: ComparisonDocumentDto })
-  document: ComparisonDocumentDto;
+  @ApiProperty({ description: 'Kept beside the document, also where that cannot be read.' })
+  title: string;
+
+  @ApiProperty({ description: 'As the title.' })
+  problem: string;
+
+  @ApiProperty({
+    type: ComparisonDocumentDto,
+    nullable: true,
+    description: 'Null in a list where this version cannot read it; see `unreadable`.',
+  })
+  document: ComparisonDocumentDto | null;
+
+  @ApiProperty({
+    nullable: true,
+    type: 'object',
+    properties: { code: { type: 'string' }, detail: { type: 'string' } },
+    description: 'Why the document cannot be read: later-version, invalid or damaged.',
+  })
+  unreadable: { code: string; detail: string } | null;
 }
 
 export class ComparisonPageDto {

@@ -1,4 +1,15 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, Query } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  Header,
+  HttpCode,
+  Param,
+  Post,
+  Put,
+  Query,
+} from '@nestjs/common';
 import {
   ApiConflictResponse,
   ApiCreatedResponse,
@@ -18,6 +29,7 @@ import {
 import {
   ComparisonsService,
   type ComparisonPage,
+  type KeptComparison,
   type StoredComparison,
 } from './comparisons.service.ts';
 
@@ -45,6 +57,16 @@ export class ComparisonsController {
   @ApiNotFoundResponse()
   read(@Param('id') id: string): Promise<StoredComparison> {
     return this.comparisons.read(id);
+  }
+
+  @Get(':id/raw')
+  @ApiOperation({ summary: 'The document just as it is kept, also where it cannot be read' })
+  @ApiOkResponse({ schema: { type: 'string' } })
+  @ApiNotFoundResponse()
+  @Header('Content-Type', 'application/octet-stream')
+  @Header('Content-Disposition', 'attachment; filename="comparison.levee.json"')
+  raw(@Param('id') id: string): Promise<string> {
+    return this.comparisons.raw(id);
   }
 
   @Put(':id')
@@ -75,7 +97,7 @@ export class ComparisonsController {
   @HttpCode(200)
   @ApiOperation({ summary: 'Bring a deleted comparison back' })
   @ApiOkResponse({ type: ComparisonDto })
-  restore(@Param('id') id: string): Promise<StoredComparison> {
+  restore(@Param('id') id: string): Promise<KeptComparison> {
     return this.comparisons.restore(id);
   }
 }

@@ -1,26 +1,39 @@
 import { randomUUID } from 'node:crypto';
-import {
-  decodeComparison,
-  migrateComparison,
-  registry,
-  type ComparisonDocument,
-} from '@levee/core';
+import { decodeComparison, registry, type ComparisonDocument } from '@levee/core';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { IsNull, Not, Repository } from 'typeorm';
 import { Failure } from '../common/failure.ts';
+import { patiently } from '../database/patience.ts';
 import { ComparisonEntity } from './comparison.entity.ts';
 
-export interface StoredComparison {
+interface Row {
   readonly id: string;
   readonly version: number;
   readonly createdAt: string;
   readonly updatedAt: string;
-  readonly document: ComparisonDocument;
+  readonly title: string;
+  readonly problem: string;
 }
 
+export interface StoredComparison extends Row {
+  readonly document: ComparisonDocument;
+  readonly unreadable: null;
+}
+
+/** A kept comparison whose document this version cannot read; it is left as it is. */
+export interface UnreadableComparison extends Row {
+  readonly document: null;
+  readonly unreadable: {
+    readonly code: 'damaged' | 'later-version' | 'invalid';
+    readonly detail: string;
+  };
+}
+
+export type KeptComparison = StoredComparison | UnreadableComparison;
+
 export interface ComparisonPage {
-  readonly items: readonly StoredComparison[];
+  readonly items: readonly KeptComparison[];
   readonly total: number;
   readonly page: number;
   readonly pageSize: number;
@@ -42,13 +55,13 @@ export class ComparisonsService {
         needle: `%${escapeLike(needle)}%`,
       });
     }
-    const [entities, total] = await query
+    query
       .orderBy('c.updatedAt', 'DESC')
       .addOrderBy('c.id')
       .skip((page - 1) * pageSize)
-      .take(pageSize)
-      .getManyAndCount();
-    return { items: entities.map(stored), total, page, pageSize };
+      .take(pageSize);
+    const [entities, total] = await patiently(() => query.getManyAndCount());
+    return { items: entities.map(kept), total, page, pageSize };
   }
 
   async create(input: unknown): Promise<StoredComparison> {
@@ -61,21 +74,26 @@ export class ComparisonsService {
       updatedAt: now,
       deletedAt: null,
     });
-    await this.repository.insert(entity);
-    return stored(entity);
+    await patiently(() => this.repository.insert(entity));
+    return readable(kept(entity));
   }
 
   async read(id: string): Promise<StoredComparison> {
-    const entity = await this.repository.findOneBy({ id, deletedAt: IsNull() });
-    if (!entity) throw unknownComparison(id);
-    return stored(entity);
+    return readable(kept(await this.find(id)));
+  }
+
+  /** The document as it is kept, whether it can be read or not. */
+  async raw(id: string): Promise<string> {
+    return (await this.find(id)).document;
   }
 
   async update(id: string, version: number, input: unknown): Promise<StoredComparison> {
     const change = { ...columns(accepted(input)), updatedAt: new Date().toISOString() };
-    const { affected } = await this.repository.update(
-      { id, version, deletedAt: IsNull() },
-      { ...change, version: version + 1 },
+    const { affected } = await patiently(() =>
+      this.repository.update(
+        { id, version, deletedAt: IsNull() },
+        { ...change, version: version + 1 },
+      ),
     );
     if (affected !== 1) throw await this.refusedWrite(id);
     return this.read(id);
@@ -88,17 +106,25 @@ export class ComparisonsService {
   }
 
   async remove(id: string): Promise<void> {
-    const { affected } = await this.repository.update(
-      { id, deletedAt: IsNull() },
-      { deletedAt: new Date().toISOString() },
+    const deletedAt = new Date().toISOString();
+    const { affected } = await patiently(() =>
+      this.repository.update({ id, deletedAt: IsNull() }, { deletedAt }),
     );
     if (affected !== 1) throw unknownComparison(id);
   }
 
   /** Brings a deleted comparison back; one that is there already is left as it is. */
-  async restore(id: string): Promise<StoredComparison> {
-    await this.repository.update({ id, deletedAt: Not(IsNull()) }, { deletedAt: null });
-    return this.read(id);
+  async restore(id: string): Promise<KeptComparison> {
+    await patiently(() =>
+      this.repository.update({ id, deletedAt: Not(IsNull()) }, { deletedAt: null }),
+    );
+    return kept(await this.find(id));
+  }
+
+  private async find(id: string): Promise<ComparisonEntity> {
+    const entity = await patiently(() => this.repository.findOneBy({ id, deletedAt: IsNull() }));
+    if (!entity) throw unknownComparison(id);
+    return entity;
   }
 
   private async refusedWrite(id: string): Promise<Failure> {
@@ -142,26 +168,40 @@ function escapeLike(text: string): string {
   return text.replace(/[\\%_]/g, '\\$&');
 }
 
-function stored({
-  id,
-  version,
-  createdAt,
-  updatedAt,
-  document,
-}: ComparisonEntity): StoredComparison {
+/** A row as it is told. What this version cannot read is named and left alone. */
+function kept(entity: ComparisonEntity): KeptComparison {
+  const { id, version, createdAt, updatedAt, title, problem } = entity;
+  const row = { id, version, createdAt, updatedAt, title, problem };
+  const read = readDocument(entity.document);
+  return 'code' in read
+    ? { ...row, document: null, unreadable: read }
+    : { ...row, document: read, unreadable: null };
+}
+
+function readDocument(text: string): ComparisonDocument | UnreadableComparison['unreadable'] {
+  let fields: unknown;
+  try {
+    fields = JSON.parse(text);
+  } catch {
+    return { code: 'damaged', detail: 'It is no longer readable as JSON.' };
+  }
+  const decoded = decodeComparison(fields, registry);
+  if (decoded.ok) return decoded.document;
+  const { where, fault } = decoded;
   return {
-    id,
-    version,
-    createdAt,
-    updatedAt,
-    document: upToDate(document),
+    code: where === 'version' ? 'later-version' : 'invalid',
+    detail: `${where}: ${fault}`,
   };
 }
 
-/** A kept document in the current version; it was accepted when it was kept. */
-function upToDate(kept: string): ComparisonDocument {
-  const fields = JSON.parse(kept) as Record<string, unknown>;
-  return migrateComparison(fields) as unknown as ComparisonDocument;
+function readable(comparison: KeptComparison): StoredComparison {
+  if (comparison.unreadable === null) return comparison;
+  const { id, title, problem, unreadable } = comparison;
+  throw new Failure(
+    'comparison-unreadable',
+    `This version of Levee cannot read it (${unreadable.detail}). It is kept as it is and can be exported as it is.`,
+    { id, name: title || problem, reason: unreadable.code },
+  );
 }
 
 function unknownComparison(id: string): Failure {

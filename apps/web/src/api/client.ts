@@ -1,15 +1,29 @@
 import type { ComparisonDocument } from '@levee/core';
 
-export interface Stored {
+interface Row {
   readonly id: string;
   readonly version: number;
   readonly createdAt: string;
   readonly updatedAt: string;
-  readonly document: ComparisonDocument;
+  readonly title: string;
+  readonly problem: string;
 }
 
+export interface Stored extends Row {
+  readonly document: ComparisonDocument;
+  readonly unreadable: null;
+}
+
+/** A kept comparison that this version cannot read. */
+export interface Unreadable extends Row {
+  readonly document: null;
+  readonly unreadable: { readonly code: string; readonly detail: string };
+}
+
+export type Kept = Stored | Unreadable;
+
 export interface Page {
-  readonly items: readonly Stored[];
+  readonly items: readonly Kept[];
   readonly total: number;
   readonly page: number;
   readonly pageSize: number;
@@ -28,21 +42,30 @@ export type Reply<T> =
 /** The code of a reply that never came. */
 export const UNREACHABLE = 'unreachable';
 
+/** The most bytes that a browser goes on sending for a page that is closed. */
+const MOST_KEPT_ALIVE = 60_000;
+
 async function request<T>(method: string, path: string, body?: unknown): Promise<Reply<T>> {
   let response: Response;
   try {
-    response = await fetch(`/api/${path}`, {
-      method,
-      ...(body === undefined
-        ? {}
-        : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
-    });
+    response = await fetch(`/api/${path}`, { method, ...withBody(body) });
   } catch {
     return { ok: false, code: UNREACHABLE, detail: 'The server does not answer.' };
   }
   const text = await response.text();
   const answer: unknown = text === '' ? undefined : parse(text);
   return response.ok ? { ok: true, value: answer as T } : refusal(answer);
+}
+
+/** A body is sent to its end even when the page is closed meanwhile, unless it is too long for that. */
+function withBody(body: unknown): RequestInit {
+  if (body === undefined) return {};
+  const text = JSON.stringify(body);
+  return {
+    body: text,
+    headers: { 'Content-Type': 'application/json' },
+    keepalive: new Blob([text]).size < MOST_KEPT_ALIVE,
+  };
 }
 
 function parse(text: string): unknown {
@@ -70,6 +93,8 @@ export const comparisonsApi = {
       'GET',
       `comparisons?${new URLSearchParams({ search, page: String(page), pageSize: String(pageSize) })}`,
     ),
+  /** Where a document can be fetched just as it is kept. */
+  rawAddress: (id: string) => `/api/comparisons/${encodeURIComponent(id)}/raw`,
   create: (document: ComparisonDocument) => request<Stored>('POST', 'comparisons', { document }),
   read: (id: string) => request<Stored>('GET', `comparisons/${encodeURIComponent(id)}`),
   update: (id: string, version: number, document: ComparisonDocument) =>
@@ -77,5 +102,5 @@ export const comparisonsApi = {
   duplicate: (id: string) =>
     request<Stored>('POST', `comparisons/${encodeURIComponent(id)}/duplicate`),
   remove: (id: string) => request<undefined>('DELETE', `comparisons/${encodeURIComponent(id)}`),
-  restore: (id: string) => request<Stored>('POST', `comparisons/${encodeURIComponent(id)}/restore`),
+  restore: (id: string) => request<Kept>('POST', `comparisons/${encodeURIComponent(id)}/restore`),
 };

@@ -43,9 +43,9 @@ function findLatest(): Promise<Found> {
 }
 
 async function look(): Promise<Found> {
-  const page = await comparisonsApi.list('', 1, 1);
+  const page = await comparisonsApi.list('', 1, 20);
   if (!page.ok) return { ok: false, detail: page.detail };
-  const [latest] = page.value.items;
+  const latest = page.value.items.find(({ unreadable }) => unreadable === null);
   if (latest) return { ok: true, id: latest.id };
   const made = await comparisonsApi.create(freshDocument());
   return made.ok ? { ok: true, id: made.value.id } : { ok: false, detail: made.detail };

@@ -1,5 +1,6 @@
 import { Suspense, useEffect } from 'react';
 import { Link, Outlet, useParams } from 'react-router';
+import { comparisonsApi } from '../api/client.ts';
 import { closeComparison, openComparison, useKeeping } from '../store/keeper.ts';
 import { useComparison } from '../store/comparison-store.ts';
 import { resetSession } from '../store/session-store.ts';
@@ -25,7 +26,7 @@ export function OpenComparison() {
       </main>
     );
   }
-  if (state === 'missing') return <Missing />;
+  if (state === 'missing') return <Missing id={id} />;
   return <Opened />;
 }
 
@@ -53,12 +54,20 @@ function Opened() {
   );
 }
 
-function Missing() {
+function Missing({ id }: { readonly id: string }) {
   const keeping = useKeeping((state) => state.keeping);
+  if (keeping.state !== 'missing') return null;
   return (
     <main className="message">
       <h1>This comparison cannot be opened</h1>
-      <p>{keeping.state === 'missing' ? keeping.detail : ''}</p>
+      <p>{keeping.detail}</p>
+      {keeping.code === 'comparison-unreadable' && (
+        <p>
+          <a href={comparisonsApi.rawAddress(id)} download>
+            Export it as it is
+          </a>
+        </p>
+      )}
       <p>
         <a href={window.location.pathname} onClick={closeComparison}>
           Try again

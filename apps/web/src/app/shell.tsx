@@ -1,5 +1,6 @@
 import { NavLink, Outlet, useLocation, useMatch } from 'react-router';
 import { useEffect, useState } from 'react';
+import { LeftDraftsBar } from './left-drafts-bar.tsx';
 import { Notices } from '../ui/notices.tsx';
 
 /** The rail with the screens, and the screen beside it. */
@@ -22,6 +23,7 @@ export function Shell() {
         <NavLink to="/comparisons">Comparisons</NavLink>
       </nav>
       <div className="screen">
+        <LeftDraftsBar />
         <Outlet />
       </div>
       <Notices />

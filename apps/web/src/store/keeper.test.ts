@@ -4,17 +4,37 @@ import type { ComparisonDocument } from '@levee/core';
 import type { Stored } from '../api/client.ts';
 import { currentDocument, history, useComparison } from './comparison-store.ts';
 import { freshDocument } from './content.ts';
-import { keepDraft, readDraft } from './drafts.ts';
-import { closeComparison, openComparison, resolveConflict, useKeeping } from './keeper.ts';
+import { keepDraft, readDraft, type Draft } from './drafts.ts';
+import {
+  closeComparison,
+  openComparison,
+  resolveConflict,
+  sendBeforeLeaving,
+  useKeeping,
+  wouldBeLost,
+} from './keeper.ts';
+import { discard, keepAsCopy, settleLeftDrafts, useLeft } from './left-drafts.ts';
+import { ownTab } from './tab.ts';
 
 /** A server in memory with one comparison; `down` makes it unreachable. */
 class FakeServer {
   stored: Stored;
   down = false;
+  /** Holds back the answers to writes until it is settled. */
+  slow: Promise<void> | null = null;
   readonly created: ComparisonDocument[] = [];
 
   constructor(document: ComparisonDocument) {
-    this.stored = { id: 'one', version: 1, createdAt: '', updatedAt: '', document };
+    this.stored = {
+      id: 'one',
+      version: 1,
+      createdAt: '',
+      updatedAt: '',
+      title: '',
+      problem: '',
+      document,
+      unreadable: null,
+    };
   }
 
   readonly fetch = async (path: string, { method, body }: RequestInit = {}): Promise<Response> => {
@@ -34,6 +54,9 @@ class FakeServer {
         return this.answer(409, { code: 'comparison-stale', detail: '', current: this.stored });
       }
       this.write(sent.document);
+      const { stored } = this;
+      await this.slow;
+      return this.answer(200, stored);
     }
     return this.answer(200, this.stored);
   };
@@ -68,6 +91,11 @@ afterEach(() => {
   jest.useRealTimers();
 });
 
+/** Where this tab keeps its draft. */
+const own = () => ({ id: 'one', tab: ownTab() });
+/** Where a tab that is closed kept one. */
+const closed = { id: 'one', tab: 'closed-tab' };
+
 const state = () => useKeeping.getState().keeping.state;
 const settle = () => jest.advanceTimersByTimeAsync(10_000);
 const retitle = (title: string) =>
@@ -82,7 +110,7 @@ describe('keeping', () => {
     await settle();
     expect(state()).toBe('kept');
     expect(server.stored).toMatchObject({ version: 2, document: { title: 'ab' } });
-    expect(readDraft('one')).toBeNull();
+    expect(readDraft(own())).toBeNull();
   });
 
   it('keeps progress too, but undo does not go through it', async () => {
@@ -100,7 +128,7 @@ describe('keeping', () => {
     retitle('while away');
     await settle();
     expect(state()).toBe('waiting');
-    expect(readDraft('one')?.document.title).toBe('while away');
+    expect(readDraft(own())?.document.title).toBe('while away');
     server.down = false;
     await settle();
     expect(state()).toBe('kept');
@@ -124,13 +152,13 @@ describe('keeping', () => {
     closeComparison();
     await settle();
     expect(server.stored).toMatchObject({ version: 2, document: { title: 'in a hurry' } });
-    expect(readDraft('one')).toBeNull();
+    expect(readDraft(own())).toBeNull();
   });
 
   it('opens from the draft while the server is away', async () => {
     closeComparison();
     const document = { ...start, title: 'offline' };
-    keepDraft('one', { version: 1, base: start, document });
+    keepDraft(own(), { version: 1, base: start, document, at: '' });
     server.down = true;
     await openComparison('one');
     expect(state()).toBe('waiting');
@@ -139,7 +167,11 @@ describe('keeping', () => {
 
   it('says when there is no such comparison', async () => {
     await openComparison('two');
-    expect(useKeeping.getState().keeping).toEqual({ state: 'missing', detail: 'gone' });
+    expect(useKeeping.getState().keeping).toEqual({
+      state: 'missing',
+      code: 'comparison-unknown',
+      detail: 'gone',
+    });
   });
 
   it('goes by the last comparison that was asked for, whatever answers first', async () => {
@@ -155,10 +187,10 @@ describe('keeping', () => {
   });
 
   it('ignores drafts that cannot be read', () => {
-    localStorage.setItem('levee.draft.one', '{"version":1,"document":{}}');
-    expect(readDraft('one')).toBeNull();
-    localStorage.setItem('levee.draft.one', 'not JSON');
-    expect(readDraft('one')).toBeNull();
+    localStorage.setItem(`levee.draft.one/${ownTab()}`, '{"version":1,"document":{}}');
+    expect(readDraft(own())).toBeNull();
+    localStorage.setItem(`levee.draft.one/${ownTab()}`, 'not JSON');
+    expect(readDraft(own())).toBeNull();
   });
 });
 
@@ -209,7 +241,7 @@ describe('a change made elsewhere', () => {
     expect(currentDocument().title).toBe('theirs');
     await settle();
     expect(server.stored.version).toBe(2);
-    expect(readDraft('one')).toBeNull();
+    expect(readDraft(own())).toBeNull();
   });
 
   it('can win with this one kept as a copy', async () => {
@@ -236,5 +268,153 @@ describe('a change made elsewhere', () => {
     await openComparison('one');
     expect(state()).toBe('conflict');
     expect(currentDocument().title).toBe('mine');
+  });
+});
+
+describe('drafts of several tabs', () => {
+  const draft = (title: string, version = 1): Draft => ({
+    version,
+    base: start,
+    document: { ...start, title },
+    at: '2026-01-31T09:00:00.000Z',
+  });
+
+  it('are kept apart: what another tab keeps stays when this one is sent', async () => {
+    const living = { id: 'one', tab: 'another-tab' };
+    keepDraft(living, draft('of the other tab'));
+    retitle('of this tab');
+    await settle();
+    expect(server.stored.document.title).toBe('of this tab');
+    expect(readDraft(own())).toBeNull();
+    expect(readDraft(living)?.document.title).toBe('of the other tab');
+  });
+
+  it('that a closed tab left are taken over when the comparison is opened', async () => {
+    closeComparison();
+    keepDraft(closed, draft('left behind'));
+    await openComparison('one');
+    await settle();
+    expect(server.stored.document.title).toBe('left behind');
+    expect(readDraft(closed)).toBeNull();
+    expect(readDraft(own())).toBeNull();
+  });
+
+  it('of an earlier version of Levee are found too', async () => {
+    closeComparison();
+    localStorage.setItem('levee.draft.one', JSON.stringify(draft('from before')));
+    await openComparison('one');
+    expect(currentDocument().title).toBe('from before');
+    expect(localStorage.getItem('levee.draft.one')).toBeNull();
+  });
+
+  it('that were left are sent at the start, without opening anything', async () => {
+    closeComparison();
+    keepDraft(closed, draft('left behind'));
+    await settleLeftDrafts(null);
+    expect(server.stored).toMatchObject({ version: 2, document: { title: 'left behind' } });
+    expect(readDraft(closed)).toBeNull();
+    expect(useLeft.getState().left).toEqual([]);
+  });
+
+  it('that were left are dropped where the server has the same', async () => {
+    closeComparison();
+    server.write({ ...start, title: 'left behind' });
+    keepDraft(closed, draft('left behind'));
+    await settleLeftDrafts(null);
+    expect(readDraft(closed)).toBeNull();
+    expect(server.stored.version).toBe(2);
+  });
+
+  it('that were left to another version are offered, and nothing is dropped by itself', async () => {
+    closeComparison();
+    server.write({ ...start, title: 'theirs' });
+    keepDraft(closed, draft('left behind'));
+    await settleLeftDrafts(null);
+    const [left] = useLeft.getState().left;
+    expect(left).toMatchObject({ why: 'changed-elsewhere', tab: 'closed-tab' });
+    expect(readDraft(closed)?.document.title).toBe('left behind');
+    expect(await keepAsCopy(left!)).toBeNull();
+    expect(server.created.map(({ title }) => title)).toEqual(['left behind (not kept before)']);
+    expect(readDraft(closed)).toBeNull();
+    expect(useLeft.getState().left).toEqual([]);
+  });
+
+  it('of a comparison that is gone are offered, and can be let go', async () => {
+    closeComparison();
+    keepDraft({ ...closed, id: 'gone' }, draft('orphan'));
+    await settleLeftDrafts(null);
+    const [left] = useLeft.getState().left;
+    expect(left).toMatchObject({ why: 'gone' });
+    discard(left!);
+    expect(readDraft({ ...closed, id: 'gone' })).toBeNull();
+  });
+
+  it('stay where they are while the server does not answer', async () => {
+    closeComparison();
+    server.down = true;
+    keepDraft(closed, draft('left behind'));
+    await settleLeftDrafts(null);
+    expect(readDraft(closed)?.document.title).toBe('left behind');
+  });
+});
+
+describe('a browser that keeps nothing', () => {
+  const full = () =>
+    jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+
+  it('is said by the mark, and leaving is asked about until the server has the change', async () => {
+    const store = full();
+    server.down = true;
+    retitle('nowhere');
+    expect(useKeeping.getState().keeping).toMatchObject({ state: 'keeping', drafted: false });
+    await settle();
+    expect(useKeeping.getState().keeping).toMatchObject({ state: 'waiting', drafted: false });
+    expect(wouldBeLost()).toBe(true);
+    server.down = false;
+    await settle();
+    expect(state()).toBe('kept');
+    expect(wouldBeLost()).toBe(false);
+    expect(server.stored.document.title).toBe('nowhere');
+    store.mockRestore();
+  });
+
+  it('opens a comparison all the same', async () => {
+    const forbidden = jest.spyOn(window, 'localStorage', 'get').mockImplementation(() => {
+      throw new DOMException('forbidden', 'SecurityError');
+    });
+    closeComparison();
+    await openComparison('one');
+    expect(state()).toBe('kept');
+    forbidden.mockRestore();
+  });
+});
+
+describe('leaving the page', () => {
+  it('sends at once what waits', async () => {
+    retitle('last words');
+    sendBeforeLeaving();
+    await jest.advanceTimersByTimeAsync(0);
+    expect(server.stored).toMatchObject({ version: 2, document: { title: 'last words' } });
+  });
+
+  it('names the version that a request under way will have made', async () => {
+    let answer = () => undefined as void;
+    server.slow = new Promise((resolve) => (answer = resolve));
+    retitle('first');
+    await jest.advanceTimersByTimeAsync(500);
+    expect(server.stored).toMatchObject({ version: 2, document: { title: 'first' } });
+    retitle('second');
+    sendBeforeLeaving();
+    await jest.advanceTimersByTimeAsync(0);
+    expect(server.stored).toMatchObject({ version: 3, document: { title: 'second' } });
+    answer();
+  });
+
+  it('sends nothing when all is kept', async () => {
+    sendBeforeLeaving();
+    await jest.advanceTimersByTimeAsync(0);
+    expect(server.stored.version).toBe(1);
   });
 });

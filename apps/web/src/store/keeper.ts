@@ -3,16 +3,25 @@ import { create } from 'zustand';
 import { comparisonsApi, UNREACHABLE, type Reply, type Stored } from '../api/client.ts';
 import { currentDocument, openDocument, useComparison } from './comparison-store.ts';
 import { contentOf } from './content.ts';
-import { dropDraft, keepDraft, readDraft } from './drafts.ts';
+import {
+  dropDraft,
+  keepDraft,
+  leftDrafts,
+  readDraft,
+  takeDraft,
+  type DraftPlace,
+} from './drafts.ts';
+import { sameValue } from './same-value.ts';
+import { claimTab, livingTabs, ownTab } from './tab.ts';
 
 /** How the open comparison stands with the server. */
 export type Keeping =
   | { readonly state: 'closed' }
   | { readonly state: 'opening' }
-  | { readonly state: 'missing'; readonly detail: string }
+  | { readonly state: 'missing'; readonly code: string; readonly detail: string }
   | { readonly state: 'kept'; readonly at: string }
-  | { readonly state: 'keeping' }
-  | { readonly state: 'waiting'; readonly detail: string }
+  | { readonly state: 'keeping'; readonly drafted: boolean }
+  | { readonly state: 'waiting'; readonly detail: string; readonly drafted: boolean }
   | {
       readonly state: 'conflict';
       readonly theirs: Stored;
@@ -39,6 +48,8 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 let sending = false;
 /** Counts openings, so that a late answer to an earlier one is known. */
 let openings = 0;
+/** Whether the browser keeps what the server does not have yet. */
+let drafted = true;
 /** True while a document is put into the store that must not be sent back. */
 let loading = false;
 
@@ -52,22 +63,23 @@ export async function openComparison(id: string): Promise<void> {
   closeComparison();
   show({ state: 'opening' });
   const opening = ++openings;
-  const reply = await comparisonsApi.read(id);
+  const [reply] = await Promise.all([comparisonsApi.read(id), claimTab()]);
+  const living = await livingTabs();
   if (opening !== openings) return;
-  const draft = readDraft(id);
+  const draft = ownDraft(id, living);
   if (!reply.ok) {
     if (reply.code !== UNREACHABLE || !draft) {
-      show({ state: 'missing', detail: reply.detail });
+      show({ state: 'missing', code: reply.code, detail: reply.detail });
       return;
     }
     begin({ id, version: draft.version, base: draft.base }, draft.document);
-    show({ state: 'waiting', detail: reply.detail });
+    show({ state: 'waiting', detail: reply.detail, drafted });
     schedule(RETRY);
     return;
   }
   const { version, document } = reply.value;
-  if (!draft || equal(draft.document, document)) {
-    dropDraft(id);
+  if (!draft || sameValue(draft.document, document)) {
+    dropDraft(placeOf(id));
     begin({ id, version, base: document }, document);
     show({ state: 'kept', at: reply.value.updatedAt });
     return;
@@ -75,6 +87,19 @@ export async function openComparison(id: string): Promise<void> {
   begin({ id, version: draft.version, base: draft.base }, draft.document);
   if (version === draft.version) schedule(0);
   else settle(reply.value);
+}
+
+function placeOf(id: string): DraftPlace {
+  return { id, tab: ownTab() };
+}
+
+/** This tab's draft; without one, the latest that a closed tab left, which becomes its own. */
+function ownDraft(id: string, living: ReadonlySet<string>) {
+  if (!readDraft(placeOf(id))) {
+    const [latest] = leftDrafts(living, id);
+    if (latest) takeDraft(latest, ownTab());
+  }
+  return readDraft(placeOf(id));
 }
 
 function begin(opened: Open, document: ComparisonDocument): void {
@@ -103,16 +128,20 @@ export function closeComparison(): void {
 
 function sendLast({ id, version }: Open): void {
   void comparisonsApi.update(id, version, currentDocument()).then((reply) => {
-    if (reply.ok && open?.id !== id) dropDraft(id);
+    if (reply.ok && open?.id !== id) dropDraft(placeOf(id));
   });
 }
 
 useComparison.subscribe((state, before) => {
   if (loading || !open) return;
   if (state.content === before.content && state.progress === before.progress) return;
-  keepDraft(open.id, { version: open.version, base: open.base, document: currentDocument() });
-  if (useKeeping.getState().keeping.state === 'conflict') return;
-  if (useKeeping.getState().keeping.state === 'kept') show({ state: 'keeping' });
+  const { version, base } = open;
+  const at = new Date().toISOString();
+  drafted = keepDraft(placeOf(open.id), { version, base, document: currentDocument(), at });
+  const { keeping } = useKeeping.getState();
+  if (keeping.state === 'conflict') return;
+  if (keeping.state === 'waiting') show({ ...keeping, drafted });
+  else show({ state: 'keeping', drafted });
   schedule(DELAY);
 });
 
@@ -136,14 +165,14 @@ async function send(): Promise<void> {
 function saved(target: Open, stored: Stored): void {
   target.version = stored.version;
   target.base = stored.document;
-  if (!equal(currentDocument(), stored.document)) return schedule(0);
-  dropDraft(target.id);
+  if (!sameValue(currentDocument(), stored.document)) return schedule(0);
+  dropDraft(placeOf(target.id));
   show({ state: 'kept', at: stored.updatedAt });
 }
 
 function refused(reply: Extract<Reply<Stored>, { ok: false }>): void {
   if (reply.code === 'comparison-stale' && reply.current) return settle(reply.current);
-  show({ state: 'waiting', detail: reply.detail });
+  show({ state: 'waiting', detail: reply.detail, drafted });
   schedule(RETRY);
 }
 
@@ -154,11 +183,11 @@ function refused(reply: Extract<Reply<Stored>, { ok: false }>): void {
 function settle(theirs: Stored): void {
   if (!open) return;
   const [base, mine, other] = [open.base, currentDocument(), theirs.document].map(contentOf);
-  if (equal(other, base) || equal(other, mine)) {
+  if (sameValue(other, base) || sameValue(other, mine)) {
     open.version = theirs.version;
     open.base = theirs.document;
     schedule(0);
-  } else if (equal(mine, base)) takeOver(theirs);
+  } else if (sameValue(mine, base)) takeOver(theirs);
   else show({ state: 'conflict', theirs });
 }
 
@@ -167,7 +196,7 @@ function takeOver(theirs: Stored): void {
   if (!open) return;
   open.version = theirs.version;
   open.base = theirs.document;
-  dropDraft(open.id);
+  dropDraft(placeOf(open.id));
   put(theirs.document);
   show({ state: 'kept', at: theirs.updatedAt });
 }
@@ -186,7 +215,7 @@ export async function resolveConflict(choice: 'mine' | 'theirs' | 'both'): Promi
   if (choice !== 'mine') return takeOver(theirs);
   open.version = theirs.version;
   open.base = theirs.document;
-  show({ state: 'keeping' });
+  show({ state: 'keeping', drafted });
   schedule(0);
 }
 
@@ -196,17 +225,19 @@ export function keepNow(): void {
   if (state === 'keeping' || state === 'waiting') schedule(0);
 }
 
-function equal(a: unknown, b: unknown): boolean {
-  return JSON.stringify(sorted(a)) === JSON.stringify(sorted(b));
+/** Whether something would be lost if the page were closed now. */
+export function wouldBeLost(): boolean {
+  const { keeping } = useKeeping.getState();
+  return (keeping.state === 'keeping' || keeping.state === 'waiting') && !keeping.drafted;
 }
 
-/** The same value with the keys of its objects in order, so that key order does not count. */
-function sorted(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(sorted);
-  if (typeof value !== 'object' || value === null) return value;
-  return Object.fromEntries(
-    Object.entries(value)
-      .sort(([a], [b]) => (a < b ? -1 : 1))
-      .map(([key, inner]) => [key, sorted(inner)]),
-  );
+/**
+ * The page is about to go: what waits is sent now and goes on being sent without the page. Behind a request
+ * that is still under way it names the version that that one will have made.
+ */
+export function sendBeforeLeaving(): void {
+  const { state } = useKeeping.getState().keeping;
+  if (!open || (state !== 'keeping' && state !== 'waiting')) return;
+  const { id, version } = open;
+  void comparisonsApi.update(id, sending ? version + 1 : version, currentDocument());
 }

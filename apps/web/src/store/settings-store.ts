@@ -1,6 +1,7 @@
 import { decodeVocabulary, DEFAULT_VOCABULARY, type Vocabulary, type Voice } from '@levee/core';
 import { create } from 'zustand';
-import { persist } from 'zustand/middleware';
+import { createJSONStorage, persist } from 'zustand/middleware';
+import { browserStore } from './browser-store.ts';
 
 export interface Settings {
   readonly voice: Voice;
@@ -27,6 +28,11 @@ const DEFAULTS: Settings = {
 export const useSettings = create<Settings>()(
   persist(() => DEFAULTS, {
     name: 'levee.settings',
+    storage: createJSONStorage(() => ({
+      getItem: browserStore.get,
+      setItem: (name, text) => void browserStore.set(name, text),
+      removeItem: browserStore.remove,
+    })),
     version: 1,
     merge: (kept, current) => decodeSettings(kept, current),
   }),

@@ -12,13 +12,17 @@ export function Tex({
 }) {
   const ref = useRef<HTMLSpanElement>(null);
   useLayoutEffect(() => {
-    if (ref.current) {
-      katex.render(source, ref.current, {
-        displayMode: display,
-        throwOnError: false,
-        strict: false,
-      });
-    }
+    if (ref.current) typeset(source, ref.current, display);
   }, [source, display]);
   return <span ref={ref} className="tex" />;
+}
+
+/** What cannot be typeset is shown as it is written, never in red. */
+function typeset(source: string, element: HTMLElement, displayMode: boolean): void {
+  try {
+    katex.render(source, element, { displayMode, throwOnError: true, strict: false });
+  } catch (error) {
+    if (!(error instanceof katex.ParseError)) throw error;
+    element.textContent = source;
+  }
 }

@@ -1,5 +1,6 @@
 import {
   areaGround,
+  benchFailure,
   kindsGround,
   squareGround,
   substitutionOf,
@@ -7,6 +8,7 @@ import {
   compare,
   dealtSteps,
   drawSheet,
+  failureText,
   levels,
   registry,
   timeline,
@@ -27,9 +29,6 @@ import {
   type Timeline,
 } from '@levee/core';
 import { problemOf, type Content } from '../store/content.ts';
-
-/** The most figures of an operand that papers are drawn for. */
-export const MOST_FIGURES = 12;
 
 /** One method's paper with all that is needed to draw any moment of it. */
 export interface Paper {
@@ -158,9 +157,8 @@ function drawnLevels(all: readonly Level[], problem: Problem): readonly Level[] 
 
 /** Why a problem is too long to be drawn, or null. */
 export function tooLong(problem: Problem): string | null {
-  const most = Math.max(...problem.operands.map((operand) => operand.digits.length));
-  if (most <= MOST_FIGURES) return null;
-  return `The bench shows numbers of up to ${MOST_FIGURES} figures; this one has ${most}. The command line works longer ones.`;
+  const failure = benchFailure(problem);
+  return failure && failureText(failure);
 }
 
 /** The steps done on every paper, never past its end. */

@@ -24,6 +24,7 @@ export interface Bounds {
 export abstract class TermSpace {
   abstract readonly size: number;
   private readonly ids: TermId[] = [];
+  private readonly before: Exact[] = [Exact.ZERO];
 
   constructor(readonly cuts: Cuts) {}
 
@@ -66,6 +67,19 @@ export abstract class TermSpace {
 
   worth(index: number): Exact {
     return this.worthOf(this.parts(index));
+  }
+
+  /** What the terms from one number up to and without another are worth together. */
+  worthOfRun(start: number, end: number): Exact {
+    return this.worthBefore(end).minus(this.worthBefore(start));
+  }
+
+  /** What all terms below a number are worth; each sum is made once, from the one before it. */
+  private worthBefore(index: number): Exact {
+    for (let k = this.before.length; k <= index; k++) {
+      this.before.push(this.before[k - 1]!.plus(this.worth(k - 1)));
+    }
+    return this.before[index]!;
   }
 
   /** The term as it is written out, `40×8` or `−80`. */
@@ -326,6 +340,16 @@ export class TermSet {
     return new TermSet(space, mergeRuns(filled.map((set) => set.runs)));
   }
 
+  /** From runs in turn of start and end, in order; those that touch are joined. */
+  static fromRuns(space: TermSpace, edges: readonly number[]): TermSet {
+    return new TermSet(space, mergeRuns([edges]));
+  }
+
+  /** The starts and ends of its runs, in turn. */
+  get edges(): readonly number[] {
+    return this.runs;
+  }
+
   /** The same term numbers in another expansion of the same shape. */
   in(space: TermSpace): TermSet {
     return new TermSet(space, this.runs);
@@ -386,7 +410,14 @@ export class TermSet {
 
   /** What the terms amount to together. */
   worth(): Exact {
-    return Exact.sum([...this.indices()].map((index) => this.space.worth(index)));
+    if (this.runs.length === 2 && this.runs[1]! - this.runs[0]! === 1) {
+      return this.space.worth(this.runs[0]!);
+    }
+    const sums: Exact[] = [];
+    for (let i = 0; i < this.runs.length; i += 2) {
+      sums.push(this.space.worthOfRun(this.runs[i]!, this.runs[i + 1]!));
+    }
+    return Exact.sum(sums);
   }
 
   ids(): TermId[] {

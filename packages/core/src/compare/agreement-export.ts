@@ -241,7 +241,7 @@ export function texText(text: string, notation: Notation): string {
     .replaceAll(/\s*[×·]\s*/g, ` ${timesTex(notation)} `)
     .replaceAll(/\s*÷\s*/g, ' \\div ')
     .replaceAll('−', '-')
-    .replaceAll(/(\d+) (\d+)\/(\d+)/g, '$1\\tfrac{$2}{$3}')
+    .replaceAll(/(?<!\d)(\d+) (\d+)\/(\d+)/g, '$1\\tfrac{$2}{$3}')
     .replaceAll(/(?<![\d{])(\d+)\/(\d+)/g, '\\tfrac{$1}{$2}')
     .replaceAll(/_(\d+)/g, '_{$1}');
 }

@@ -106,7 +106,7 @@ function isSum(kind: ProblemKind): boolean {
 }
 
 /** Above so many leaves in all its lines together an agreement of a sum is given in brief. */
-const MOST_LEAVES = 400_000;
+const MOST_LEAVES = 60_000;
 
 /** The opening, the method's brackets and the total. */
 function briefMoves(brackets: Expression, lane: Lane, total: Exact): readonly Move[] {

@@ -32,9 +32,20 @@ export function commonTerms(traces: readonly Trace[]): CommonTerms {
   const space = first.space.over(refined.map((operand) => operand.parts));
   const translate = traces.map((trace, t) => {
     const members = refined.map((operand) => operand.members[t]!);
-    return (terms: TermSet) => translated(trace.space, space, members, terms);
+    const runsOf = runsOfTerms(trace.space, space, members);
+    return remembered((terms) => translated(space, runsOf, terms));
   });
   return { space, translate };
+}
+
+/** The same set of a trace is asked for by many marks and again by every panel; it is translated once. */
+function remembered(translate: Translate): Translate {
+  const known = new WeakMap<TermSet, TermSet>();
+  return (terms) => {
+    let common = known.get(terms);
+    if (!common) known.set(terms, (common = translate(terms)));
+    return common;
+  };
 }
 
 function sameCuts(a: TermSpace, b: TermSpace): boolean {
@@ -84,9 +95,28 @@ function sortedEdges(edges: readonly Exact[]): readonly Exact[] {
   return [...unique.values()].sort((a, b) => a.compare(b));
 }
 
-function translated(from: TermSpace, to: TermSpace, members: Members, terms: TermSet): TermSet {
-  const indices = [...terms.indices()].flatMap((index) =>
-    from.refined(from.parts(index), members).map((parts) => to.index(parts)),
-  );
-  return TermSet.from(to, indices);
+/** For each term of a trace the runs of common terms that it is made of, in turn their starts and ends. */
+function runsOfTerms(
+  from: TermSpace,
+  to: TermSpace,
+  members: Members,
+): (index: number) => number[] {
+  const known: number[][] = [];
+  return (index) =>
+    (known[index] ??= [
+      ...TermSet.from(
+        to,
+        from.refined(from.parts(index), members).map((parts) => to.index(parts)),
+      ).edges,
+    ]);
+}
+
+function translated(to: TermSpace, runsOf: (index: number) => number[], terms: TermSet): TermSet {
+  const pairs: (readonly [start: number, end: number])[] = [];
+  for (const index of terms.indices()) {
+    const runs = runsOf(index);
+    for (let i = 0; i < runs.length; i += 2) pairs.push([runs[i]!, runs[i + 1]!]);
+  }
+  pairs.sort(([a], [b]) => a - b);
+  return TermSet.fromRuns(to, pairs.flat());
 }

@@ -46,6 +46,14 @@ export class Exact {
     return new Exact(0n, 1n, [{ monomial: [[name, 1]], coefficient: rational(1n) }]);
   }
 
+  /** Letters multiplied, each with its exponent; those with the exponent 0 are left out. */
+  static letters(exponents: ReadonlyMap<string, number>): Exact {
+    const monomial = [...exponents].filter(([, exponent]) => exponent > 0);
+    if (monomial.length === 0) return Exact.ONE;
+    monomial.sort(([a], [b]) => (a < b ? -1 : 1));
+    return new Exact(0n, 1n, [{ monomial, coefficient: rational(1n) }]);
+  }
+
   /** Reads what {@link toString} writes: `40`, `-18`, `3/4`, `2x^2+6x`, `3/4xy`. */
   static parse(text: string): Exact {
     const pieces = text.replace(/(?!^)-/g, '+-').split('+');
@@ -291,6 +299,20 @@ function multiplyMonomials(a: Monomial, b: Monomial): Monomial {
   return [...exponents].sort(([x], [y]) => (x < y ? -1 : 1));
 }
 
+/** The highest exponent that is read: above what any computation here makes. */
+const MOST_EXPONENT = 1000;
+
+function exponentsIn(letters: string, text: string): ReadonlyMap<string, number> {
+  const exponents = new Map<string, number>();
+  for (const [, letter = '', power = '1'] of letters.matchAll(/([a-z])(?:\^(\d+))?/g)) {
+    exponents.set(letter, (exponents.get(letter) ?? 0) + Number(power));
+  }
+  if ([...exponents.values()].some((exponent) => exponent > MOST_EXPONENT)) {
+    throw new RangeError(`Exact.parse: "${text}" has an exponent above ${MOST_EXPONENT}`);
+  }
+  return exponents;
+}
+
 const MONOMIAL = /^(-?)(\d+)?(?:\/(\d+))?((?:[a-z](?:\^\d+)?)*)$/;
 
 function parseMonomial(text: string): Exact {
@@ -299,9 +321,6 @@ function parseMonomial(text: string): Exact {
     throw new RangeError(`Exact.parse: "${text}" is not an amount`);
   }
   const [, sign, top = '1', bottom = '1', letters = ''] = match;
-  let value = Exact.of(BigInt(`${sign}${top}`), BigInt(bottom));
-  for (const [, letter = '', power = '1'] of letters.matchAll(/([a-z])(?:\^(\d+))?/g)) {
-    for (let i = 0; i < Number(power); i++) value = value.times(Exact.letter(letter));
-  }
-  return value;
+  const coefficient = Exact.of(BigInt(`${sign}${top}`), BigInt(bottom));
+  return coefficient.times(Exact.letters(exponentsIn(letters, text)));
 }

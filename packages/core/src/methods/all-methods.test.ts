@@ -533,17 +533,6 @@ describe('long numbers', () => {
 });
 
 describe('refusals', () => {
-  it('are given for strings of factors with too many products to follow', () => {
-    const problem = productProblem(Array.from({ length: 4 }, () => numeral('123456789012')));
-    for (const method of registry.methods.filter(({ family }) => family === 'multiplication')) {
-      expect(method.accepts(problem)).toEqual({
-        ok: false,
-        reason: { code: 'too-many-terms', terms: 12 ** 4, limit: 20_000 },
-      });
-      expect(() => method.trace(problem)).toThrow(/at most 20000/);
-    }
-  });
-
   it('are given for schools that do not exist', () => {
     const column = registry.get('column-multiplication');
     const unknown = resolveSchool(column, { colour: 'red' });

@@ -2,18 +2,18 @@ import { Exact } from '../exact/exact.ts';
 import { numeralValue } from '../exact/numeral.ts';
 import { wholeRoot } from '../exact/whole-root.ts';
 import { expressionText, type Expression } from './expression.ts';
+import { failureText } from './failure.ts';
+import { hasBoundedValue, LIMITS, overLimit } from './limits.ts';
 
 export type Evaluated =
   { readonly ok: true; readonly value: Exact } | { readonly ok: false; readonly fault: string };
-
-/** The greatest exponent that is worked out. */
-const MOST_POWER = 200n;
 
 class Fault extends Error {}
 
 /** Works out an expression exactly. What has no exact value gives a fault in one sentence. */
 export function evaluate(expression: Expression): Evaluated {
   try {
+    if (!hasBoundedValue(expression)) throw new Fault(failureText(overLimit('value')));
     return { ok: true, value: valueOf(expression) };
   } catch (error) {
     if (error instanceof Fault) return { ok: false, fault: error.message };
@@ -58,7 +58,9 @@ function divided(top: Exact, bottom: Exact, of: Expression): Exact {
 }
 
 function power(base: Exact, exponent: bigint): Exact {
-  if (exponent > MOST_POWER) throw new Fault(`Powers are worked out up to ${MOST_POWER}.`);
+  if (exponent > BigInt(LIMITS.valuePower)) {
+    throw new Fault(failureText(overLimit('valuePower')));
+  }
   let value = Exact.ONE;
   for (let i = 0n; i < exponent; i++) value = value.times(base);
   return value;

@@ -24,9 +24,9 @@ export function expressionTex(expression: Expression, notation: Notation = PLAIN
       case 'product':
         return product(of.factors);
       case 'quotient':
-        return `${closed(of.dividend)} \\div ${closed(of.divisor)}`;
+        return `${closed(of.dividend)} \\div ${divisor(of.divisor)}`;
       case 'power':
-        return `${closed(of.of)}^{${number(of.exponent)}}`;
+        return `${powerBase(of.of)}^{${number(of.exponent)}}`;
       case 'root':
         return `\\sqrt{${tex(of.of)}}`;
     }
@@ -35,15 +35,34 @@ export function expressionTex(expression: Expression, notation: Notation = PLAIN
   /** A part that stands beside another sign: sums, and anything that opens with a minus, in brackets. */
   function closed(of: Expression): string {
     const open = of.kind === 'sum' || of.kind === 'negative' || of.kind === 'quotient';
-    return open ? `\\left(${tex(of)}\\right)` : tex(of);
+    return open ? bracketed(of) : tex(of);
+  }
+
+  /** Behind a division sign a product would be read as divided by its first factor alone. */
+  function divisor(of: Expression): string {
+    return of.kind === 'product' ? bracketed(of) : closed(of);
+  }
+
+  /** An exponent belongs to the one number or letter before it, so anything longer is in brackets. */
+  function powerBase(of: Expression): string {
+    return of.kind === 'number' || of.kind === 'letter' ? tex(of) : bracketed(of);
+  }
+
+  function bracketed(of: Expression): string {
+    return `\\left(${tex(of)}\\right)`;
+  }
+
+  /** Whether a factor can stand right behind another: it does not begin with a figure. */
+  function isBare(of: Expression): boolean {
+    if (of.kind === 'power') return of.of.kind !== 'number';
+    return of.kind === 'letter' || of.kind === 'sum';
   }
 
   /** Numbers need a sign between them; letters and brackets stand side by side. */
   function product(factors: readonly Expression[]): string {
     return factors
       .map((factor, i) => {
-        const bare = factor.kind === 'letter' || factor.kind === 'sum' || factor.kind === 'power';
-        return i === 0 || bare ? closed(factor) : ` ${sign} ${closed(factor)}`;
+        return i === 0 || isBare(factor) ? closed(factor) : ` ${sign} ${closed(factor)}`;
       })
       .join('');
   }

@@ -1,3 +1,5 @@
+import type { LimitId } from './limits.ts';
+
 /**
  * Every reason a problem text can be refused. Codes are stable and appear in no sentence; the
  * sentences are in {@link failureText}. `at` counts characters of the typed text from 1.
@@ -36,8 +38,39 @@ export type ProblemFailure =
       readonly operands: number;
       readonly limit: number;
     }
+  | { readonly code: 'over-limit'; readonly limit: LimitId; readonly most: number }
   | { readonly code: 'divides-by-zero'; readonly dividend: string }
   | { readonly code: 'kind-not-offered'; readonly kind: ProblemShape };
+
+/** What goes past a limit, and how far it may go. */
+const OVER: Record<LimitId, (most: number) => string> = {
+  text: (most) => `The text is too long; a problem may have ${most} characters.`,
+  signs: (most) =>
+    `There are too many numbers, letters and signs here; a problem may have ${most} of them.`,
+  brackets: (most) => `Brackets and signs may stand up to ${most} deep inside each other.`,
+  figures: (most) => `A number here is too long; at most ${most} figures are worked.`,
+  addends: (most) => `There are too many numbers here; at most ${most} are added.`,
+  factors: (most) =>
+    `Written out, this has too many factors; at most ${most} are multiplied in one product.`,
+  power: (most) => `A number is multiplied by itself up to the power ${most}.`,
+  exponent: (most) => `Written out, a letter has too high an exponent; at most ${most} is worked.`,
+  terms: (most) =>
+    `Written out, the brackets have too many terms; at most ${most} are worked in all.`,
+  coefficient: (most) =>
+    `Written out, the number before a letter is too long; at most ${most} figures are worked.`,
+  addedFigures: (most) =>
+    `There are too many figures to add; the addends times the figures of the longest may be ${most}.`,
+  products: (most) =>
+    `The figures of these factors make too many single products; ${most} are worked, counted once for each stage.`,
+  comparedProducts: (most) =>
+    `The figures of these factors make too many single products to compare methods; ${most} are compared, counted once for each stage.`,
+  benchFigures: (most) =>
+    `The bench shows numbers of up to ${most} figures; here is a longer one. The command line works longer ones.`,
+  benchProducts: (most) =>
+    `The bench shows factors whose figures make up to ${most} single products, counted once for each stage; here are more. The command line works longer ones.`,
+  value: (most) => `What this makes is too long; at most ${most} figures are worked out.`,
+  valuePower: (most) => `Powers are worked out up to ${most}.`,
+};
 
 /** What kind of computation a text is, when it is one that can be read but not worked. */
 export type ProblemShape =
@@ -110,6 +143,8 @@ export function failureText(failure: ProblemFailure): string {
       return `This is ${SHAPES[failure.kind]}; ${WORKED}`;
     case 'too-many-operands':
       return `This has ${failure.operands} numbers; at most ${failure.limit} are worked in one ${failure.kind}.`;
+    case 'over-limit':
+      return OVER[failure.limit](failure.most);
     case 'divides-by-zero':
       return `${failure.dividend} ÷ 0 has no answer: no number of nothings makes ${failure.dividend}; write another divisor.`;
   }

@@ -2,10 +2,8 @@ import { EmbeddedActionsParser, type IToken } from 'chevrotain';
 import { numeral, MAX_BASE, MIN_BASE, type Numeral } from '../exact/numeral.ts';
 import type { Expression, SumPart } from './expression.ts';
 import type { ProblemFailure } from './failure.ts';
+import { LIMITS } from './limits.ts';
 import * as t from './tokens.ts';
-
-/** Longest number that is worked, in digits. */
-export const MAX_DIGITS = 400;
 
 /** Carries a failure out of the grammar's actions; never leaves this folder. */
 export class ProblemRefusal extends Error {
@@ -161,8 +159,8 @@ function readNumeral(token: IToken): Numeral {
     throw new ProblemRefusal({ code: 'base-unknown', base: suffix ?? '', at });
   }
   const digits = figures.replace('.', '').replace(/^0+(?=.)/, '').length;
-  if (digits > MAX_DIGITS) {
-    throw new ProblemRefusal({ code: 'number-too-long', digits, limit: MAX_DIGITS, at });
+  if (digits > LIMITS.figures) {
+    throw new ProblemRefusal({ code: 'number-too-long', digits, limit: LIMITS.figures, at });
   }
   const stranger = [...figures].findIndex((glyph) => glyph !== '.' && parseInt(glyph, 16) >= base);
   if (stranger >= 0) {

@@ -2,10 +2,8 @@ import { Exact } from '../exact/exact.ts';
 import { numeralValue, termsNumeral, type Numeral } from '../exact/numeral.ts';
 import type { Expression } from './expression.ts';
 import type { ProblemShape } from './failure.ts';
+import { LIMITS } from './limits.ts';
 import type { Worked } from './shape.ts';
-
-/** The greatest exponent of a letter, and of a bracket, that is worked. */
-export const MAX_EXPONENT = 12;
 
 export function hasLetters(expression: Expression): boolean {
   switch (expression.kind) {
@@ -162,6 +160,6 @@ function termOf(of: Expression): Exact | null {
 
 function exponentOf({ exponent }: Extract<Expression, { kind: 'power' }>): number | null {
   const value = numeralValue(exponent);
-  if (!value.isWhole || value.numerator > BigInt(MAX_EXPONENT)) return null;
+  if (!value.isWhole || value.numerator > BigInt(LIMITS.exponent)) return null;
   return Number(value.numerator);
 }

@@ -3,7 +3,7 @@ import { numeral, numeralValue } from '../exact/numeral.ts';
 import { integerOf, products } from '../testing/arbitraries.ts';
 import { expressionText, type Expression } from './expression.ts';
 import { failureText } from './failure.ts';
-import { MAX_DIGITS } from './grammar.ts';
+import { LIMITS } from './limits.ts';
 import { estimateOf, proposedOperands, roundings } from './estimate.ts';
 import { inBase, problemText, problemValue, productProblem, readProblem } from './problem.ts';
 import { readExpression } from './read-expression.ts';
@@ -102,9 +102,9 @@ describe('readProblem', () => {
   });
 
   it('refuses numbers and texts beyond what is worked', () => {
-    const long = '7'.repeat(MAX_DIGITS + 1);
+    const long = '7'.repeat(LIMITS.figures + 1);
     expect(reasonOf(`3 × ${long}`)).toMatchObject({ code: 'number-too-long', at: 5 });
-    expect(readProblem(`3 × ${'7'.repeat(MAX_DIGITS)}`).ok).toBe(true);
+    expect(readProblem(`3 × ${'7'.repeat(LIMITS.figures)}`).ok).toBe(true);
     expect(reasonOf('1'.repeat(5000))).toMatchObject({ code: 'text-too-long' });
     expect(reasonOf(`${'('.repeat(60)}1${')'.repeat(60)}`)).toMatchObject({
       code: 'brackets-too-deep',

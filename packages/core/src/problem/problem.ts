@@ -2,18 +2,20 @@ import { Exact } from '../exact/exact.ts';
 import { numeralFor, numeralText, numeralValue, type Numeral } from '../exact/numeral.ts';
 import { expressionText, type Expression } from './expression.ts';
 import type { ProblemFailure } from './failure.ts';
+import { hasLetters } from './letters.ts';
+import { LIMITS, lettersFailure, workFailure } from './limits.ts';
 import { sourceOf } from './problem-text.ts';
 import { readExpression, type ReadOptions } from './read-expression.ts';
 import { isNumber, shapeOf, takesFractions } from './shape.ts';
 
-/** A product of 2 to {@link MAX_FACTORS} numbers, whole or with a point, all written in one base. */
+/** A product of 2 to {@link LIMITS}.factors numbers, whole or with a point, all written in one base. */
 export interface ProductProblem {
   readonly kind: 'product';
   readonly operands: readonly Numeral[];
   readonly base: number;
 }
 
-/** A sum of 2 to {@link MAX_ADDENDS} numbers, whole or with a point, all written in one base. */
+/** A sum of 2 to {@link LIMITS}.addends numbers, whole or with a point, all written in one base. */
 export interface SumProblem {
   readonly kind: 'sum';
   readonly operands: readonly Numeral[];
@@ -60,21 +62,15 @@ interface KindRules {
   readonly operandNames: readonly string[];
 }
 
-/** The longest string of addends that is worked. */
-export const MAX_ADDENDS = 40;
-
-/** The most factors that are worked, stage by stage. */
-export const MAX_FACTORS = 8;
-
 const KINDS: Record<ProblemKind, KindRules> = {
   product: {
     sign: '×',
     least: 2,
-    most: MAX_FACTORS,
+    most: LIMITS.factors,
     value: (worths) => worths.reduce((total, factor) => total.times(factor)),
     operandNames: ['factor'],
   },
-  sum: { sign: '+', least: 2, most: MAX_ADDENDS, value: Exact.sum, operandNames: ['addend'] },
+  sum: { sign: '+', least: 2, most: LIMITS.addends, value: Exact.sum, operandNames: ['addend'] },
   difference: {
     sign: '−',
     least: 2,
@@ -171,6 +167,8 @@ function problemOf(expression: Expression): ReadProblem {
   if (isNumber(expression)) {
     return refuse({ code: 'one-number', number: expressionText(expression) });
   }
+  const excess = hasLetters(expression) ? lettersFailure(expression) : null;
+  if (excess) return refuse(excess);
   const shape = shapeOf(expression);
   if (typeof shape !== 'object') return refuse({ code: 'kind-not-offered', kind: shape });
   const { kind, operands } = shape;
@@ -190,9 +188,11 @@ function problemOf(expression: Expression): ReadProblem {
 
 function limited(kind: ProblemKind, operands: readonly Numeral[]): ReadProblem {
   const limit = KINDS[kind].most;
-  return operands.length > limit
-    ? refuse({ code: 'too-many-operands', kind, operands: operands.length, limit })
-    : { ok: true, problem: makeProblem(kind, operands) };
+  if (operands.length > limit) {
+    return refuse({ code: 'too-many-operands', kind, operands: operands.length, limit });
+  }
+  const excess = workFailure(kind, operands);
+  return excess ? refuse(excess) : { ok: true, problem: makeProblem(kind, operands) };
 }
 
 function refuse(reason: ProblemFailure): ReadProblem {

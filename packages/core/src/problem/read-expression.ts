@@ -2,15 +2,12 @@ import { EOF, type ILexingResult, type IToken } from 'chevrotain';
 import type { Expression } from './expression.ts';
 import type { ProblemFailure } from './failure.ts';
 import { problemGrammar, ProblemRefusal } from './grammar.ts';
+import { LIMITS, overLimit } from './limits.ts';
 import * as t from './tokens.ts';
 
 export type ReadExpression =
   | { readonly ok: true; readonly expression: Expression }
   | { readonly ok: false; readonly reason: ProblemFailure };
-
-/** Longest text that is read, in characters. */
-export const MAX_TEXT = 4000;
-const MAX_BRACKETS = 40;
 
 export interface ReadOptions {
   /** Whether a comma between two figures is the sign before the tenths. */
@@ -22,15 +19,21 @@ export function readExpression(
   source: string,
   { decimalComma = false }: ReadOptions = {},
 ): ReadExpression {
-  const typed = plainCharacters(source).replace(/\s*=\s*$/, '');
-  const text = decimalComma ? typed.replace(/(\d),(?=\d)/g, '$1.') : typed;
-  if (text.trim() === '') return { ok: false, reason: { code: 'empty' } };
-  if (text.length > MAX_TEXT) {
-    return { ok: false, reason: { code: 'text-too-long', length: text.length, limit: MAX_TEXT } };
+  if (source.length > LIMITS.text) {
+    const { length } = source;
+    return { ok: false, reason: { code: 'text-too-long', length, limit: LIMITS.text } };
   }
+  const typed = withoutEqualsSign(plainCharacters(source));
+  const text = decimalComma ? typed.replace(/(\d),(?=\d)/g, '$1.') : typed;
+  if (text === '') return { ok: false, reason: { code: 'empty' } };
   const lexed = t.problemLexer.tokenize(text);
-  const reason = lexicalFailure(text, lexed) ?? bracketFailure(lexed.tokens);
+  const reason = lexicalFailure(text, lexed) ?? nestingFailure(lexed.tokens);
   return reason ? { ok: false, reason } : parse(lexed.tokens);
+}
+
+function withoutEqualsSign(typed: string): string {
+  const text = typed.trimEnd();
+  return (text.endsWith('=') ? text.slice(0, -1) : text).trimEnd();
 }
 
 /** Full-width and other compatibility figures become plain ones, one character for one; exponents stay. */
@@ -59,19 +62,30 @@ function lexicalFailure(text: string, { tokens, errors }: ILexingResult): Proble
   return { code: 'comma-in-number', at: comma.startOffset + comma.image.indexOf(',') + 1 };
 }
 
-function bracketFailure(tokens: readonly IToken[]): ProblemFailure | null {
-  const open: number[] = [];
+/** How deep things stand inside each other: brackets, and the roots and minuses in a row before them. */
+function nestingFailure(tokens: readonly IToken[]): ProblemFailure | null {
+  const open: { at: number; depth: number }[] = [];
+  let depth = 0;
+  let inRow = 0;
   for (const { tokenType, startOffset } of tokens) {
-    if (tokenType === t.Open) open.push(startOffset + 1);
-    if (tokenType === t.Close && open.pop() === undefined) {
-      return { code: 'bracket-unopened', at: startOffset + 1 };
+    const at = startOffset + 1;
+    if (tokenType === t.Open) {
+      open.push({ at, depth });
+      depth += inRow + 1;
     }
-    if (open.length > MAX_BRACKETS) {
-      return { code: 'brackets-too-deep', at: startOffset + 1, limit: MAX_BRACKETS };
+    if (tokenType === t.Close) {
+      const opened = open.pop();
+      if (!opened) return { code: 'bracket-unopened', at };
+      depth = opened.depth;
+    }
+    inRow = tokenType === t.Root || tokenType === t.Minus ? inRow + 1 : 0;
+    if (depth + inRow > LIMITS.brackets) {
+      return { code: 'brackets-too-deep', at, limit: LIMITS.brackets };
     }
   }
   const last = open.pop();
-  return last === undefined ? null : { code: 'bracket-open', at: last };
+  if (last) return { code: 'bracket-open', at: last.at };
+  return tokens.length > LIMITS.signs ? overLimit('signs') : null;
 }
 
 function parse(tokens: IToken[]): ReadExpression {

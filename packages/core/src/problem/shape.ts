@@ -1,6 +1,7 @@
 import { numeralValue, type Numeral } from '../exact/numeral.ts';
 import type { Expression } from './expression.ts';
 import type { ProblemShape } from './failure.ts';
+import { LIMITS } from './limits.ts';
 import { hasLetters, lettersShape } from './letters.ts';
 import type { ProblemKind } from './problem.ts';
 
@@ -13,8 +14,14 @@ export interface Worked {
 /** The problem that an expression is, or the name of the kind of computation that is not worked. */
 export function shapeOf(expression: Expression): Worked | ProblemShape {
   if (expression.kind === 'root') return rootShape(expression);
-  if (hasLetters(expression)) return lettersShape(expression);
+  return hasLetters(expression) ? lettersShape(expression) : numbersShape(expression);
+}
+
+/** The same for an expression without letters. */
+function numbersShape(expression: Expression): Worked | ProblemShape {
   switch (expression.kind) {
+    case 'root':
+      return rootShape(expression);
     case 'sum':
       return sumShape(expression);
     case 'product':
@@ -35,8 +42,6 @@ function rootShape({ of }: Extract<Expression, { kind: 'root' }>): Worked | Prob
   return of.kind === 'negative' && isNumber(of.of) ? 'negative root' : 'root of an expression';
 }
 
-const MAX_POWER = 8;
-
 /** A number multiplied by itself. */
 function powerShape({ of, exponent }: Extract<Expression, { kind: 'power' }>) {
   const times = numeralValue(exponent);
@@ -44,7 +49,7 @@ function powerShape({ of, exponent }: Extract<Expression, { kind: 'power' }>) {
     of.kind !== 'number' ||
     !times.isWhole ||
     times.numerator < 2n ||
-    times.numerator > MAX_POWER
+    times.numerator > BigInt(LIMITS.power)
   ) {
     return 'power';
   }
@@ -115,6 +120,6 @@ export function isNumber(of: Expression): of is NumberExpression {
 /** What the first operand that is no plain number is. */
 function firstShape(operands: readonly Expression[]): ProblemShape {
   const [odd] = operands.filter((operand) => !isNumber(operand));
-  const shape = odd ? shapeOf(odd) : 'mixed sum';
+  const shape = odd ? numbersShape(odd) : 'mixed sum';
   return typeof shape === 'object' ? 'mixed operations' : shape;
 }

@@ -12,21 +12,58 @@ function pattern(match: (text: string, offset: number) => string | null): Custom
   };
 }
 
+const SPACE = /\s/;
+const DIGIT = /\d/;
+
+/** The offset of the first character that is no space, going on by `step` from `from`. */
+function pastSpaces(text: string, from: number, step: 1 | -1): number {
+  let at = from;
+  while (at >= 0 && at < text.length && SPACE.test(text[at]!)) at += step;
+  return at;
+}
+
 /** The letter x is a times sign between two numbers (`46 x 58`) and where `46 ` is all that stands before it. */
 function timesAsLetter(text: string, offset: number): string | null {
   const letter = text[offset];
   if (letter !== 'x' && letter !== 'X') return null;
-  const before = text.slice(0, offset);
-  const after = text.slice(offset + 1);
-  if (!/\d\s*$/.test(before)) return null;
-  if (/^\s*\d/.test(after)) return letter;
-  return /^\s*\d[\d.,]*\s+$/.test(before) && /^\s*$/.test(after) ? letter : null;
+  const before = pastSpaces(text, offset - 1, -1);
+  if (before < 0 || !DIGIT.test(text[before]!)) return null;
+  const after = pastSpaces(text, offset + 1, 1);
+  if (after < text.length) return DIGIT.test(text[after]!) ? letter : null;
+  return before < offset - 1 && /^\s*\d[\d.,]*\s+$/.test(text.slice(0, offset)) ? letter : null;
 }
 
 export const Space = createToken({ name: 'Space', pattern: /\s+/, group: Lexer.SKIPPED });
+
+const RUN = /[0-9A-Fa-f.]*/y;
+const BASE = /_\d+/y;
+/** The run of figures and points that was looked at last, so that a long one is walked through once. */
+const run = { text: '', end: 0 };
+
+/** Figures with the base behind them. */
+function basedNumber(text: string, offset: number): string | null {
+  if (run.text !== text || offset >= run.end || offset === 0) {
+    RUN.lastIndex = offset;
+    run.text = text;
+    run.end = offset + RUN.exec(text)![0].length;
+  }
+  BASE.lastIndex = run.end;
+  const base = BASE.exec(text)?.[0];
+  return base && isPointed(text, offset, run.end) ? text.slice(offset, run.end) + base : null;
+}
+
+/** Whether figures from one offset to another have at most one point, and that between two of them. */
+function isPointed(text: string, from: number, to: number): boolean {
+  const point = text.indexOf('.', from);
+  if (point < 0 || point >= to) return to > from;
+  const next = text.indexOf('.', point + 1);
+  return point > from && point < to - 1 && (next < 0 || next >= to);
+}
+
 export const BasedNumber = createToken({
   name: 'BasedNumber',
-  pattern: /[0-9A-Fa-f]+(?:\.[0-9A-Fa-f]+)?_\d+/,
+  pattern: { exec: pattern(basedNumber) } as never,
+  line_breaks: false,
 });
 export const CommaNumber = createToken({ name: 'CommaNumber', pattern: /\d+(?:\.\d+)?,[\d.,]*/ });
 export const PlainNumber = createToken({ name: 'PlainNumber', pattern: /\d+(?:\.\d+)?/ });

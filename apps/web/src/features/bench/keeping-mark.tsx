@@ -12,7 +12,7 @@ export function KeepingMark() {
       <span className={`keeping ${keeping.state}`} role="status" data-keeping={keeping.state}>
         {keepingText(keeping)}
         {keeping.state === 'waiting' && (
-          <button type="button" className="link" onClick={keepNow} title={keeping.detail}>
+          <button type="button" className="link" onClick={keepNow} title={waitingDetail(keeping)}>
             try now
           </button>
         )}
@@ -29,14 +29,24 @@ function keepingText(keeping: Keeping): string {
     case 'kept':
       return `kept ${clock(keeping.at)}`;
     case 'keeping':
-      return 'keeping …';
+      return keeping.drafted ? 'keeping …' : 'not kept yet';
     case 'waiting':
-      return 'kept here only';
+      return keeping.drafted ? 'kept here only' : 'not kept';
     case 'conflict':
       return 'two versions';
     default:
       return '';
   }
+}
+
+/** What is the matter, and what not to do meanwhile. */
+function waitingDetail({
+  detail,
+  drafted,
+}: Extract<Keeping, { readonly state: 'waiting' }>): string {
+  return drafted
+    ? detail
+    : `${detail} The browser's own store is full or forbidden too: leave this page only when it says kept.`;
 }
 
 function clock(iso: string): string {

@@ -3,7 +3,13 @@ import AddIcon from '@mui/icons-material/Add';
 import { Button, TablePagination, TextField } from '@mui/material';
 import { useCallback, useEffect, useState, type ChangeEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { comparisonsApi, type Page, type Stored } from '../../api/client.ts';
+import {
+  comparisonsApi,
+  type Kept,
+  type Page,
+  type Stored,
+  type Unreadable,
+} from '../../api/client.ts';
 import { closeComparison } from '../../store/keeper.ts';
 import { download, fileName } from '../../ui/download.ts';
 import { notify } from '../../ui/notices.tsx';
@@ -126,9 +132,13 @@ function List({ found, searching, reload }: ListProps) {
         </tr>
       </thead>
       <tbody>
-        {found.items.map((stored) => (
-          <Row key={stored.id} stored={stored} reload={reload} />
-        ))}
+        {found.items.map((kept) =>
+          kept.unreadable ? (
+            <UnreadableRow key={kept.id} kept={kept} reload={reload} />
+          ) : (
+            <Row key={kept.id} stored={kept} reload={reload} />
+          ),
+        )}
       </tbody>
     </table>
   );
@@ -192,6 +202,49 @@ function Row({ stored, reload }: { readonly stored: Stored; readonly reload: () 
   );
 }
 
+/** One that this version cannot read: named, left as it is, and in nobody's way. */
+function UnreadableRow({
+  kept,
+  reload,
+}: {
+  readonly kept: Unreadable;
+  readonly reload: () => void;
+}) {
+  const { id, title, problem, updatedAt, unreadable } = kept;
+  const name = title || 'Untitled';
+  return (
+    <tr className="unreadable">
+      <td>
+        {name}
+        <div className="caption" title={unreadable.detail}>
+          cannot be read by this version
+        </div>
+      </td>
+      <td className="problem">{problem}</td>
+      <td className="caption" />
+      <td className="figures when">{when(updatedAt)}</td>
+      <td className="actions">
+        <Button
+          size="small"
+          component="a"
+          href={comparisonsApi.rawAddress(id)}
+          download={fileName(title || problem, 'levee.json')}
+          aria-label={`Export ${name} as it is`}
+        >
+          Export as it is
+        </Button>
+        <Button
+          size="small"
+          onClick={() => void remove(kept, reload)}
+          aria-label={`Delete ${name}`}
+        >
+          Delete
+        </Button>
+      </td>
+    </tr>
+  );
+}
+
 function when(iso: string): string {
   return new Date(iso).toLocaleString([], {
     dateStyle: 'medium',
@@ -206,12 +259,12 @@ async function duplicate(id: string, reload: () => void): Promise<void> {
   reload();
 }
 
-async function remove({ id, document }: Stored, reload: () => void): Promise<void> {
+async function remove({ id, title, problem }: Kept, reload: () => void): Promise<void> {
   const reply = await comparisonsApi.remove(id);
   if (!reply.ok) return notify(`It could not be deleted. ${reply.detail}`);
   closeComparison();
   reload();
-  notify(`“${document.title || document.problem}” is deleted.`, {
+  notify(`“${title || problem}” is deleted.`, {
     label: 'Bring it back',
     run: () => void comparisonsApi.restore(id).then(reload),
   });
@@ -257,7 +310,7 @@ export function readImport(text: string): Import {
 }
 
 async function exportList(search: string): Promise<void> {
-  const all: Stored[] = [];
+  const all: Kept[] = [];
   for (let page = 1; ; page++) {
     const reply = await comparisonsApi.list(search, page, 100);
     if (!reply.ok) return notify(`The list could not be exported. ${reply.detail}`);

@@ -13,7 +13,10 @@ describe('the list as CSV', () => {
       version: 1,
       createdAt: '2026-01-01T00:00:00Z',
       updatedAt: '2026-01-02T00:00:00Z',
+      title: 'a, "b"',
+      problem: '46 × 58',
       document: { ...document, title: 'a, "b"', story: '=1+1' },
+      unreadable: null,
     };
     const [head, row, rest] = listCsv([stored]).split('\r\n');
     expect(head).toMatch(/^id,title,story,problem/);
@@ -21,6 +24,24 @@ describe('the list as CSV', () => {
       `1,"a, ""b""",'=1+1,46 × 58,,lattice column-multiplication,,2026-01-01T00:00:00Z,2026-01-02T00:00:00Z`,
     );
     expect(rest).toBe('');
+  });
+});
+
+describe('a comparison that cannot be read', () => {
+  it('has a line with what is known of it', () => {
+    const csv = listCsv([
+      {
+        id: '9',
+        version: 4,
+        createdAt: 'then',
+        updatedAt: 'now',
+        title: 'Later',
+        problem: '7 + 8',
+        document: null,
+        unreadable: { code: 'later-version', detail: 'version' },
+      },
+    ]);
+    expect(csv.split('\r\n')[1]).toBe('9,Later,,7 + 8,,,,then,now');
   });
 });
 

@@ -1,4 +1,4 @@
-import type { Stored } from '../../api/client.ts';
+import type { Kept } from '../../api/client.ts';
 import { csvText } from '../../ui/csv.ts';
 
 const COLUMNS = [
@@ -14,17 +14,15 @@ const COLUMNS = [
 ];
 
 /** The list as CSV (RFC 4180), one comparison a row. */
-export function listCsv(comparisons: readonly Stored[]): string {
-  const rows = comparisons.map(({ id, document, createdAt, updatedAt }) => [
-    id,
-    document.title,
-    document.story,
-    document.problem,
-    document.unit,
-    document.papers.map((paper) => paper.method).join(' '),
-    document.estimate?.value ?? '',
-    createdAt,
-    updatedAt,
-  ]);
-  return csvText([COLUMNS, ...rows]);
+export function listCsv(comparisons: readonly Kept[]): string {
+  return csvText([COLUMNS, ...comparisons.map(cells)]);
+}
+
+/** Of a comparison that cannot be read only what is kept beside it is told. */
+function cells({ id, title, problem, document, createdAt, updatedAt }: Kept): readonly string[] {
+  if (!document) return [id, title, '', problem, '', '', '', createdAt, updatedAt];
+  const { story, unit, papers, estimate } = document;
+  const methods = papers.map((paper) => paper.method).join(' ');
+  const value = estimate?.value ?? '';
+  return [id, document.title, story, document.problem, unit, methods, value, createdAt, updatedAt];
 }

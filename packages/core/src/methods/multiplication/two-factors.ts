@@ -4,21 +4,12 @@ import type { Problem } from '../../problem/problem.ts';
 import type { Acceptance } from '../method.ts';
 import { figuresRefused } from '../shared/sums.ts';
 
-/** The most products of single parts that a string of factors may expand into. */
-const MAX_TERMS = 20_000;
-
 /** Accepts products; three and more factors are worked two at a time, stage by stage. */
 export function acceptsProduct(problem: Problem): Acceptance {
   if (problem.kind !== 'product') {
     return { ok: false, reason: { code: 'kind-not-worked', kind: problem.kind } };
   }
-  const other = figuresRefused(problem);
-  if (other) return other;
-  const { operands } = problem;
-  const terms = operands.reduce((count, { digits }) => count * digits.length, 1);
-  return operands.length === 2 || terms <= MAX_TERMS
-    ? { ok: true }
-    : { ok: false, reason: { code: 'too-many-terms', terms, limit: MAX_TERMS } };
+  return figuresRefused(problem) ?? { ok: true };
 }
 
 export interface TwoFactors {

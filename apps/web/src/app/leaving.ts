@@ -1,0 +1,9 @@
+import { sendBeforeLeaving, wouldBeLost } from '../store/keeper.ts';
+
+/** Sends what waits when the page goes, and asks first where nothing else would keep it. */
+export function watchLeaving(): void {
+  window.addEventListener('pagehide', sendBeforeLeaving);
+  window.addEventListener('beforeunload', (event) => {
+    if (wouldBeLost()) event.preventDefault();
+  });
+}
