@@ -4,6 +4,7 @@ import Database from 'better-sqlite3';
 import { decodeComparison, registry } from '@levee/core';
 import { createApp } from './create-app.ts';
 import { DEMO_COMPARISONS } from './demo/comparisons.ts';
+import { checkDataFile, dataFile, faultText, mayWrite } from './database/data-file.ts';
 import { StartFailure } from './start-failure.ts';
 import { temporaryFolder, testServer, type TestServer } from './testing/server.ts';
 
@@ -50,7 +51,9 @@ describe('the data file', () => {
   it('stops the start in one sentence when it is no database, and is left as it was', async () => {
     writeFileSync(file(), 'these are my notes, not a database. '.repeat(100));
     const before = readFileSync(file(), 'utf8');
-    expect(await refusal()).toMatch(/damaged or is no database .*nothing in it was changed/);
+    expect(await refusal()).toMatch(
+      /damaged or is no database .*nothing in it was changed.*--restore/,
+    );
     expect(readFileSync(file(), 'utf8')).toBe(before);
   });
 
@@ -65,10 +68,39 @@ describe('the data file', () => {
     expect(await refusal()).toMatch(/damaged/);
   });
 
-  it('stops the start when it is read-only', async () => {
+  it('stops the start when this user may not write it, by what the system says', async () => {
     await withServer(async () => undefined);
+    const none = () => false;
+    expect(() => checkDataFile(file(), none)).toThrow(/may not write the data file .*untouched/);
+    expect(() => dataFile(folder.path, none)).toThrow(/may not write in the data folder/);
     chmodSync(file(), 0o444);
-    expect(await refusal()).toMatch(/read-only; allow writing/);
+    expect(mayWrite(file())).toBe(process.getuid?.() === 0);
+    chmodSync(file(), 0o644);
+    expect(mayWrite(file())).toBe(true);
+  });
+
+  it('stops the start when it is a sound database of another program', async () => {
+    const other = new Database(file());
+    other.exec('CREATE TABLE song (name TEXT)');
+    other.close();
+    const before = readFileSync(file());
+    expect(await refusal()).toMatch(/sound database, but of another program .*table "song"/);
+    expect(readFileSync(file())).toEqual(before);
+  });
+
+  it('stops the start when a later version wrote it, by name, and leaves it untouched', async () => {
+    await withServer(async () => undefined);
+    const later = new Database(file());
+    later.exec("INSERT INTO migrations (timestamp, name) VALUES (1999, 'Later1999')");
+    later.pragma('journal_mode = DELETE');
+    later.close();
+    const before = readFileSync(file());
+    expect(await refusal()).toMatch(/later version of Levee .*Later1999/);
+    expect(readFileSync(file())).toEqual(before);
+  });
+
+  it('tells a database module of another Node.js from a damaged file', () => {
+    expect(faultText(file(), { kind: 'module' })).toMatch(/npm rebuild better-sqlite3/);
   });
 
   it('stops the start when it is a folder', async () => {
@@ -80,7 +112,7 @@ describe('the data file', () => {
     const blocked = join(folder.path, 'blocked');
     writeFileSync(blocked, '');
     await expect(createApp({ dataFolder: join(blocked, 'in'), webFolder: null })).rejects.toThrow(
-      /cannot be made or opened/,
+      /cannot be made \(ENOTDIR\)/,
     );
   });
 });
@@ -138,15 +170,35 @@ describe('the interface', () => {
     });
   });
 
-  it('says so when the data file cannot be written while it runs', async () => {
+  it('says so when the data file cannot be written while it runs, and answers others meanwhile', async () => {
     await withServer(async ({ ask }) => {
       const blocker = new Database(join(folder.path, 'levee.sqlite'));
       blocker.exec('BEGIN EXCLUSIVE');
-      const answer = await ask.post('/api/comparisons').send({ document: DEMO_COMPARISONS[0] });
+      const started = performance.now();
+      const writing = ask.post('/api/comparisons').send({ document: DEMO_COMPARISONS[0] });
+      const answered = writing.then((answer) => ({ answer, after: performance.now() - started }));
+      const reads: number[] = [];
+      for (let k = 0; k < 5; k++) {
+        await ask.get('/api/comparisons').expect(200);
+        reads.push(performance.now() - started);
+      }
+      const { answer, after } = await answered;
       blocker.exec('ROLLBACK');
       blocker.close();
       expect([answer.status, answer.body]).toMatchObject([503, { code: 'store-unwritable' }]);
+      expect(answer.body).toMatchObject({ detail: expect.stringMatching(/Another program/) });
+      expect(Math.max(...reads)).toBeLessThan(after);
       await ask.post('/api/comparisons').send({ document: DEMO_COMPARISONS[0] }).expect(201);
+    });
+  }, 20000);
+
+  it('writes as soon as another program lets go', async () => {
+    await withServer(async ({ ask }) => {
+      const blocker = new Database(join(folder.path, 'levee.sqlite'));
+      blocker.exec('BEGIN EXCLUSIVE');
+      setTimeout(() => blocker.exec('ROLLBACK'), 300);
+      await ask.post('/api/comparisons').send({ document: DEMO_COMPARISONS[0] }).expect(201);
+      blocker.close();
     });
   }, 20000);
 });

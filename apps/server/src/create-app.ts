@@ -3,7 +3,7 @@ import { type NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import { AppModule } from './app.module.ts';
 import { MOST_BYTES } from './common/body.ts';
-import { jsonOnly } from './common/json-only.ts';
+import { jsonOnly, readableAddress } from './common/readable-requests.ts';
 import { ProblemDetailsFilter } from './common/problem-details.filter.ts';
 import { requestValidation } from './common/validation.ts';
 import { checkDataFile, dataFile } from './database/data-file.ts';
@@ -34,7 +34,7 @@ export async function createApp({
     forceCloseConnections: true,
   });
   app.disable('x-powered-by');
-  app.use(ownHostOnly, securityHeaders, jsonOnly);
+  app.use(ownHostOnly, securityHeaders, readableAddress, jsonOnly);
   app.useBodyParser('json', { limit: MOST_BYTES, inflate: false });
   for (const handler of pages) app.use(handler);
   app.setGlobalPrefix('api');

@@ -42,13 +42,10 @@ export function sendProblem(request: Request, response: Response, failure: Failu
     );
 }
 
-/** Faults of the body, by the name that its reader gives them. */
-const BODY_FAULT = /^(entity|encoding|charset|request)\./;
-
 function failureOf(thrown: unknown): Failure {
   if (thrown instanceof Failure) return thrown;
   const status = statusOf(thrown);
-  if (status !== undefined && status >= 400 && status < 500) return refusalOf(thrown, status);
+  if (status !== undefined && status >= 400 && status < 500) return refusalOf(status);
   if (isBusy(thrown)) {
     return new Failure(
       'store-unwritable',
@@ -65,8 +62,7 @@ function failureOf(thrown: unknown): Failure {
 }
 
 /** What the framework itself refuses: addresses, bodies and kinds of content. */
-function refusalOf(thrown: unknown, status: number): Failure {
-  const { type } = thrown as { type?: unknown };
+function refusalOf(status: number): Failure {
   switch (status) {
     case 404:
       return new Failure('not-found', 'Check the address of the request.');
@@ -75,9 +71,7 @@ function refusalOf(thrown: unknown, status: number): Failure {
     case 415:
       return new Failure('media-type-refused', 'Send JSON in UTF-8, not compressed.');
     case 400:
-      return typeof type === 'string' && BODY_FAULT.test(type)
-        ? new Failure('body-unreadable', 'The body must be valid JSON.')
-        : new Failure('address-unreadable', 'Check the signs after % in the address.');
+      return new Failure('body-unreadable', 'The body must be valid JSON.');
     default:
       return new Failure('request-refused', 'Check the method and the headers of the request.');
   }

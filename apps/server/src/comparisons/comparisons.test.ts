@@ -59,6 +59,50 @@ describe('a comparison of an earlier version', () => {
   });
 });
 
+describe('a comparison that this version cannot read', () => {
+  const cases: [string, string, string][] = [
+    ['a later version', JSON.stringify({ ...document!, version: 99 }), 'later-version'],
+    [
+      'an unknown method',
+      JSON.stringify({
+        ...document!,
+        papers: [{ ...document!.papers[0], method: 'by-moonlight' }],
+      }),
+      'invalid',
+    ],
+    ['damaged JSON', '{"format":"levee-comp', 'damaged'],
+    ['something else', '[1, 2]', 'invalid'],
+  ];
+
+  it.each(cases)('for %s is listed and named, and everything else works', async (_, kept, code) => {
+    const { id } = await create();
+    const good = await create(other);
+    const rows = server.app.get(DataSource).getRepository(ComparisonEntity);
+    await rows.update({ id }, { document: kept });
+    const { body } = await server.ask.get('/api/comparisons').expect(200);
+    const { items, total } = body as { items: Record<string, unknown>[]; total: number };
+    expect(total).toBe(2);
+    expect(items.find((item) => item['id'] === id)).toMatchObject({
+      title: document!.title,
+      problem: document!.problem,
+      document: null,
+      unreadable: { code },
+    });
+    expect(items.find((item) => item['id'] === good.id)).toMatchObject({ unreadable: null });
+    await server.ask.get(`/api/comparisons/${good.id}`).expect(200);
+    const refused = await server.ask.get(`/api/comparisons/${id}`).expect(422);
+    expect(refused.body).toMatchObject({ code: 'comparison-unreadable', reason: code });
+    await server.ask.post(`/api/comparisons/${id}/duplicate`).expect(422);
+    const raw = await server.ask.get(`/api/comparisons/${id}/raw`).buffer().expect(200);
+    expect((raw.body as Buffer).toString()).toBe(kept);
+    await server.ask.delete(`/api/comparisons/${id}`).expect(204);
+    const restored = await server.ask.post(`/api/comparisons/${id}/restore`).expect(200);
+    expect(restored.body).toMatchObject({ id, document: null });
+    const entity = await rows.findOneByOrFail({ id });
+    expect(entity.document).toBe(kept);
+  });
+});
+
 describe('a comparison', () => {
   it('is created, read and found again after a restart', async () => {
     const { id, version } = await create();
@@ -200,7 +244,7 @@ describe('what is sent', () => {
     expect((answer.body as { detail: string }).detail).toMatch(detail);
   });
 
-  it('is refused over 1 MB, and when it is not JSON', async () => {
+  it('is refused over 512 kB, and when it is not JSON', async () => {
     const large = { document: { ...document!, story: 'x'.repeat(1_100_000) } };
     const answer = await server.ask.post('/api/comparisons').send(large);
     expect([answer.status, answer.body]).toMatchObject([413, { code: 'body-too-large' }]);

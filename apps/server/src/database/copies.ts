@@ -60,22 +60,38 @@ export async function copyOfToday(file: string, now: Date): Promise<Copy | null>
   return { path, day, size: statSync(path).size };
 }
 
-/** A copy of a database that may be in use, checked before it gets its name. */
+/**
+ * A copy of a database that may be in use: one file without a log beside it, checked before it gets its name.
+ * Throws, and leaves nothing behind, when it is not sound.
+ */
 export async function copyTo(file: string, path: string): Promise<void> {
   const unfinished = `${path}.part`;
-  rmSync(unfinished, { force: true });
+  removeWithLog(unfinished);
+  try {
+    await backUp(file, unfinished);
+    const copy = new Database(unfinished, { fileMustExist: true });
+    copy.pragma('journal_mode = DELETE');
+    copy.close();
+    const fault = faultIn(unfinished);
+    if (fault) throw new Error(`the copy is not sound (${fault.kind})`);
+    renameSync(unfinished, path);
+  } finally {
+    removeWithLog(unfinished);
+  }
+}
+
+async function backUp(file: string, path: string): Promise<void> {
   const database = new Database(file, { fileMustExist: true, readonly: true });
   try {
-    await database.backup(unfinished);
+    await database.backup(path);
   } finally {
     database.close();
   }
-  const fault = faultIn(unfinished);
-  if (fault) {
-    rmSync(unfinished, { force: true });
-    throw new Error(`the copy is not sound (${fault.kind})`);
-  }
-  renameSync(unfinished, path);
+}
+
+/** A database file and what SQLite writes beside it. */
+export function removeWithLog(file: string): void {
+  for (const ending of ['', '-wal', '-shm', '-journal']) rmSync(file + ending, { force: true });
 }
 
 /** The copies that are kept no longer: beyond the last days, all but the first of each week, beyond the weeks all. */
