@@ -44,6 +44,7 @@ export default tseslint.config(
         URL: 'readonly',
         fetch: 'readonly',
         setTimeout: 'readonly',
+        clearTimeout: 'readonly',
         performance: 'readonly',
         module: 'readonly',
       },

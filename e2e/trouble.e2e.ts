@@ -1,8 +1,10 @@
-import { chmodSync, writeFileSync } from 'node:fs';
+import { rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
+import Database from 'better-sqlite3';
 import { Key } from 'selenium-webdriver';
 import { openComparison, type Stored } from './harness/open.ts';
+import { Page } from './harness/page.ts';
 import { page, server } from './harness/scene.ts';
 import { freePort, runServer, TestServer } from './harness/server.ts';
 
@@ -26,7 +28,7 @@ describe('a bad problem', () => {
     ['46', /46 is one number/],
     ['4.6 ÷ 0', /has no answer/],
     ['9'.repeat(300), /./],
-    [`${'9'.repeat(300)} × 2`, /up to 12 figures; this one has 300/],
+    [`${'9'.repeat(300)} × 2`, /up to 12 figures; here is a longer one/],
   ])('gets one sentence and changes nothing: %s', async (text, sentence) => {
     await openFirst();
     await page.compute(text, Key.ENTER);
@@ -135,18 +137,155 @@ describe('a start that cannot be', () => {
     await other.remove();
   });
 
-  it('names a damaged and a read-only data file', async () => {
+  it('names a damaged data file and one of another program, and says what to do', async () => {
     const other = new TestServer();
     const file = join(other.folder, 'levee.sqlite');
     writeFileSync(file, 'not a database at all, only a few words. '.repeat(50));
-    expect(await sentence('--data', other.folder)).toMatch(/damaged or is no database/);
-    chmodSync(file, 0o444);
-    expect(await sentence('--data', other.folder)).toMatch(/is read-only/);
+    expect(await sentence('--data', other.folder)).toMatch(/damaged or is no database .*--copies/);
+    rmSync(file);
+    const foreign = new Database(file);
+    foreign.exec('CREATE TABLE song (name TEXT)');
+    foreign.close();
+    expect(await sentence('--data', other.folder)).toMatch(/of another program/);
     await other.remove();
   });
 
   it('names a wrong argument', async () => {
     expect(await sentence('--port', 'many')).toMatch(/"many" is no port/);
     expect(await sentence('--colour', 'red')).toMatch(/--colour/);
+  });
+});
+
+describe('two tabs on one comparison', () => {
+  it('keep their changes apart, and lose neither', async () => {
+    const { id } = await openFirst();
+    const first = await page.driver.getWindowHandle();
+    await page.driver.switchTo().newWindow('tab');
+    const second = await page.driver.getWindowHandle();
+    await page.driver.get(`${server.address}/c/${id}`);
+    await page.find('.paper');
+    await server.stop();
+    await retitle('From the second tab');
+    await page.waitText('[data-keeping]', /kept here only/);
+    await page.driver.switchTo().window(first);
+    await retitle('From the first tab');
+    await page.waitText('[data-keeping]', /kept here only/);
+    expect(await drafts()).toHaveLength(2);
+    await server.start();
+    await page.waitText('[data-keeping]', /^(kept \d|two versions)/);
+    await page.driver.switchTo().window(second);
+    await page.waitText('[data-keeping]', /^(kept \d|two versions)/);
+    const { document } = await server.json<Stored>(`comparisons/${id}`);
+    const [winner, other] = document.title.includes('second') ? [second, first] : [first, second];
+    await page.driver.switchTo().window(other);
+    expect(await page.waitText('[role="dialog"]', /changed elsewhere/)).toContain(
+      'From the first tab',
+    );
+    await page.driver.navigate().refresh();
+    const offered = await page.waitText('[role="dialog"]', /changed elsewhere/);
+    expect(offered).toContain('From the first tab');
+    expect(offered).toContain('From the second tab');
+    await page.press('Keep this one as a copy');
+    await page.waitText('[data-keeping]', /^kept \d/);
+    expect(await drafts()).toHaveLength(0);
+    await page.driver.switchTo().window(second);
+    await page.driver.close();
+    await page.driver.switchTo().window(first);
+    expect(winner).not.toBe(other);
+    const { total } = await server.json<{ total: number }>('comparisons?search=From%20the');
+    expect(total).toBe(2);
+  });
+
+  it('that are closed with the server away are sent at the next start', async () => {
+    const { id } = await openComparison(server, page, '642');
+    await server.stop();
+    await retitle('Written while it was away');
+    await page.waitText('[data-keeping]', /kept here only/);
+    const first = await page.driver.getWindowHandle();
+    await page.driver.switchTo().newWindow('tab');
+    const second = await page.driver.getWindowHandle();
+    await page.driver.switchTo().window(first);
+    await page.driver.close();
+    await page.driver.switchTo().window(second);
+    await server.start();
+    await page.driver.get(`${server.address}/methods`);
+    await page.find('h1');
+    await page.driver.wait(async () => {
+      const { document } = await server.json<Stored>(`comparisons/${id}`);
+      return document.title === 'Written while it was away';
+    }, 8000);
+    await page.driver.wait(async () => (await drafts()).length === 0, 8000);
+  });
+
+  const drafts = () =>
+    page.script<string[]>(
+      `return Object.keys(localStorage).filter((key) => key.startsWith('levee.draft.'))`,
+    );
+});
+
+describe('a browser that keeps nothing', () => {
+  it('opens everything, and says what is not kept', async () => {
+    const bare = await Page.open();
+    try {
+      await bare.beforeEveryPage(`
+        for (const name of ['localStorage', 'sessionStorage'])
+          Object.defineProperty(window, name, { get() { throw new DOMException('no', 'SecurityError'); } });
+      `);
+      await openComparison(server, bare, '642');
+      await server.stop();
+      await bare.keys(Key.ARROW_RIGHT);
+      await bare.waitText('[data-keeping]', /^not kept/);
+      await server.start();
+      await bare.waitText('[data-keeping]', /^kept \d/);
+    } finally {
+      await bare.close();
+    }
+  });
+});
+
+describe('a comparison that cannot be read', () => {
+  it('has its own row, and everything else works', async () => {
+    const { id } = await openComparison(server, page, 'Written while');
+    await server.stop();
+    const database = new Database(join(server.folder, 'levee.sqlite'));
+    const kept = database.prepare('SELECT document FROM comparison WHERE id = ?').pluck().get(id);
+    const later = JSON.stringify({ ...JSON.parse(String(kept)), version: 99 });
+    database.prepare('UPDATE comparison SET document = ? WHERE id = ?').run(later, id);
+    database.close();
+    await server.start();
+    await page.driver.get(`${server.address}/comparisons`);
+    await page.waitText('.unreadable', /cannot be read by this version/);
+    await page.driver.get(`${server.address}/c/${id}`);
+    await page.waitText('.message', /This version of Levee cannot read it/);
+    await page.driver.get(`${server.address}/comparisons`);
+    const raw = await (await page.find('.unreadable a')).getAttribute('href');
+    expect(await (await fetch(raw!)).text()).toBe(later);
+    await page.click('.unreadable button');
+    await page.waitCount('.unreadable', 0);
+    await page.press('Bring it back');
+    await page.waitCount('.unreadable', 1);
+  });
+});
+
+describe('the daily copies', () => {
+  it('are told, listed and brought back after showing what they hold', async () => {
+    const folder = server.folder;
+    await server.stop();
+    const command = async (...args: string[]) => {
+      const run = runServer(['--data', folder, ...args]);
+      expect(await run.ended).toBe(0);
+      return run.printed();
+    };
+    const listed = await command('--copies');
+    const copy = /^(\S+levee-[\d-]+\.sqlite) \(/m.exec(listed)![1]!;
+    const shown = await command('--restore', copy);
+    expect(shown).toMatch(/holds \d+ comparisons/);
+    expect(shown).toMatch(/Nothing was changed/);
+    expect(await command('--restore', copy, '--yes')).toMatch(
+      /It is now .*levee\.sqlite.*What was there is/,
+    );
+    await server.start({ demo: false });
+    const { total } = await server.json<{ total: number }>('comparisons');
+    expect(total).toBeGreaterThan(20);
   });
 });

@@ -70,17 +70,22 @@ export class Page {
     return page;
   }
 
-  async resize(width: number, height: number, mobile = false): Promise<void> {
+  resize(width: number, height: number, mobile = false): Promise<void> {
+    const metrics = { width, height, deviceScaleFactor: 1, mobile };
+    return this.devTools('Emulation.setDeviceMetricsOverride', metrics);
+  }
+
+  /** Runs a script in every page that is opened from now on, before its own. */
+  beforeEveryPage(source: string): Promise<void> {
+    return this.devTools('Page.addScriptToEvaluateOnNewDocument', { source });
+  }
+
+  private async devTools(name: string, parameters: object): Promise<void> {
     await (
       this.driver as WebDriver & {
         sendDevToolsCommand(name: string, parameters: object): Promise<void>;
       }
-    ).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
-      width,
-      height,
-      deviceScaleFactor: 1,
-      mobile,
-    });
+    ).sendDevToolsCommand(name, parameters);
   }
 
   async close(): Promise<void> {

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
-const MAIN = fileURLToPath(new URL('../../apps/server/dist/main.js', import.meta.url));
+export const MAIN = fileURLToPath(new URL('../../apps/server/dist/main.js', import.meta.url));
 
 /** A port that nothing listens on. */
 export function freePort(): Promise<number> {

@@ -41,18 +41,25 @@ export async function main(body) {
   }
 }
 
-/** Installs what the lock file names, unless that was done already. */
+/** Installs what the lock file names, and builds it anew for another Node.js, unless that was done already. */
 export function ensureInstalled({ quiet = false } = {}) {
   const [major, minor] = process.versions.node.split('.').map(Number);
   if (major < 20 || (major === 20 && minor < 19)) {
     throw new StepFailure(`Levee needs Node.js 20.19 or later; this is ${process.versions.node}.`);
   }
   const stamp = join(ROOT, 'node_modules/.levee-installed');
-  const wanted = digest(join(ROOT, 'package-lock.json'));
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
-  if (!quiet) say('Installing packages (a few minutes the first time) …');
-  run('npm', ['ci', '--no-fund', '--no-audit', '--loglevel=error'], { quiet });
-  writeFileSync(stamp, wanted);
+  const packages = digest(join(ROOT, 'package-lock.json'));
+  const { modules } = process.versions;
+  const [installed, builtFor] = existsSync(stamp) ? readFileSync(stamp, 'utf8').split(' ') : [];
+  if (installed === packages && builtFor === modules) return;
+  if (installed === packages) {
+    if (!quiet) say('Rebuilding the database module for this Node.js …');
+    run('npm', ['rebuild', '--loglevel=error'], { quiet });
+  } else {
+    if (!quiet) say('Installing packages (a few minutes the first time) …');
+    run('npm', ['ci', '--no-fund', '--no-audit', '--loglevel=error'], { quiet });
+  }
+  writeFileSync(stamp, `${packages} ${modules}`);
 }
 
 function digest(file) {

@@ -10,6 +10,7 @@ import type { INestApplication } from '@nestjs/common';
 import { ComparisonsService } from './comparisons/comparisons.service.ts';
 import { createApp } from './create-app.ts';
 import { copiesFolder, copiesOf, sizeText } from './database/copies.ts';
+import { DailyCopies } from './database/daily-copies.ts';
 import { dataFile, faultText } from './database/data-file.ts';
 import { holdingOf, holdingText, restore } from './database/restore.ts';
 import { DEMO_COMPARISONS } from './demo/comparisons.ts';
@@ -100,6 +101,7 @@ async function start(wanted: Settings): Promise<void> {
   stopOnSignals(app);
   const address = `http://${HOST}:${(server.address() as AddressInfo).port}`;
   say(`Levee keeps its data in ${dataFolder}\nLevee is at ${address}`);
+  await app.get(DailyCopies).start();
 }
 
 /** On the first stop signal: no new requests, the data file closed, exit code 0. */

@@ -1,10 +1,10 @@
-import { Logger, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
+import { Logger, type OnModuleDestroy } from '@nestjs/common';
 import { copiesOf, copyOfToday, sizeText } from './copies.ts';
 
 const HOUR = 60 * 60 * 1000;
 
 /** Keeps a copy of the data file at the start and then once a day, and says what it keeps. */
-export class DailyCopies implements OnApplicationBootstrap, OnModuleDestroy {
+export class DailyCopies implements OnModuleDestroy {
   private readonly logger = new Logger('Copies');
   private timer: NodeJS.Timeout | undefined;
   private copying: Promise<void> | null = null;
@@ -14,7 +14,8 @@ export class DailyCopies implements OnApplicationBootstrap, OnModuleDestroy {
     private readonly tell: (line: string) => void,
   ) {}
 
-  async onApplicationBootstrap(): Promise<void> {
+  /** Once requests are answered: a start that fails copies nothing. */
+  async start(): Promise<void> {
     await this.look();
     this.timer = setInterval(() => void this.look(), HOUR);
     this.timer.unref();

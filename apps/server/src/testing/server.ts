@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import supertest from 'supertest';
 import { createApp } from '../create-app.ts';
+import { DailyCopies } from '../database/daily-copies.ts';
 
 /** A folder of its own for one test. */
 export function temporaryFolder(): { path: string; remove: () => void } {
@@ -27,6 +28,7 @@ export async function testServer(dataFolder: string): Promise<TestServer> {
   writeFileSync(join(web.path, 'icon.svg'), '<svg/>');
   const app = await createApp({ dataFolder, webFolder: web.path });
   await app.listen(0, '127.0.0.1');
+  await app.get(DailyCopies).start();
   return {
     app,
     ask: supertest(app.getHttpServer()),

@@ -4,13 +4,13 @@ import {
   linkPath,
   signGlyph,
   signSize,
+  writtenMarkup,
   type Box,
   type Notation,
 } from '@levee/core';
 import { memo, useMemo, useRef } from 'react';
 import type { Lit } from '../worked/lit.ts';
 import type { Paper } from '../worked/work.ts';
-import { FigureView } from './figure-view.tsx';
 import { useMoment } from './moments.ts';
 import './sheet.css';
 
@@ -109,9 +109,7 @@ function Written(props: {
   useMoment(root, paper, step);
   return (
     <g ref={root}>
-      <Slots key={keyOf(paper)} paper={paper} />
-      <ComingSigns key={`s${keyOf(paper)}`} paper={paper} notation={notation} />
-      <Figures key={`f${keyOf(paper)}`} paper={paper} notches={notches} notation={notation} />
+      <Parts key={keyOf(paper)} paper={paper} notches={notches} notation={notation} />
     </g>
   );
 }
@@ -126,58 +124,18 @@ function keyOf(paper: Paper): number {
   return key;
 }
 
-/** Signs that come with a mark. */
-const ComingSigns = memo(function ComingSigns(props: {
-  readonly paper: Paper;
-  readonly notation: Notation;
-}) {
-  const { paper, notation } = props;
-  return paper.drawing.signs.map((sign, i) =>
-    sign.with ? (
-      <g key={i} className="figure sign" data-entry={sign.with}>
-        <text
-          x={sign.x + sign.width / 2}
-          y={sign.y + sign.height / 2 + 0.36 * signSize(sign)}
-          fontSize={signSize(sign)}
-        >
-          {signGlyph(sign, notation)}
-        </text>
-      </g>
-    ) : null,
-  );
-});
-
-/** A dot where the work for an owed amount will go; it can be pointed at before and after. */
-const Slots = memo(function Slots({ paper }: { readonly paper: Paper }) {
-  return (
-    <g className="slots">
-      {paper.drawing.slots.map(({ entry, x, y, width, height, dot }) => (
-        <g key={entry} className="slot" data-entry={entry}>
-          <rect className="touch" x={x} y={y} width={width} height={height} />
-          {dot && <circle cx={x + width / 2} cy={y + height / 2} r={0.07} />}
-        </g>
-      ))}
-    </g>
-  );
-});
-
-const Figures = memo(function Figures(props: {
+/** All figures, slots and signs of a paper, written into the page in one go. */
+const Parts = memo(function Parts(props: {
   readonly paper: Paper;
   readonly notches: boolean;
   readonly notation: Notation;
 }) {
-  return (
-    <g className="figures">
-      {props.paper.drawing.figures.map((figure) => (
-        <FigureView
-          key={figure.entry}
-          figure={figure}
-          notches={props.notches}
-          notation={props.notation}
-        />
-      ))}
-    </g>
-  );
+  const { paper, notches, notation } = props;
+  const markup = useMemo(() => {
+    const { struckAt } = paper.line;
+    return writtenMarkup(paper.drawing, notation, notches, (entry) => struckAt.has(entry));
+  }, [paper, notches, notation]);
+  return <g dangerouslySetInnerHTML={{ __html: markup }} />;
 });
 
 /** Lines between figures that the last step brought together, and arcs that stay. */

@@ -8,9 +8,9 @@ export interface TextStore {
 }
 
 function storeOf(open: () => Storage): TextStore {
-  const attempt = <T>(use: (storage: Storage) => T, otherwise: T): T => {
+  const attempt = <T>(act: (storage: Storage) => T, otherwise: T): T => {
     try {
-      return use(open());
+      return act(open());
     } catch {
       return otherwise;
     }

@@ -21,7 +21,7 @@ class FakeServer {
   stored: Stored;
   down = false;
   /** Holds back the answers to writes until it is settled. */
-  slow: Promise<void> | null = null;
+  slow: Promise<undefined> | null = null;
   readonly created: ComparisonDocument[] = [];
 
   constructor(document: ComparisonDocument) {
@@ -400,7 +400,7 @@ describe('leaving the page', () => {
   });
 
   it('names the version that a request under way will have made', async () => {
-    let answer = () => undefined as void;
+    let answer: (value?: undefined) => void = () => undefined;
     server.slow = new Promise((resolve) => (answer = resolve));
     retitle('first');
     await jest.advanceTimersByTimeAsync(500);

@@ -64,11 +64,24 @@ export function lineExtent(traces: readonly Trace[]): {
     if (at.compare(high) > 0) high = at;
   };
   for (const trace of traces) {
-    for (let step = 0; step <= trace.steps.length; step++) {
-      const { stretch, hops } = lineAt(trace, step);
-      reach(stretch.from);
-      reach(stretch.to);
-      hops.forEach(({ from, to }) => [from, to].forEach(reach));
+    const worths = new Map<EntryId, Exact>();
+    let [plus, minus] = [Exact.ZERO, Exact.ZERO];
+    const put = (worth: Exact, by: (total: Exact, size: Exact) => Exact) => {
+      if (worth.numerator < 0n) minus = by(minus, worth.negate());
+      else plus = by(plus, worth);
+    };
+    const give = ({ id, worth }: Entry) => {
+      worths.set(id, worth);
+      put(worth, (total, size) => total.plus(size));
+    };
+    const look = () => [plus, minus].forEach(reach);
+    trace.start.forEach(give);
+    look();
+    for (const { takes, opens, gives } of trace.steps) {
+      for (const id of takes) put(worths.get(id) ?? Exact.ZERO, (total, size) => total.minus(size));
+      [...opens, ...gives].forEach(give);
+      look();
+      for (const { hop } of gives) if (hop) [hop.from, hop.to].forEach(reach);
     }
   }
   return { low, high };

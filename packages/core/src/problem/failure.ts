@@ -68,6 +68,8 @@ const OVER: Record<LimitId, (most: number) => string> = {
     `The bench shows numbers of up to ${most} figures; here is a longer one. The command line works longer ones.`,
   benchProducts: (most) =>
     `The bench shows factors whose figures make up to ${most} single products, counted once for each stage; here are more. The command line works longer ones.`,
+  benchAddedFigures: (most) =>
+    `The bench shows sums whose addends times the figures of the longest make up to ${most}; here are more. The command line works longer ones.`,
   value: (most) => `What this makes is too long; at most ${most} figures are worked out.`,
   valuePower: (most) => `Powers are worked out up to ${most}.`,
 };

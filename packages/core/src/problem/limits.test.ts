@@ -82,6 +82,7 @@ describe('a limit', () => {
     expect(bench('1234567890123 + 1')).toMatchObject({ limit: 'benchFigures' });
     expect(bench('1/1234567890123 + 1/2')).toMatchObject({ limit: 'benchFigures' });
     expect(bench('(1234567890123x + 1)(x + 2)')).toMatchObject({ limit: 'benchFigures' });
+    expect(bench(Array(40).fill('777777').join('+'))).toMatchObject({ limit: 'benchAddedFigures' });
     expect(bench('777 × 777 × 777 × 777 × 777')).toMatchObject({ limit: 'benchProducts' });
   });
 

@@ -31,9 +31,10 @@ export const LIMITS = {
   products: 6400,
   /** The same where several methods are compared. */
   comparedProducts: 2500,
-  /** What the bench draws: figures of a number, and products as above. */
+  /** What the bench draws: figures of a number, products and added figures as above. */
   benchFigures: 12,
   benchProducts: 300,
+  benchAddedFigures: 120,
   /** Figures of a value that is worked out outright, as a calculator does, and the powers it takes. */
   value: 4000,
   valuePower: 200,
@@ -80,8 +81,18 @@ export function comparingFailure({ kind, operands }: Sized): ProblemFailure | nu
 export function benchFailure({ kind, operands }: Sized): ProblemFailure | null {
   const figures = Math.max(...operands.flatMap(numbersIn));
   if (figures > LIMITS.benchFigures) return overLimit('benchFigures');
-  const products = kind === 'product' ? productsOf(operands.map(lengthOf)) : 0;
-  return products > LIMITS.benchProducts ? overLimit('benchProducts') : null;
+  switch (kind) {
+    case 'product':
+      return productsOf(operands.map(lengthOf)) > LIMITS.benchProducts
+        ? overLimit('benchProducts')
+        : null;
+    case 'sum':
+      return operands.length * Math.max(...operands.map(lengthOf)) > LIMITS.benchAddedFigures
+        ? overLimit('benchAddedFigures')
+        : null;
+    default:
+      return null;
+  }
 }
 
 /** The part of a problem that its size depends on. */

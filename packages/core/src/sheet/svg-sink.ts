@@ -1,6 +1,7 @@
 import type { EntryId, Trace } from '../account/account.ts';
 import { inNotation, PLAIN_NOTATION, type Notation } from '../exact/notation.ts';
 import { drawSheet, letterRuns, type Figure } from './drawing.ts';
+import { escaped, size } from './markup.ts';
 import { isLinkShown, linkPath, signGlyph, signSize, type Sheet } from './sheet.ts';
 import { givenState, markState, timeline, type MarkState } from './visible.ts';
 
@@ -37,7 +38,7 @@ export function sheetSvg(sheet: Sheet, trace: Trace, options: SvgOptions = {}): 
     marks.some((id) => (line.writtenAt.get(id) ?? Infinity) <= step);
   for (const { x1, y1, x2, y2, weight } of drawing.rulings) {
     body.push(
-      `<line x1="${n(x1)}" y1="${n(y1)}" x2="${n(x2)}" y2="${n(y2)}" stroke="${INK}" stroke-width="${weight === 'heavy' ? 0.06 : 0.035}"/>`,
+      `<line x1="${size(x1)}" y1="${size(y1)}" x2="${size(x2)}" y2="${size(y2)}" stroke="${INK}" stroke-width="${weight === 'heavy' ? 0.06 : 0.035}"/>`,
     );
   }
   for (const link of drawing.links.filter((one) => notes && isLinkShown(one, step))) {
@@ -77,13 +78,13 @@ function figureSvg(
   );
   for (const { x, y, length } of figure.bars) {
     parts.push(
-      `<line x1="${n(x)}" y1="${n(y)}" x2="${n(x + length)}" y2="${n(y)}" stroke="${colour}" stroke-width="0.05"/>`,
+      `<line x1="${size(x)}" y1="${size(y)}" x2="${size(x + length)}" y2="${size(y)}" stroke="${colour}" stroke-width="0.05"/>`,
     );
   }
   if (withNotches) {
     for (const { x, y, length } of figure.notches) {
       parts.push(
-        `<line x1="${n(x)}" y1="${n(y)}" x2="${n(x + length)}" y2="${n(y)}" stroke="${colour}" stroke-width="0.06" stroke-linecap="round"/>`,
+        `<line x1="${size(x)}" y1="${size(y)}" x2="${size(x + length)}" y2="${size(y)}" stroke="${colour}" stroke-width="0.06" stroke-linecap="round"/>`,
       );
     }
   }
@@ -91,13 +92,13 @@ function figureSvg(
     const { middle: cx, across: rx, up: ry } = figure.strike;
     const cy = figure.box.y + figure.box.height / 2;
     parts.push(
-      `<line x1="${n(cx - rx)}" y1="${n(cy + ry)}" x2="${n(cx + rx)}" y2="${n(cy - ry)}" stroke="${INK}" stroke-width="0.045"/>`,
+      `<line x1="${size(cx - rx)}" y1="${size(cy + ry)}" x2="${size(cx + rx)}" y2="${size(cy - ry)}" stroke="${INK}" stroke-width="0.045"/>`,
     );
   }
   if (figure.ringed) {
     const { x, y, width, height } = figure.box;
     parts.push(
-      `<rect x="${n(x + 0.05)}" y="${n(y + 0.08)}" width="${n(width - 0.1)}" height="${n(height - 0.16)}" rx="0.4" fill="none" stroke="${INK}" stroke-width="0.045"/>`,
+      `<rect x="${size(x + 0.05)}" y="${size(y + 0.08)}" width="${size(width - 0.1)}" height="${size(height - 0.16)}" rx="0.4" fill="none" stroke="${INK}" stroke-width="0.045"/>`,
     );
   }
   if (figure.alike) {
@@ -109,7 +110,7 @@ function figureSvg(
   if (figure.underlined) {
     const { x, y, width, height } = figure.box;
     parts.push(
-      `<line x1="${n(x)}" y1="${n(y + height)}" x2="${n(x + width)}" y2="${n(y + height)}" stroke="${INK}" stroke-width="0.05"/>`,
+      `<line x1="${size(x)}" y1="${size(y + height)}" x2="${size(x + width)}" y2="${size(y + height)}" stroke="${INK}" stroke-width="0.05"/>`,
     );
   }
   return `<g data-entry="${figure.entry}">${parts.join('')}</g>`;
@@ -118,16 +119,16 @@ function figureSvg(
 function text(
   x: number,
   y: number,
-  size: number,
+  high: number,
   glyph: string,
   colour: string,
   anchor = 'middle',
   lettered = false,
 ): string {
   const shown = letterRuns(glyph, lettered).map(({ text: run, isLetter }) =>
-    isLetter ? `<tspan font-style="italic">${run}</tspan>` : escape(run),
+    isLetter ? `<tspan font-style="italic">${run}</tspan>` : escaped(run),
   );
-  return `<text x="${n(x)}" y="${n(y + size * 0.36)}" font-size="${n(size)}" text-anchor="${anchor}" fill="${colour}">${shown.join('')}</text>`;
+  return `<text x="${size(x)}" y="${size(y + high * 0.36)}" font-size="${size(high)}" text-anchor="${anchor}" fill="${colour}">${shown.join('')}</text>`;
 }
 
 function page(
@@ -141,22 +142,11 @@ function page(
   const down = Array.from({ length: width + 1 }, (_, x) => `M${x} 0V${height}`).join('');
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width * square}" height="${height * square}" font-family="'Figtree Variable', Figtree, 'Segoe UI', sans-serif" font-variant-numeric="tabular-nums">`,
-    `<title>${escape(title)}</title>`,
+    `<title>${escaped(title)}</title>`,
     `<rect width="${width}" height="${height}" fill="${PAPER}"/>`,
     `<path d="${across}${down}" stroke="${GRID}" stroke-width="0.03" fill="none"/>`,
     ...body,
     '</svg>',
     '',
   ].join('\n');
-}
-
-function n(value: number): string {
-  return String(Math.round(value * 1000) / 1000);
-}
-
-function escape(value: string): string {
-  return value.replace(
-    /[&<>"]/g,
-    (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!,
-  );
 }

@@ -1,87 +1,89 @@
 import {
-  agreement,
   expressionLine,
   LAW_LABELS,
   movesLatex,
   sumTex,
   termTextsOf,
-  verifyAgreement,
   type Agreement,
   type MethodAgreement,
   type Notation,
   type SumExpression,
   type TermTexts,
 } from '@levee/core';
-import { useMemo, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { Tex } from '../../ui/tex.tsx';
 import { notify } from '../../ui/notices.tsx';
 import { useNotation, useWorked } from '../../worked/use-worked.ts';
 import type { Worked } from '../../worked/work.ts';
 import { useCommand } from './scene.tsx';
-
-/** The certificate of the open comparison and whether it was confirmed by the independent check. */
-export function useAgreement(): { certificate: Agreement; confirmed: boolean } {
-  const { comparison } = useWorked();
-  return useMemo(() => {
-    const certificate = agreement(comparison);
-    return { certificate, confirmed: verifyAgreement(certificate).ok };
-  }, [comparison]);
-}
+import { useAgreement } from './use-agreement.ts';
 
 const MOST_TERMS = 16;
 
 /** Why the methods agree, in a line a method. */
 export function AgreePanel() {
-  const { papers } = useWorked();
-  const { certificate, confirmed } = useAgreement();
-  const why = useCommand('why');
-  const notation = useNotation();
-  const texts = termTextsOf(certificate);
-  const count = certificate.terms.length;
+  const made = useAgreement();
   return (
     <section className="panel agree" aria-label="Why they agree">
       <header className="agree-head">
         <h2>
           Why they agree{' '}
-          <span className="caption">{confirmed ? 'checked ✓' : 'the check failed'}</span>
+          <span className="caption" role="status">
+            {made === null ? 'checking …' : made.confirmed ? 'checked ✓' : 'the check failed'}
+          </span>
         </h2>
-        <span className="chips">
-          <button type="button" className="chip" onClick={why.run}>
-            law by law
-          </button>
-          <button
-            type="button"
-            className="chip"
-            onClick={() => void copy(latexOf(certificate, papers, notation))}
-          >
-            copy LaTeX
-          </button>
-        </span>
+        <AgreeActions certificate={made?.certificate ?? null} />
       </header>
+      {made && <AgreeLines certificate={made.certificate} />}
+    </section>
+  );
+}
+
+function AgreeActions({ certificate }: { readonly certificate: Agreement | null }) {
+  const { papers } = useWorked();
+  const why = useCommand('why');
+  const notation = useNotation();
+  return (
+    <span className="chips">
+      <button type="button" className="chip" onClick={why.run}>
+        law by law
+      </button>
+      <button
+        type="button"
+        className="chip"
+        disabled={!certificate}
+        onClick={() => certificate && void copy(latexOf(certificate, papers, notation))}
+      >
+        copy LaTeX
+      </button>
+    </span>
+  );
+}
+
+function AgreeLines({ certificate }: { readonly certificate: Agreement }) {
+  const { papers } = useWorked();
+  const notation = useNotation();
+  const texts = termTextsOf(certificate);
+  const count = certificate.terms.length;
+  const text = (method: MethodAgreement): ReactNode => {
+    if (count > MOST_TERMS) return `${count} terms, bracketed in ${method.moves.length} moves`;
+    if (isPlain(texts)) {
+      return bracketing(method, (expression) => expressionLine(expression, texts, notation));
+    }
+    const most = texts.script === 'terms' ? 2 : 3;
+    return (
+      <Tex source={lastLines(method, most, (expression) => sumTex(expression, texts, notation))} />
+    );
+  };
+  return (
+    <>
       <dl>
         {certificate.methods.map((method, k) => (
-          <Line
-            key={k}
-            name={papers[k]!.title}
-            text={
-              count > MOST_TERMS ? (
-                `${count} terms, bracketed in ${method.moves.length} moves`
-              ) : isPlain(texts) ? (
-                bracketing(method, (expression) => expressionLine(expression, texts, notation))
-              ) : (
-                <Tex
-                  source={lastLines(method, texts.script === 'terms' ? 2 : 3, (expression) =>
-                    sumTex(expression, texts, notation),
-                  )}
-                />
-              )
-            }
-            law={lastLaw(method)}
-          />
+          <Line key={k} name={papers[k]!.title} text={text(method)} law={lastLaw(method)} />
         ))}
       </dl>
       <p className="caption">{closing(count, certificate)}</p>
-    </section>
+    </>
   );
 }
 

@@ -9,6 +9,7 @@ import { Gauge } from './gauge.tsx';
 import { Lanes } from './lanes.tsx';
 import { Papers } from './papers.tsx';
 import { SharedPicture } from './shared-picture.tsx';
+import { useAfterPapers } from './use-after-papers.ts';
 import { WorthPanel } from './worth-panel.tsx';
 import './bench.css';
 
@@ -26,6 +27,7 @@ function isWordy(problem: Problem): boolean {
 /** The bench: papers, account, lanes, and what the pointed-at amount is worth. */
 export function BenchPage() {
   const worked = useWorked();
+  const below = useAfterPapers(worked);
   useEffect(() => useSession.setState({ pointed: null, pinned: false }), [worked]);
   return (
     <div
@@ -38,9 +40,9 @@ export function BenchPage() {
         <Papers />
         <Gauge />
       </div>
-      <Lanes />
+      <Lanes blocks={below} />
       <div className="bench-foot">
-        <SharedPicture />
+        {below ? <SharedPicture /> : <section className="panel" />}
         <WorthPanel />
         <AgreePanel />
       </div>

@@ -17,8 +17,11 @@ import { laneColumns, type LaneColumns } from './lane-columns.ts';
 import { useCommand } from './scene.tsx';
 import { stopWith } from './transport.ts';
 
-/** Every step of every paper as a block, aligned where the same terms are dealt with. */
-export function Lanes() {
+/**
+ * Every step of every paper as a block, aligned where the same terms are dealt with. Without `blocks` the room for
+ * them stays empty.
+ */
+export function Lanes({ blocks }: { readonly blocks: boolean }) {
   const worked = useWorked();
   const steps = useSteps();
   const columns = useMemo(() => laneColumns(worked.comparison), [worked]);
@@ -33,7 +36,8 @@ export function Lanes() {
       <div className="lane-blocks" ref={ref}>
         {worked.papers.map((paper) => (
           <Lane
-            key={paper.index}
+            key={`${paper.index}${blocks}`}
+            blocks={blocks}
             paper={paper}
             step={steps[paper.index]!}
             columns={columns}
@@ -62,6 +66,7 @@ function LaneName({ paper }: { readonly paper: Paper }) {
 }
 
 interface LaneProps {
+  readonly blocks: boolean;
   readonly paper: Paper;
   readonly step: number;
   readonly columns: LaneColumns;
@@ -71,14 +76,14 @@ interface LaneProps {
 /** Pixels a letter of a block's label takes. */
 const LETTER = 6.4;
 
-function Lane({ paper, step, columns, width }: LaneProps) {
+function Lane({ paper, step, columns, width, blocks }: LaneProps) {
   const subject = useSubject();
   const root = useRef<HTMLDivElement>(null);
   const lit = useMemo(() => litSteps(paper, subject?.lookFor ?? null), [paper, subject]);
   useBlockStates(root, step, lit);
   return (
     <div className="lane" ref={root}>
-      <Blocks paper={paper} columns={columns} width={width} />
+      {blocks && <Blocks paper={paper} columns={columns} width={width} />}
     </div>
   );
 }
@@ -98,7 +103,7 @@ function useBlockStates(
 }
 
 /** The blocks of one lane. Their classes say how far the lane is and are set by the lane. */
-const Blocks = memo(function Blocks({ paper, columns, width }: Omit<LaneProps, 'step'>) {
+const Blocks = memo(function Blocks({ paper, columns, width }: Omit<LaneProps, 'step' | 'blocks'>) {
   const say = useSpeaker();
   const labels = useMemo(() => stepLabels(paper.lane.trace, say), [paper, say]);
   return columns.blocks[paper.index]!.map(({ from, to }, k) => {

@@ -25,12 +25,17 @@ export function PaperStage({ least, most, ...sheet }: PaperStageProps) {
   const inner = useRef<HTMLDivElement>(null);
   const { paper, step } = sheet;
   useLayoutEffect(() => {
-    const stage = inner.current?.parentElement;
-    if (!stage) return;
-    const newest = writtenBy(paper, step, square);
-    if (!newest) return;
-    stage.scrollLeft = scrolledTo(stage.scrollLeft, width, newest.across, MARGIN * square);
-    stage.scrollTop = scrolledTo(stage.scrollTop, height, newest.down, MARGIN * square);
+    // In the next frame, when all papers have shown their step: asking one for its place in between
+    // would lay out the whole page once a paper.
+    const frame = requestAnimationFrame(() => {
+      const stage = inner.current?.parentElement;
+      const newest = stage ? writtenBy(paper, step, square) : null;
+      if (!stage || !newest) return;
+      const across = scrolledTo(stage.scrollLeft, width, newest.across, MARGIN * square);
+      const down = scrolledTo(stage.scrollTop, height, newest.down, MARGIN * square);
+      if (across !== stage.scrollLeft || down !== stage.scrollTop) stage.scrollTo(across, down);
+    });
+    return () => cancelAnimationFrame(frame);
   }, [paper, step, square, width, height]);
   return (
     <div

@@ -19,7 +19,8 @@ import { Spoken } from '../../ui/spoken.tsx';
 import { useNotation, useSpeaker, useSteps, useVoice, useWorked } from '../../worked/use-worked.ts';
 import { answerWithUnit } from '../../worked/answer.ts';
 import type { Paper } from '../../worked/work.ts';
-import { isPlain, useAgreement } from '../bench/agree-panel.tsx';
+import { isPlain } from '../bench/agree-panel.tsx';
+import { certified } from '../bench/use-agreement.ts';
 import { costItems } from '../bench/cost-strip.tsx';
 import { estimateLine } from '../bench/estimate.tsx';
 import { useCommand } from '../bench/scene.tsx';
@@ -155,8 +156,8 @@ function PrintedPaper({ paper, finished, sentences }: PrintedPaperProps) {
 }
 
 function PrintedAgreement() {
-  const { certificate } = useAgreement();
-  const { papers } = useWorked();
+  const { papers, comparison } = useWorked();
+  const { certificate } = certified(comparison);
   const notation = useNotation();
   const texts = termTextsOf(certificate);
   return (

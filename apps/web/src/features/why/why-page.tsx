@@ -30,7 +30,8 @@ import { ProblemText } from '../../ui/problem-text.tsx';
 import { Tex } from '../../ui/tex.tsx';
 import { Notices } from '../../ui/notices.tsx';
 import { useNotation, useSpeaker, useWorked } from '../../worked/use-worked.ts';
-import { copy, useAgreement } from '../bench/agree-panel.tsx';
+import { copy } from '../bench/agree-panel.tsx';
+import { certified } from '../bench/use-agreement.ts';
 import { costItems } from '../bench/cost-strip.tsx';
 import { MathText } from '../../ui/math-text.tsx';
 import { Bridge } from './bridge.tsx';
@@ -40,7 +41,7 @@ import './why.css';
 
 /** Why the methods agree: the same terms, bracketed in each method's way, law by law. */
 export function WhyPage() {
-  const { certificate, confirmed } = useAgreement();
+  const { certificate, confirmed } = certified(useWorked().comparison);
   const { title, problem } = useComparison((state) => state.content);
   const notation = useNotation();
   const names = { method: (id: string) => registry.get(id).name, notation };
