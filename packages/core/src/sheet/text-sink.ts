@@ -94,12 +94,14 @@ class TextPage {
   rule(x1: number, y1: number, x2: number, y2: number): void {
     if (y1 === y2) {
       const row = this.row(y1) - 1;
-      for (let c = this.edge(Math.min(x1, x2)); c <= this.edge(Math.max(x1, x2)); c++) {
+      const last = this.edge(Math.max(x1, x2));
+      for (let c = this.edge(Math.min(x1, x2)); c <= last; c++) {
         this.put(c, row, this.cross(c, row, '-'));
       }
     } else if (x1 === x2) {
       const column = this.edge(x1);
-      for (let r = this.row(Math.min(y1, y2)) - 1; r <= this.row(Math.max(y1, y2)) - 1; r++) {
+      const last = this.row(Math.max(y1, y2)) - 1;
+      for (let r = this.row(Math.min(y1, y2)) - 1; r <= last; r++) {
         this.put(column, r, this.cross(column, r, '|'));
       }
     } else {
@@ -125,22 +127,36 @@ class TextPage {
 
   /** The character column of a point inside a square. */
   private column(x: number): number {
-    return Math.floor(x * WIDE) + this.ruledX.filter((edge) => edge <= x).length;
+    return Math.floor(x * WIDE) + countUpTo(this.ruledX, x);
   }
 
   /** The character column of a boundary between squares. */
   private edge(x: number): number {
-    return Math.floor(x * WIDE) + this.ruledX.filter((edge) => edge < x).length;
+    return Math.floor(x * WIDE) + countUpTo(this.ruledX, x - TINY);
   }
 
   private row(y: number): number {
-    return Math.floor(y) + this.ruledY.filter((edge) => edge <= y).length;
+    return Math.floor(y) + countUpTo(this.ruledY, y);
   }
 
   private put(column: number, row: number, character: string): void {
     const line = this.rows[row];
     if (line && column >= 0 && column < line.length) line[column] = character;
   }
+}
+
+/** Less than any distance on a sheet. */
+const TINY = 1e-6;
+
+/** How many of these numbers, in order, are not above one. */
+function countUpTo(sorted: readonly number[], most: number): number {
+  let [low, high] = [0, sorted.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (sorted[middle]! <= most) low = middle + 1;
+    else high = middle;
+  }
+  return low;
 }
 
 function unique(values: readonly number[]): readonly number[] {
