@@ -33,22 +33,36 @@ export function changedBetween(
   return changed;
 }
 
+/** What stands on the page: of which paper, drawn from which mark-up, at which step. */
+interface Shown {
+  readonly paper: Paper;
+  readonly markup: string;
+  readonly step: number;
+  readonly nodes: Map<string, Element[]>;
+}
+
 /**
  * Keeps `data-state` of everything drawn on a paper at a moment. A paper is drawn once, whole; a step
  * touches only what it changes, so that large papers step as fast as small ones.
  */
-export function useMoment(root: RefObject<SVGGElement | null>, paper: Paper, step: number): void {
-  const shown = useRef<{ paper: Paper; step: number; nodes: Map<string, Element[]> } | null>(null);
+export function useMoment(
+  root: RefObject<SVGGElement | null>,
+  paper: Paper,
+  step: number,
+  markup: string,
+): void {
+  const shown = useRef<Shown | null>(null);
   useLayoutEffect(() => {
-    const before = shown.current?.paper === paper ? shown.current : null;
+    const isDrawn = shown.current?.paper === paper && shown.current.markup === markup;
+    const before = isDrawn ? shown.current : null;
     const nodes = before?.nodes ?? nodesByEntry(root.current);
     const changed = before ? changedBetween(paper, before.step, step) : nodes.keys();
     for (const id of changed as Iterable<EntryId>) {
       const state = stateAt(paper, id, step);
       for (const node of nodes.get(id) ?? []) node.setAttribute('data-state', state);
     }
-    shown.current = { paper, step, nodes };
-  }, [root, paper, step]);
+    shown.current = { paper, markup, step, nodes };
+  }, [root, paper, step, markup]);
 }
 
 function nodesByEntry(root: Element | null): Map<string, Element[]> {

@@ -106,10 +106,14 @@ function Written(props: {
 }) {
   const { paper, step, notches, notation } = props;
   const root = useRef<SVGGElement>(null);
-  useMoment(root, paper, step);
+  const markup = useMemo(() => {
+    const { struckAt } = paper.line;
+    return writtenMarkup(paper.drawing, notation, notches, (entry) => struckAt.has(entry));
+  }, [paper, notches, notation]);
+  useMoment(root, paper, step, markup);
   return (
     <g ref={root}>
-      <Parts key={keyOf(paper)} paper={paper} notches={notches} notation={notation} />
+      <Parts key={keyOf(paper)} markup={markup} />
     </g>
   );
 }
@@ -125,16 +129,7 @@ function keyOf(paper: Paper): number {
 }
 
 /** All figures, slots and signs of a paper, written into the page in one go. */
-const Parts = memo(function Parts(props: {
-  readonly paper: Paper;
-  readonly notches: boolean;
-  readonly notation: Notation;
-}) {
-  const { paper, notches, notation } = props;
-  const markup = useMemo(() => {
-    const { struckAt } = paper.line;
-    return writtenMarkup(paper.drawing, notation, notches, (entry) => struckAt.has(entry));
-  }, [paper, notches, notation]);
+const Parts = memo(function Parts({ markup }: { readonly markup: string }) {
   return <g dangerouslySetInnerHTML={{ __html: markup }} />;
 });
 

@@ -21,7 +21,7 @@ import { termMoves } from './term-moves.ts';
 /** A certificate that methods agree: plain data that can be checked without the traces. */
 export interface Agreement {
   readonly format: 'levee-agreement';
-  readonly version: 1;
+  readonly version: 2;
   readonly problem: string;
   readonly kind: ProblemKind;
   /** How its numbers are written. */
@@ -55,7 +55,7 @@ export function agreement(comparison: Comparison): Agreement {
   const indices = Array.from({ length: space.size }, (_, index) => index);
   return {
     format: 'levee-agreement',
-    version: 1,
+    version: 2,
     problem: problemText(problem),
     kind: problem.kind,
     script: scriptOf(problem),
@@ -71,7 +71,7 @@ export function agreement(comparison: Comparison): Agreement {
       if (worth.isZero) return [];
       return [{ id: space.id(index), text: space.text(index), worth: worth.toString() }];
     }),
-    methods: lanes.map((lane) => methodAgreement(comparison, lane, total)),
+    methods: lanes.map((lane) => numbered(methodAgreement(comparison, lane, total))),
   };
 }
 
@@ -80,16 +80,16 @@ function methodAgreement(comparison: Comparison, lane: Lane, total: Exact): Meth
   const { space, problem } = comparison;
   const all = lane.amounts.at(-1)!.terms;
   if (all.isEmpty || (!isSum(problem.kind) && total.isZero)) {
-    return { method, moves: [], bracketing: null };
+    return { method, moves: [], bracketing: null, brief: false };
   }
-  if (problem.kind === 'quotient') return { method, ...quotientMoves(lane, problem) };
-  if (problem.kind === 'root') return { method, ...rootMoves(lane, problem) };
+  if (problem.kind === 'quotient') return { method, ...quotientMoves(lane, problem), brief: false };
+  if (problem.kind === 'root') return { method, ...rootMoves(lane, problem), brief: false };
   if (problem.kind === 'product') {
     const moves =
       scriptOf(problem) === 'terms'
         ? withoutStandstill(termMoves(lane, dealtOrder(lane, 'product')))
         : movesOf(comparison, lane, total);
-    return { method, moves, bracketing: shownLine(moves) };
+    return { method, moves, bracketing: shownLine(moves), brief: false };
   }
   const order = dealtOrder(lane, problem.kind);
   const brackets = bracketing(lane, order, all);
@@ -98,6 +98,14 @@ function methodAgreement(comparison: Comparison, lane: Lane, total: Exact): Meth
     method,
     moves: long ? briefMoves(brackets, lane, total) : sumMoves(lane),
     bracketing: brackets,
+    brief: long,
+  };
+}
+
+function numbered(agreement: MethodAgreement): MethodAgreement {
+  return {
+    ...agreement,
+    moves: agreement.moves.map((move, k) => ({ line: k + 1, ...move })),
   };
 }
 

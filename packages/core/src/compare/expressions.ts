@@ -26,6 +26,10 @@ export interface Move {
   /** The law that makes this line equal to the one before; the first is equal to the problem. */
   readonly law: Law;
   readonly expression: Expression;
+  /** Which line of its method it is, from 1, so that a missing one is missed. Not in certificates of version 1. */
+  readonly line?: number;
+  /** By how much both are changed, or by what both are scaled: an exact amount. */
+  readonly by?: string;
 }
 
 export interface MethodAgreement {
@@ -33,6 +37,8 @@ export interface MethodAgreement {
   readonly moves: readonly Move[];
   /** The terms as the method brackets them, in one line; null when the total is zero. */
   readonly bracketing: Expression | null;
+  /** True where only the brackets and the total are told, because the steps would be too long. */
+  readonly brief: boolean;
 }
 
 /** An amount of these terms; `scaled` says how it is written where that is not how it is told. */

@@ -38,7 +38,15 @@ export function quotientMoves(
   const worked = sumOf(shares.map((terms) => amountOf(terms.worth(), terms.ids())));
   const moves: Move[] = [
     { law: 'distribute', expression: plain },
-    ...(by ? [{ law: 'scale-both' as const, expression: sumOf(indices.map(leaf)) }] : []),
+    ...(by
+      ? [
+          {
+            law: 'scale-both' as const,
+            expression: sumOf(indices.map(leaf)),
+            by: by.toString(),
+          },
+        ]
+      : []),
     { law: 'reorder', expression: brackets },
     { law: 'evaluate', expression: worked },
     { law: 'evaluate', expression: amountOf(total, all.ids()) },

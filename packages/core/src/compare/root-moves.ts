@@ -94,7 +94,7 @@ function primeMoves(lane: Lane, problem: Problem, all: TermSet): readonly Move[]
   const whole: Move = { law: 'evaluate', expression: amountOf(total, all.ids()) };
   if (out.length + inside.length === 0) return [whole];
   const primes = [...out.flatMap((one) => [one, one]), ...inside];
-  const square = out.length > 1 ? `(${out.join('*')})^2` : `${out[0] ?? '1'}^2`;
+  const square = out.length > 1 ? `(${out.join('*')})^2` : `${out[0] ?? write(Exact.ONE)}^2`;
   const stays = inside.length > 0 ? `*${inside.join('*')}` : '';
   const last = under.equals(Exact.ONE) ? `${write(root)}^2` : `${write(root)}^2*${write(under)}`;
   return [

@@ -1,5 +1,8 @@
 import type { Entry, EntryId, Mark, Step } from '../account/account.ts';
+import type { TermSpace } from '../account/terms.ts';
 import { Exact } from '../exact/exact.ts';
+import type { Amount } from '../laws/law.ts';
+import { regroups, termsByPlaces } from '../laws/regrouping.ts';
 import { scriptOf } from '../problem/script.ts';
 import { leavesOf, sameExpression, sumOf, type Expression, type Move } from './expressions.ts';
 import type { Lane } from './compare.ts';
@@ -46,9 +49,31 @@ export function sumMoves(lane: Lane): readonly Move[] {
     const brackets = line(bracketed);
     if (!sameExpression(brackets, before)) moves.push({ law: 'reorder', expression: brackets });
     const after = items.length > 0 ? line(items) : nothing(lane);
-    if (!sameExpression(after, brackets)) moves.push({ law: run[0]!.law, expression: after });
+    if (!sameExpression(after, brackets)) moves.push(moveTo(after, brackets, run[0]!, lane));
   }
   return finished(moves, lane);
+}
+
+/** The line after steps of one law; where they only wrote amounts elsewhere it is another order. */
+function moveTo(after: Expression, before: Expression, step: Step, lane: Lane): Move {
+  const keys = (expression: Expression) => leavesOf(expression).map((leaf) => JSON.stringify(leaf));
+  const isMoved = keys(after).sort().join() === keys(before).sort().join();
+  if (isMoved) return { law: 'reorder', expression: after };
+  const { law } = step;
+  return law === 'same-change'
+    ? { law, expression: after, by: changeOf(step, lane).toString() }
+    : { law, expression: after };
+}
+
+/** By how much a same change changes a number, or the little one that it puts beside it. */
+function changeOf({ takes, gives }: Step, lane: Lane): Exact {
+  const [first] = takes;
+  const before = first === undefined ? null : lane.termsOf(first);
+  const made = gives.find(({ id }) => before === null || lane.termsOf(id).equals(before));
+  const old = takes.map((id) => lane.find(id) as Entry);
+  const own = old.filter(({ id }) => before !== null && lane.termsOf(id).equals(before));
+  const by = (made?.worth ?? Exact.ZERO).minus(Exact.sum(own.map(({ worth }) => worth)));
+  return by.numerator < 0n ? by.negate() : by;
 }
 
 /** Everything has come to nothing: both numbers were the same. */
@@ -109,9 +134,16 @@ function withSplits(items: Item[], run: readonly Step[], lane: Lane): Item[] {
   );
 }
 
-/** Marks as one amount. */
-function itemOf(marks: readonly Mark[], lane: Lane): Item {
-  const of = [...new Set(marks.flatMap(({ id }) => lane.termsOf(id).ids()))];
+/**
+ * Marks as one amount, of those of their terms that stand in the line: a figure of nothing that went into them
+ * is not written there.
+ */
+function itemOf(marks: readonly Mark[], lane: Lane, taken: readonly Item[] = []): Item {
+  const there = new Set(
+    taken.flatMap(({ expression }) => leavesOf(expression).flatMap(termsOfLeaf)),
+  );
+  const all = [...new Set<string>(marks.flatMap(({ id }) => lane.termsOf(id).ids()))];
+  const of = taken.length === 0 ? all : all.filter((term) => there.has(term));
   const worth = Exact.sum(marks.map((mark) => mark.worth)).toString();
   const scaled = marks.length === 1 ? writtenFraction(marks[0]!, lane) : null;
   const expression = { kind: 'amount', worth, of, ...(scaled ? { scaled } : {}) } as const;
@@ -138,6 +170,11 @@ function commonText(worth: Exact, { steps }: Lane['trace'], glyph: string): stri
   if (!bottom) return null;
   const size = bottom.numerator < 0n ? bottom.negate() : bottom;
   return `${glyph.replace('−', '')}/${size}`;
+}
+
+function termsOfLeaf(leaf: Expression): readonly string[] {
+  if (leaf.kind === 'product') return [leaf.term];
+  return leaf.kind === 'amount' ? leaf.of : [];
 }
 
 function absolute(worth: Exact): string {
@@ -176,7 +213,9 @@ function givenItems(
       expression: taken.find(({ ids }) => ids.includes(id))!.expression,
     }));
   }
-  if (step.law === 'sign') return gives.map((mark) => itemOf([mark], lane));
+  const moved = unchanged(gives, taken, lane);
+  if (moved) return moved;
+  if (step.law === 'sign') return gives.map((mark) => itemOf([mark], lane, taken));
   const [stays] = taken;
   const one = taken.length === 1 && gives.length === 1 && writtenFraction(gives[0]!, lane) === null;
   const renamed = stays?.expression.kind === 'amount' && stays.expression.scaled !== undefined;
@@ -189,8 +228,60 @@ function givenItems(
   ) {
     return [{ ids: [gives[0]!.id], expression: stays.expression }];
   }
-  if (step.law === 'evaluate' && gives.length > 0) return [itemOf(gives, lane)];
-  return gives.map((mark) => itemOf([mark], lane));
+  if (step.law === 'evaluate' && gives.length > 0) return [itemOf(gives, lane, taken)];
+  const made = gives.map((mark) => itemOf([mark], lane, taken));
+  return step.law === 'place-value' ? byPlaces(made, taken, lane) : made;
+}
+
+/** Amounts by places; where a figure of nothing went into them, of the terms of what does go into each. */
+function byPlaces(
+  made: readonly Item[],
+  taken: readonly Item[],
+  { trace, amounts }: Lane,
+): readonly Item[] {
+  const { base } = trace.problem;
+  const { space } = amounts.at(-1)!.terms;
+  const amount = ({ expression }: Item): Amount => ({
+    worth: worthOfExpression(expression, space),
+    terms: new Set(leavesOf(expression).flatMap(termsOfLeaf)),
+    owed: false,
+    written: null,
+  });
+  const change = { takes: taken.map(amount), gives: made.map(amount) };
+  const isOne = scriptOf(trace.problem) !== 'figures' || made.length < 2;
+  if (isOne || regroups(change, { base, spent: new Set() }) === null) return made;
+  const terms = termsByPlaces(change, base);
+  return made.map((item, k) => ({
+    ...item,
+    expression: { ...item.expression, of: [...terms[k]!] } as Expression,
+  }));
+}
+
+/** What a step only writes elsewhere, several amounts each as it was; null where it does more. */
+function unchanged(
+  gives: readonly Mark[],
+  taken: readonly Item[],
+  lane: Lane,
+): readonly Item[] | null {
+  if (gives.length < 2 || gives.length !== taken.length) return null;
+  if (scriptOf(lane.trace.problem) !== 'figures') return null;
+  const { space } = lane.amounts.at(-1)!.terms;
+  const rest = [...taken];
+  const items: Item[] = [];
+  for (const mark of gives) {
+    const at = rest.findIndex(({ expression }) =>
+      worthOfExpression(expression, space).equals(mark.worth),
+    );
+    if (at < 0) return null;
+    items.push({ ids: [mark.id], expression: rest.splice(at, 1)[0]!.expression });
+  }
+  return items;
+}
+
+function worthOfExpression(expression: Expression, space: TermSpace): Exact {
+  if (expression.kind === 'amount') return Exact.parse(expression.worth);
+  if (expression.kind === 'product') return space.worth(space.find(expression.term)!);
+  return Exact.sum(expression.parts.map((part) => worthOfExpression(part, space)));
 }
 
 /** Whether a mark is worth what the step took, so that only its writing is new. */

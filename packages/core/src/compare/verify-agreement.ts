@@ -1,9 +1,23 @@
 import { Exact } from '../exact/exact.ts';
-import { evaluate } from '../problem/evaluate.ts';
-import { readExpression } from '../problem/read-expression.ts';
-import { decimalsNeeded, numeral, numeralValue, placeValue } from '../exact/numeral.ts';
+import { numeralText, numeralValue } from '../exact/numeral.ts';
+import { failureText } from '../problem/failure.ts';
+import { readProblem, type Problem } from '../problem/problem.ts';
+import { scriptOf } from '../problem/script.ts';
+import { otherTerms, writtenFactors, type Amount, type LawFrame } from '../laws/law.ts';
+import { denominatorOf } from '../laws/numbers.ts';
+import { checkLaw } from '../laws/table.ts';
 import type { Agreement } from './agreement.ts';
-import type { Expression, Move } from './expressions.ts';
+import type { MethodAgreement, Move } from './expressions.ts';
+import {
+  changesBetween,
+  depthOf,
+  isOfTheWhole,
+  lineOf,
+  together,
+  type Line,
+  type Terms,
+  type Worths,
+} from './lines.ts';
 
 export type Verification =
   | { readonly ok: true }
@@ -16,21 +30,85 @@ export type Verification =
 
 /**
  * Checks a certificate from nothing but its own text: the operands are the sums of their parts, the
- * terms are all their products, and every move keeps the total by the law it names. Shares no code
- * with what wrote the certificate except exact arithmetic.
+ * terms are all their products, every line is worth the total and holds the terms that it says, and what
+ * changes from one line to the next is an instance of the law that is named, by the table of laws. Shares no
+ * code with what wrote the certificate except exact arithmetic and that table. A certificate of version 1 is
+ * read too.
  */
 export function verifyAgreement(certificate: Agreement): Verification {
-  const fault = frameFault(certificate);
-  if (fault) return { ok: false, method: null, move: 0, fault };
+  const read = readProblem(certificate.problem);
+  const fault = read.ok
+    ? (problemFault(certificate, read.problem) ?? frameFault(certificate))
+    : failureText(read.reason);
+  if (!read.ok || fault !== null) {
+    return { ok: false, method: null, move: 0, fault: fault ?? 'the problem cannot be read' };
+  }
   const worths = new Map(certificate.terms.map((term) => [term.id, Exact.parse(term.worth)]));
-  const { kind, base } = certificate;
   const value = Exact.parse(certificate.value);
-  const frame: Frame = { worths, value, base, kind, script: certificate.script };
-  for (const { method, moves, bracketing } of certificate.methods) {
-    const wrong = bracketingFault(bracketing, frame) ?? movesFault(moves, frame);
-    if (wrong) return { ok: false, method, ...wrong };
+  const frame: Frame = {
+    terms: termsFor(certificate, worths),
+    isNumbered: certificate.version !== (1 as number),
+    laws: lawFrame(certificate, worths, read.problem),
+    worths,
+    value,
+  };
+  for (const agreement of certificate.methods) {
+    const wrong = methodFault(agreement, frame);
+    if (wrong) return { ok: false, method: agreement.method, ...wrong };
   }
   return { ok: true };
+}
+
+/** How terms are read: fractions by their own text. */
+function termsFor({ terms, script, base }: Agreement, worths: Worths): Terms {
+  const texts = new Map(terms.map(({ id, text }) => [id, text]));
+  return {
+    worths,
+    base,
+    textOf: (term) => (script === 'fractions' ? (texts.get(term) ?? null) : null),
+  };
+}
+
+/** The numbers of the problem, for the table of laws. */
+function lawFrame(certificate: Agreement, worths: Worths, problem: Problem): LawFrame {
+  const { kind, script, base, operands } = certificate;
+  const parts = operands.map((operand) => operand.parts.map((part) => Exact.parse(part)));
+  const single = kind === 'quotient' || kind === 'root';
+  return {
+    kind,
+    script,
+    base,
+    operands: operands.map(({ worth }) => Exact.parse(worth)),
+    terms: new Set(worths.keys()),
+    isTaken: (operand) =>
+      problem.operands[operand]?.terms?.taken === true || (kind === 'difference' && operand > 0),
+    spent: new Set(),
+    inFigures: false,
+    by: null,
+    partsOf: (term) => {
+      const numbers = term.split('.').map(Number);
+      if (single) return [{ operand: 0, worth: parts[0]![numbers[0]!]! }];
+      if (kind === 'product') {
+        return numbers.map((part, operand) => ({ operand, worth: parts[operand]![part]! }));
+      }
+      const [operand = 0, part = 0] = numbers;
+      return [{ operand, worth: parts[operand]![part]! }];
+    },
+  };
+}
+
+/** What is said of the problem must be what its text says. */
+function problemFault(certificate: Agreement, problem: Problem): string | null {
+  const { kind, base, script, operands } = certificate;
+  if (problem.kind !== kind) return `the problem is no ${kind}`;
+  if (problem.base !== base) return `the problem is not in base ${base}`;
+  if (scriptOf(problem) !== script) return `the problem is not written in ${script}`;
+  const isOwn = ({ worth, text }: Agreement['operands'][number], k: number) => {
+    const own = problem.operands[k];
+    return own && numeralText(own) === text && numeralValue(own).equals(Exact.parse(worth));
+  };
+  const fits = operands.length === problem.operands.length && operands.every(isOwn);
+  return fits ? null : 'the operands are not those of the problem';
 }
 
 /** The operands, the value and the list of terms. */
@@ -100,20 +178,12 @@ function products(parts: readonly (readonly Exact[])[]): [string, Exact][] {
 
 /** What every move is held against. */
 interface Frame {
-  readonly worths: ReadonlyMap<string, Exact>;
+  readonly laws: LawFrame;
+  readonly worths: Worths;
+  readonly terms: Terms;
   readonly value: Exact;
-  readonly base: number;
-  readonly kind: Agreement['kind'];
-  /** How numbers are written: only figures in places limit what may be put together. */
-  readonly script: Agreement['script'];
-}
-
-/** The one line must hold the whole total, and in a sum every term once. */
-function bracketingFault(bracketing: Expression | null, frame: Frame): Fault | null {
-  if (!bracketing) return null;
-  const whole = valueOf(bracketing, frame.worths)?.equals(frame.value) ?? false;
-  const fits = whole && (frame.kind === 'product' || opens(bracketing, frame.worths));
-  return fits ? null : { move: 0, fault: 'the brackets do not hold all the terms' };
+  /** Whether lines are numbered and say by how much they change: from version 2 on. */
+  readonly isNumbered: boolean;
 }
 
 interface Fault {
@@ -130,269 +200,169 @@ const OPENING: Record<Agreement['kind'], Move['law']> = {
   root: 'place-value',
 };
 
-function movesFault(moves: readonly Move[], frame: Frame): Fault | null {
-  const { worths, value } = frame;
-  if (moves.length === 0) return value.isZero ? null : { move: 0, fault: 'there are no moves' };
-  for (const [move, { law, expression }] of moves.entries()) {
-    const total = valueOf(expression, worths);
-    if (!total?.equals(value))
-      return { move, fault: `the line is worth ${total ?? 'nothing known'}, not ${value}` };
-    const before = moves[move - 1]?.expression;
-    const lawful = before
-      ? follows(law, before, expression, frame)
-      : law === OPENING[frame.kind] && opens(expression, worths);
-    if (!lawful) return { move, fault: `the line does not follow by ${law}` };
+function methodFault(agreement: MethodAgreement, frame: Frame): Fault | null {
+  const { moves, bracketing } = agreement;
+  if (moves.length === 0)
+    return frame.value.isZero ? null : { move: 0, fault: 'there are no moves' };
+  const lines: Line[] = [];
+  for (const [move, { expression, line: number }] of moves.entries()) {
+    if (frame.isNumbered && number !== move + 1)
+      return { move, fault: `line ${move + 1} is missing` };
+    const line = lineOf(expression, frame.terms);
+    if (typeof line === 'string') return { move, fault: line };
+    if (!line.worth.equals(frame.value)) {
+      return { move, fault: `the line is worth ${line.worth}, not ${frame.value}` };
+    }
+    lines.push(line);
   }
-  const last = moves.at(-1)!.expression;
-  return isFinished(last, frame)
-    ? null
-    : { move: moves.length - 1, fault: 'the sum is not finished' };
-}
-
-/** One amount; terms of which no two are alike; or a square and what is left over. */
-function isFinished(line: Expression, { kind, script, worths }: Frame): boolean {
-  if (line.kind !== 'sum') return true;
-  if (kind === 'root') return leaves(line).length === 2;
-  return script === 'terms' && areUnlike(leaves(line), worths);
-}
-
-/** Whether every one is a single term and no two have the same letters. */
-function areUnlike(parts: readonly Expression[], worths: ReadonlyMap<string, Exact>): boolean {
-  const kinds = parts.flatMap((part) => valueOf(part, worths)?.parts() ?? []);
-  const letters = kinds.map((term) => term.letters);
-  return kinds.length === parts.length && new Set(letters).size === letters.length;
-}
-
-/** The bracket held terms of one kind only, or kinds that all come to nothing. */
-function gathersLike([before, after]: Change, worths: ReadonlyMap<string, Exact>): boolean {
-  const made = valueOf(after, worths)!;
-  const kinds = leaves(before).map((leaf) => valueOf(leaf, worths)!.letters);
-  return made.isZero || (made.parts().length === 1 && kinds.every((kind) => kind === made.letters));
-}
-
-function valueOf(expression: Expression, worths: ReadonlyMap<string, Exact>): Exact | null {
-  if (expression.kind === 'product') return worths.get(expression.term) ?? null;
-  if (expression.kind === 'amount') {
-    const worth = Exact.parse(expression.worth);
-    return isWrittenTruly(expression.scaled, worth) ? worth : null;
-  }
-  const values = expression.parts.map((part) => valueOf(part, worths));
-  return values.includes(null) ? null : Exact.sum(values as Exact[]);
-}
-
-/** Whether what is written out, where anything is, is worth what its amount says. */
-function isWrittenTruly(scaled: string | undefined, worth: Exact): boolean {
-  if (scaled === undefined) return true;
-  const read = readExpression(scaled);
-  const made = read.ok ? evaluate(read.expression) : null;
-  return made?.ok === true && made.value.equals(worth);
-}
-
-/** The first line must hold every term once, as a product. */
-function opens(expression: Expression, worths: ReadonlyMap<string, Exact>): boolean {
-  const parts = leaves(expression);
-  const terms = parts.flatMap((leaf) => (leaf.kind === 'product' ? [leaf.term] : []));
   return (
-    parts.length === worths.size &&
-    new Set(terms).size === worths.size &&
-    terms.every((term) => worths.has(term))
+    openingFault(moves[0]!, lines[0]!, frame) ??
+    stepsFault(agreement, lines, frame) ??
+    endFault(lines, frame) ??
+    bracketingFault(bracketing, lines, frame)
   );
 }
 
-function follows(law: Move['law'], before: Expression, after: Expression, frame: Frame): boolean {
-  const { worths, kind, base } = frame;
-  switch (law) {
-    case 'reorder':
-      return sameList(leaves(before).map(leafKey), leaves(after).map(leafKey));
-    case 'place-value':
-      return kind === 'product'
-        ? splitsIntoFigures(before, after, frame)
-        : (changedParts(before, after, worths) ?? [[before, after] as const]).every((change) =>
-            regroups(change, frame),
-          );
-    case 'evaluate':
-      return after.kind === 'amount' || changedParts(before, after, worths) !== null;
-    case 'same-change':
-      return (
-        netsNothing(before, after, worths) ||
-        partsOf(before).length === partsOf(after).length ||
-        partsOf(after).length === 2 ||
-        changedParts(before, after, worths) !== null
-      );
-    case 'scale-both':
-      return kind === 'quotient'
-        ? scalesAlike(before, after, worths, base)
-        : changedParts(before, after, worths) !== null;
-    case 'sign':
-      return changedParts(before, after, worths) !== null;
-    case 'like-terms':
-      return (changedParts(before, after, worths) ?? [[before, after] as const]).every((change) =>
-        gathersLike(change, worths),
-      );
-    case 'square':
-    case 'pair-factors':
-      return (
-        (changedParts(before, after, worths) ?? null) !== null &&
-        leaves(after).some((leaf) => leaf.kind === 'amount' && leaf.scaled !== undefined)
-      );
-    case 'inverse':
-      return changedParts(before, after, worths)?.every(([old]) => cancels(old, worths)) === true;
-    default:
-      return false;
+/** The first line must hold every term of the problem once, as it is owed. */
+function openingFault({ law }: Move, line: Line, frame: Frame): Fault | null {
+  const lawful = law === OPENING[frame.laws.kind] && opens(line, frame);
+  return lawful ? null : { move: 0, fault: `the line does not follow by ${law}` };
+}
+
+function opens({ leaves }: Line, { worths }: Frame): boolean {
+  const terms = new Set(leaves.flatMap(({ terms: own }) => [...own]));
+  return (
+    leaves.every(({ owed, terms: own }) => owed && own.size === 1) &&
+    leaves.length === worths.size &&
+    terms.size === worths.size
+  );
+}
+
+/** Every line after the first follows from the one before by the law that it names. */
+function stepsFault(
+  { moves, brief }: MethodAgreement,
+  lines: readonly Line[],
+  frame: Frame,
+): Fault | null {
+  const spent = new Set<string>();
+  for (const [move, { law, by }] of moves.entries()) {
+    if (move === 0) continue;
+    const [before, after] = [lines[move - 1]!, lines[move]!];
+    const isLast = move === moves.length - 1;
+    const said = by === undefined ? null : amountOrNull(by);
+    const laws = { ...frame.laws, spent: isLast ? spent : NOTHING, by: said };
+    if (frame.isNumbered && NAMES_ITS_SIZE.has(law) && frame.laws.script === 'figures' && !said) {
+      return { move, fault: `the line does not say by how much (${law})` };
+    }
+    const fault = moveFault(law, before, after, laws, isBrief(brief, moves));
+    if (fault !== null) return { move, fault: `the line does not follow by ${law}: ${fault}` };
+    const stays = new Set(after.leaves.flatMap(({ terms }) => [...terms]));
+    for (const { terms } of before.leaves) {
+      for (const term of terms) if (!stays.has(term)) spent.add(term);
+    }
+  }
+  return null;
+}
+
+const NOTHING: ReadonlySet<string> = new Set();
+
+/** Laws whose lines say by how much both numbers are changed or scaled. */
+const NAMES_ITS_SIZE: ReadonlySet<Move['law']> = new Set(['same-change', 'scale-both']);
+
+/** Certificates of version 1 do not say whether they are brief; those are that have three lines alone. */
+function isBrief(brief: boolean | undefined, moves: readonly Move[]): boolean {
+  return brief ?? (moves.length <= 3 && moves[1]?.law === 'reorder');
+}
+
+function amountOrNull(text: string): Exact | null {
+  try {
+    return Exact.parse(text);
+  } catch {
+    return null;
   }
 }
 
-function splitsIntoFigures(before: Expression, after: Expression, frame: Frame): boolean {
-  const { worths, base } = frame;
-  return (
-    leaves(after).every((leaf) => isOneFigure(valueOf(leaf, worths), base)) &&
-    (before.kind !== 'sum' || changedParts(before, after, worths) !== null)
-  );
-}
-
-/** The same quotients in the same order, each with both its numbers scaled by one factor. */
-function scalesAlike(
-  before: Expression,
-  after: Expression,
-  worths: ReadonlyMap<string, Exact>,
-  base: number,
-): boolean {
-  const [old, made] = [leaves(before), leaves(after)];
-  return (
-    old.length === made.length &&
-    made.every((leaf, k) => {
-      const from = old[k]!;
-      if (leaf.kind !== 'product' || from.kind !== 'product' || leaf.term !== from.term)
-        return false;
-      const [top, bottom] = (leaf.scaled ?? '').split('÷').map((text) => numberOf(text, base));
-      if (!top || !bottom || bottom.isZero) return false;
-      return top.dividedBy(bottom).equals(worths.get(leaf.term)!);
-    })
-  );
-}
-
-/** A number as it is written, or null for what is none. */
-function numberOf(text: string, base: number): Exact | null {
-  return /^[0-9A-F]+(\.[0-9A-F]+)?$/.test(text) ? numeralValue(numeral(text, base)) : null;
-}
-
-type Change = readonly [before: Expression, after: Expression];
-
-/** One side of a change lists counts of single places: they are put together, or come from one. */
-function regroups([before, after]: Change, { worths, base, script }: Frame): boolean {
-  if (script === 'fractions') return [before, after].every((side) => isWholesAndPart(side, worths));
-  const placed = (side: Expression) =>
-    leaves(side).every((leaf) => isCountOfPlace(valueOf(leaf, worths), base));
-  return placed(before) || placed(after);
-}
-
-/** Whole numbers with one part of a whole at most, as a mixed number puts them together. */
-function isWholesAndPart(side: Expression, worths: ReadonlyMap<string, Exact>): boolean {
-  return leaves(side).filter((leaf) => !valueOf(leaf, worths)?.isWhole).length <= 1;
-}
-
-/** Whether an amount is a small count of one place: 130 is 13 tens. Strings of addends carry up to 40. */
-function isCountOfPlace(amount: Exact | null, base: number): boolean {
-  const figures = amount && significant(amount, base);
-  if (figures === null) return false;
-  return figures.length <= 2 || parseInt(figures, base) <= 40;
-}
-
-/** New amounts beside the old ones, which together are worth nothing. */
-function netsNothing(
-  before: Expression,
-  after: Expression,
-  worths: ReadonlyMap<string, Exact>,
-): boolean {
-  const old = leaves(before).map(leafKey);
-  const added = leaves(after).filter((leaf) => {
-    const at = old.indexOf(leafKey(leaf));
-    if (at >= 0) old.splice(at, 1);
-    return at < 0;
-  });
-  return old.length === 0 && Exact.sum(added.map((leaf) => valueOf(leaf, worths)!)).isZero;
-}
-
-/** Whether a bracket holds an amount and its opposite, so that only the rest remains. */
-function cancels(bracket: Expression, worths: ReadonlyMap<string, Exact>): boolean {
-  const values = partsOf(bracket).map((part) => valueOf(part, worths)!.toString());
-  return values.some((value) => values.includes(Exact.parse(value).negate().toString()));
-}
-
-/** Whether an amount is one figure in one place: 400 or 0.5, but not 48. */
-function isOneFigure(amount: Exact | null, base: number): boolean {
-  return amount !== null && /^.?$/.test(significant(amount, base) ?? 'none');
-}
-
-/** The figures of an amount without the zeros and the point that tell their place; null when they never end. */
-function significant(amount: Exact, base: number): string | null {
-  const decimals = decimalsNeeded(amount, base);
-  if (decimals === null) return null;
-  const count = amount.times(placeValue(base, decimals)).numerator;
-  return count.toString(base).replace('-', '').replace(/0+$/, '');
+function moveFault(
+  law: Move['law'],
+  before: Line,
+  after: Line,
+  frame: LawFrame,
+  brief: boolean,
+): string | null {
+  const parts = changesBetween(law, before, after);
+  if (!parts) return 'the amounts of the two lines do not go together';
+  if (parts.length === 0) return 'nothing changes';
+  for (const { change, part } of isOfTheWhole(law, parts) ? [together(before, parts)] : parts) {
+    if (law === 'evaluate' && !brief && depthOf(part) > 1)
+      return 'brackets in brackets are worked out at once';
+    const verdict = checkLaw(law, change, frame);
+    if (!verdict.ok) return verdict.fault;
+  }
+  const stray = parts.find(({ change }) => otherTerms(change, frame) !== null);
+  return stray && law !== 'same-change' ? 'the terms of a part are not the same' : null;
 }
 
 /**
- * The parts in which two lines differ, when part by part the new line is worth what the old one was;
- * null when it is not. Parts worth nothing may come and go.
+ * The last line is finished: one amount that is worked out and reduced; terms that are all unlike; or a square of
+ * one number, perhaps with a factor that stays under the root, and what is left over.
  */
-function changedParts(
-  before: Expression,
-  after: Expression,
-  worths: ReadonlyMap<string, Exact>,
-): readonly Change[] | null {
-  const live = (line: Expression) => partsOf(line).filter((part) => !valueOf(part, worths)?.isZero);
-  const [old, made] = [live(before), live(after)];
-  const whole: Change = [before, after];
-  if (old.length !== made.length) {
-    return flattened(old, made, worths) ?? (made.length <= 1 ? [whole] : null);
-  }
-  const pairs = old.map((part, k): Change => [part, made[k]!]);
-  const fits = pairs.every(([a, b]) => valueOf(a, worths)?.equals(valueOf(b, worths)!) ?? false);
-  if (!fits) return null;
-  const changed = pairs.filter(([a, b]) => JSON.stringify(a) !== JSON.stringify(b));
-  return changed.length > 0 ? changed : [];
+function endFault(lines: readonly Line[], { laws }: Frame): Fault | null {
+  const move = lines.length - 1;
+  const { leaves } = lines[move]!;
+  const isDone =
+    laws.kind === 'root'
+      ? isRoot(leaves)
+      : laws.script === 'terms'
+        ? areUnlike(leaves)
+        : leaves.length === 1 && (isReduced(leaves[0]!) || isLoneTerm(leaves[0]!, laws.kind));
+  return isDone ? null : { move, fault: 'the sum is not finished' };
 }
 
-/** The same when a bracket's new amounts stand in the line without a bracket of their own. */
-function flattened(
-  old: readonly Expression[],
-  made: readonly Expression[],
-  worths: ReadonlyMap<string, Exact>,
-): readonly Change[] | null {
-  const changes: Change[] = [];
-  let at = 0;
-  for (const part of old) {
-    const goal = valueOf(part, worths)!;
-    const taken: Expression[] = [];
-    let sum = Exact.ZERO;
-    while (at < made.length && (taken.length === 0 || !sum.equals(goal))) {
-      taken.push(made[at]!);
-      sum = sum.plus(valueOf(made[at]!, worths) ?? Exact.ZERO);
-      at++;
-    }
-    if (!sum.equals(goal)) return null;
-    const side: Expression = taken.length === 1 ? taken[0]! : { kind: 'sum', parts: taken };
-    if (JSON.stringify(side) !== JSON.stringify(part)) changes.push([part, side]);
-  }
-  return at === made.length ? changes : null;
+/** The terms of sums and differences are amounts, so that one alone is worked out where it is in lowest terms. */
+function isLoneTerm(leaf: Amount, kind: LawFrame['kind']): boolean {
+  const isSum = kind === 'sum' || kind === 'difference';
+  return isSum && leaf.owed && denominatorOf(leaf) === leaf.worth.denominator;
 }
 
-function partsOf(expression: Expression): readonly Expression[] {
-  return expression.kind === 'sum' ? expression.parts : [expression];
+/** Worked out, and in lowest terms where it is written as a fraction. */
+function isReduced(amount: Amount): boolean {
+  const { owed, written, worth } = amount;
+  const of = written?.kind === 'negative' ? written.of : written;
+  const isFraction = of?.kind === 'fraction' && denominatorOf(amount) === worth.denominator;
+  return !owed && (written === null || isFraction);
 }
 
-function leaves(expression: Expression): readonly Exclude<Expression, { kind: 'sum' }>[] {
-  return expression.kind === 'sum' ? expression.parts.flatMap(leaves) : [expression];
+function isRoot(leaves: readonly Amount[]): boolean {
+  const [square, rest, ...more] = leaves;
+  if (!square || more.length > 0 || (rest && !isReduced(rest))) return false;
+  const factors = square.written ? writtenFactors(square.written) : [];
+  const powers = factors.filter(({ kind }) => kind === 'power');
+  const numbers = factors.filter(({ kind }) => kind === 'number');
+  const isSimple =
+    powers.length <= 1 &&
+    numbers.length <= 1 &&
+    powers.length + numbers.length === factors.length &&
+    powers.every((factor) => factor.kind === 'power' && factor.of.kind === 'number');
+  return isSimple && (square.written !== null || square.worth.isZero || !square.owed);
 }
 
-function leafKey(leaf: Exclude<Expression, { kind: 'sum' }>): string {
-  return leaf.kind === 'product'
-    ? `product ${leaf.term} ${leaf.scaled ?? ''}`
-    : `${leaf.scaled ?? leaf.worth} of ${leaf.of.join(' ')}`;
+function areUnlike(leaves: readonly Amount[]): boolean {
+  const letters = leaves.flatMap(({ worth }) => worth.parts().map((part) => part.letters));
+  const isOneEach = leaves.length === 1 || letters.length === leaves.length;
+  return isOneEach && new Set(letters).size === letters.length;
 }
 
-function sameList(a: readonly string[], b: readonly string[]): boolean {
-  const [left, right] = [[...a].sort(), [...b].sort()];
-  return left.length === right.length && left.every((item, k) => item === right[k]);
+/** The one line holds every term once, or is a line of the moves. */
+function bracketingFault(
+  bracketing: MethodAgreement['bracketing'],
+  lines: readonly Line[],
+  frame: Frame,
+): Fault | null {
+  if (!bracketing) return null;
+  const line = lineOf(bracketing, frame.terms);
+  const fits =
+    typeof line !== 'string' &&
+    line.worth.equals(frame.value) &&
+    (opens(line, frame) || lines.some(({ key }) => key === line.key));
+  return fits ? null : { move: 0, fault: 'the brackets do not hold all the terms' };
 }
