@@ -1,6 +1,8 @@
-import { readFileSync, readdirSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { readExpression, registry, verifyAgreement } from '@levee/core';
+import { LAW_TABLE, readExpression, registry, verifyAgreement } from '@levee/core';
 import { Ajv2020, type ValidateFunction } from 'ajv/dist/2020.js';
 import { runCommandLine } from './program.ts';
 
@@ -233,6 +235,94 @@ describe('levee compare', () => {
   });
 });
 
+describe('levee verify and levee audit', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'levee-cli-'));
+  afterAll(() => rmSync(folder, { recursive: true, force: true }));
+  const kept = (text: string) => {
+    const file = join(folder, `${Math.random()}.json`);
+    writeFileSync(file, text);
+    return file;
+  };
+  const certificate = () => {
+    const report = runCommandLine([
+      'compare',
+      '642 - 387',
+      '--methods',
+      'compensation-subtraction,decomposition',
+    ]);
+    return JSON.stringify((JSON.parse(report.output) as { agreement: object }).agreement);
+  };
+
+  it('confirm what the other commands write, and earlier certificates', () => {
+    const verified = runCommandLine(['verify', kept(certificate())]);
+    expect(verified).toMatchObject({
+      exitCode: 0,
+      output: expect.stringMatching(/^confirmed: 2 methods/),
+    });
+    const early = JSON.parse(certificate()) as { version: number; methods: { moves: object[] }[] };
+    early.version = 1;
+    for (const { moves } of early.methods)
+      for (const move of moves) Object.assign(move, { line: undefined, by: undefined });
+    expect(runCommandLine(['verify', kept(JSON.stringify(early))]).exitCode).toBe(0);
+    for (const [problem, method] of [
+      ['642 - 387', 'decomposition'],
+      ['3/4 + 1/6', 'cross-products'],
+      ['31.5 ÷ 0.7', 'long-division'],
+      ['(x+4)(3x-2)', 'expand-arcs'],
+      ['√7396', 'digit-pairs'],
+    ]) {
+      const trace = runCommandLine(['trace', problem!, '--method', method!]).output;
+      expect([problem, runCommandLine(['audit', kept(trace)])]).toMatchObject([
+        problem,
+        { exitCode: 0 },
+      ]);
+    }
+  });
+
+  it.each<[string, (text: string) => string, RegExp]>([
+    [
+      'a law renamed',
+      (text) => text.replace('"law":"evaluate"', '"law":"sign"'),
+      /line \d+: the line does not follow by sign/,
+    ],
+    [
+      'lists of nonsense',
+      (text) => text.replace(/"of":\[[^\]]*\]/g, '"of":["nonsense"]'),
+      /there is no term nonsense/,
+    ],
+    [
+      'another same change',
+      (text) => text.replace('"655"', '"9999"').replace('"-400"', '"-9744"'),
+      /the change is not 13/,
+    ],
+    ['no certificate', () => '{}', /not a certificate/],
+    ['a later version', (text) => text.replace('"version":2', '"version":7'), /version 7/],
+  ])('refuse %s with the first fault in one line', (_, falsify, fault) => {
+    const text = certificate();
+    expect(falsify(text)).not.toBe(text);
+    const { exitCode, output, error } = runCommandLine(['verify', kept(falsify(text))]);
+    expect([exitCode, output]).toEqual([1, '']);
+    expect(error).toMatch(/^levee: [^\n]+$/);
+    expect(error).toMatch(fault);
+  });
+
+  it('name the step at which a trace goes wrong', () => {
+    const args = ['trace', '46 * 58', '--method', 'column-multiplication'];
+    const audited = (text: string) => runCommandLine(['audit', kept(text)]);
+    const slipped = runCommandLine([...args, '--slip', 'omit-placeholder@1']).output;
+    expect(audited(slipped)).toMatchObject({
+      exitCode: 1,
+      error: expect.stringMatching(/step 3: the balance is 2398/),
+    });
+    const clean = runCommandLine(args).output;
+    const renamed = clean.replace('"law":"evaluate"', '"law":"like-terms"');
+    expect(audited(renamed).error).toMatch(/step 1: it is no instance of like-terms/);
+    const stray = clean.replace(/("id":"m1".*?"terms":\[)[^\]]*/, '$1"7.7"');
+    expect(audited(stray).error).toMatch(/m1 names a term 7.7 that is not there/);
+    expect(runCommandLine(['audit', join(folder, 'none')])).toMatchObject({ exitCode: 2 });
+  });
+});
+
 describe('mistakes', () => {
   it.each([
     [['trace', '46 x', '--method', 'lattice'], /number is missing after “x” at character 4/],
@@ -276,7 +366,9 @@ describe('docs/formats.md', () => {
   const page = readFileSync(new URL('../../../docs/formats.md', import.meta.url), 'utf8');
 
   it('shows commands that run', () => {
-    const lines = [...page.matchAll(/^npm run -s levee -- (.+)$/gm)].map(([, line]) => line!);
+    const lines = [...page.matchAll(/^npm run -s levee -- ([^|>\n]+)$/gm)]
+      .map(([, line]) => line!)
+      .filter((line) => !line.startsWith('verify'));
     expect(lines.length).toBeGreaterThan(4);
     for (const line of lines) {
       const args = [...line.matchAll(/"([^"]*)"|(\S+)/g)].map(
@@ -292,6 +384,14 @@ describe('docs/formats.md', () => {
       .filter((text) => !text.startsWith('levee-'));
     expect(examples.length).toBeGreaterThan(10);
     for (const text of examples) expect([text, readExpression(text).ok]).toEqual([text, true]);
+  });
+
+  it('has every law with its moves', () => {
+    for (const { law, statement, moves } of LAW_TABLE.values()) {
+      expect(page).toContain(`| ${law}`);
+      expect(page).toContain(statement);
+      for (const { id } of moves) expect(page).toContain(id);
+    }
   });
 
   it('names every schema', () => {

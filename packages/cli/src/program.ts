@@ -1,9 +1,10 @@
 import { Command, CommanderError } from 'commander';
+import { auditCommand, verifyCommand } from './check-commands.ts';
 import { compareCommand, methodsCommand, traceCommand } from './commands.ts';
-import { UsageError } from './usage-error.ts';
+import { RefutedError, UsageError } from './usage-error.ts';
 
 export interface Outcome {
-  readonly exitCode: 0 | 2;
+  readonly exitCode: 0 | 1 | 2;
   readonly output: string;
   /** One line, without its line break; empty when all went well. */
   readonly error: string;
@@ -25,6 +26,7 @@ export function runCommandLine(args: readonly string[]): Outcome {
       return { exitCode: 0, output, error: '' };
     if (error instanceof CommanderError) return refused(complaint || error.message);
     if (error instanceof UsageError) return refused(error.message);
+    if (error instanceof RefutedError) return { ...refused(error.message), exitCode: 1 };
     throw error;
   }
 }
@@ -84,6 +86,18 @@ function commandTree(write: (text: string) => void, complain: (text: string) => 
     .option('--school <method:school=option>', 'choose an option; may be repeated', collect, [])
     .option('--format <format>', 'json, markdown or latex', 'json')
     .action((problem, options) => write(compareCommand(problem, options)));
+
+  program
+    .command('verify')
+    .description('check a certificate of agreement, law by law')
+    .argument('<file>', 'a certificate as JSON, - for standard input')
+    .action((file) => write(verifyCommand(file)));
+
+  program
+    .command('audit')
+    .description('replay a trace: amounts, balances, laws and terms')
+    .argument('<file>', 'a trace as JSON, - for standard input')
+    .action((file) => write(auditCommand(file)));
 
   return program;
 }

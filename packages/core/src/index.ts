@@ -195,3 +195,6 @@ export {
   type Pace,
   type PaperChoice,
 } from './formats/comparison-document.ts';
+export { decodeAgreement } from './formats/agreement-document.ts';
+export { auditDocument, type TraceFault } from './formats/trace-audit.ts';
+export { LAW_TABLE } from './laws/table.ts';

@@ -1,4 +1,5 @@
 import { Exact } from '../exact/exact.ts';
+import { lawFaults, workOf } from '../laws/replay.ts';
 import type { Trace } from './account.ts';
 
 /** The first primes above a hundred thousand. */
@@ -17,10 +18,15 @@ export interface AuditFault {
 /**
  * Replays a whole trace from its opening account and reports every broken promise: entries taken
  * twice or never opened, a balance that is not the sum of the live entries, amounts left at the end
- * that are no part of the answer. Shares no code with the Scribe; worths are added as plain integers, as
- * tops over one common bottom, letters as large primes.
+ * that are no part of the answer, steps that are no instance of the law they name, marks of terms that are not
+ * there. Shares no code with the Scribe; worths are added as plain integers, as tops over one common bottom,
+ * letters as large primes.
  */
 export function audit(trace: Trace): readonly AuditFault[] {
+  return [...amountFaults(trace), ...lawFaults(workOf(trace))];
+}
+
+function amountFaults(trace: Trace): readonly AuditFault[] {
   const faults: AuditFault[] = [];
   const unit = commonDenominator(trace);
   const counted = (worth: Exact) => {

@@ -127,6 +127,12 @@ export function otherTerms({ takes, gives }: Change, { spent }: LawFrame): Fault
   return sameTerms(held(takes), held(gives), spent) ? null : 'the terms are not the same';
 }
 
+/** The terms that are left when those of amounts that count against others are taken from theirs. */
+export function left(amounts: readonly Amount[]): ReadonlySet<string> {
+  const against = held(amounts.filter(({ worth }) => worth.numerator < 0n));
+  return new Set([...held(amounts)].filter((term) => !against.has(term)));
+}
+
 /** The first fault of several, so that checks read as a list. */
 export function firstFault(...faults: readonly (Fault | (() => Fault))[]): Fault {
   for (const one of faults) {

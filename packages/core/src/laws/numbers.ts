@@ -2,6 +2,7 @@ import { numeralValue } from '../exact/numeral.ts';
 import {
   firstFault,
   held,
+  left,
   otherTerms,
   sameTerms,
   unequal,
@@ -23,7 +24,8 @@ function workedOut(change: Change, frame: LawFrame): Fault {
     if (gives.length > 1 && !frame.inFigures) return 'it is not worked out to one number';
     if (frame.script === 'terms' && !isOneTerm(takes))
       return 'terms are put together, not worked out';
-    if (frame.script === 'fractions' && !areLikeParts(change)) return 'the parts are not alike';
+    if (frame.script === 'fractions' && !areLikeParts(change, frame))
+      return 'the parts are not alike';
     if (gives.some(({ owed }) => owed)) return 'nothing is worked out';
     if (gives.some((give) => isUnworked(give, takes[0]!))) {
       return 'what stands there is still to be worked out';
@@ -49,8 +51,15 @@ function isOneTerm(takes: readonly Amount[]): boolean {
   return takes.length === 1;
 }
 
-function isOfAll({ terms }: Amount, { takes }: Change, { spent }: LawFrame): boolean {
-  return sameTerms(terms, held(takes), spent);
+/** Of all terms that went into it, or, on the paper of a quotient or root, of those that are left. */
+function isOfAll(
+  { terms }: Amount,
+  { takes }: Change,
+  { spent, inFigures, kind }: LawFrame,
+): boolean {
+  if (sameTerms(terms, held(takes), spent)) return true;
+  const isPiecewise = inFigures && (kind === 'quotient' || kind === 'root');
+  return isPiecewise && sameTerms(terms, left(takes), spent);
 }
 
 /** What is worked out and written figure by figure: each figure is of all terms, and a count of its place. */
@@ -63,7 +72,9 @@ function figuresFault(change: Change, frame: LawFrame): Fault {
 }
 
 /** Whether all fractions have one denominator, which what they make then has too, or a part of it. */
-function areLikeParts({ takes, gives }: Change): boolean {
+function areLikeParts({ takes, gives }: Change, { inFigures }: LawFrame): boolean {
+  const isTold = [...takes, ...gives].every(({ written }) => written !== null);
+  if (inFigures && !isTold) return true;
   const bottoms = [...new Set(takes.map(denominatorOf).filter((bottom) => bottom !== 1n))];
   const [only = 1n] = bottoms;
   return bottoms.length <= 1 && gives.every((give) => only % denominatorOf(give) === 0n);

@@ -240,9 +240,12 @@ export const SCALE_BOTH: LawRule = {
 /** Pieces of a number are written as a square, or as the strips that a further digit lays around one. */
 function square(change: Change, frame: LawFrame): Fault {
   const { takes, gives } = change;
+  if (frame.kind !== 'root') return 'there is no root';
+  if (frame.inFigures) {
+    const isLaid = takes.length === 0 && (gives.length === 0 || oppositesFault(gives) === null);
+    return firstFault(unequal(change), isLaid ? null : 'what is laid is not what is used up');
+  }
   return firstFault(unequal(change), otherTerms(change, frame), () => {
-    if (frame.kind !== 'root') return 'there is no root';
-    if (frame.inFigures) return takes.length === 0 ? null : 'something is used up';
     let side: Exact | null = null;
     for (const { worth, written } of gives) {
       if (!written) continue;
@@ -375,7 +378,9 @@ function likeTerms(change: Change, frame: LawFrame): Fault {
     );
     if (gives.length === 0) return null;
     if (gives.length > 1) return 'more than one term is left';
-    return kinds.size <= 1 || worthOf(takes).isZero
+    // In a stage of several every amount is as many times as the brackets to come say.
+    const isStage = frame.inFigures && frame.operands.length > 2;
+    return kinds.size <= 1 || isStage || worthOf(takes).isZero
       ? otherTerms(change, frame)
       : 'the letters are not alike';
   });

@@ -50,7 +50,10 @@ export type LawVerdict =
 export function checkLaw(law: Law, change: Change, frame: LawFrame): LawVerdict {
   const { moves } = LAW_TABLE.get(law)!;
   const live: Change = {
-    takes: change.takes.filter(({ worth }) => !worth.isZero),
+    // A figure of nothing on a paper may still be of terms, which what comes after it then holds too.
+    takes: change.takes.filter(
+      ({ worth, terms }) => !worth.isZero || (frame.inFigures && terms.size > 0),
+    ),
     gives: change.gives.filter(({ worth }) => !worth.isZero),
   };
   let first: Fault = null;

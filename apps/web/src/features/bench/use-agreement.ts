@@ -2,10 +2,12 @@ import { agreement, verifyAgreement, type Agreement, type Comparison } from '@le
 import { useEffect, useState } from 'react';
 import { useWorked } from '../../worked/use-worked.ts';
 
-/** A certificate, and whether the independent check confirmed it. */
+/** A certificate, and what the independent check says of it. */
 export interface Certified {
   readonly certificate: Agreement;
   readonly confirmed: boolean;
+  /** Where it fails and why; null where it is confirmed. */
+  readonly fault: string | null;
 }
 
 const KNOWN = new WeakMap<Comparison, Certified>();
@@ -15,7 +17,11 @@ export function certified(comparison: Comparison): Certified {
   let known = KNOWN.get(comparison);
   if (!known) {
     const certificate = agreement(comparison);
-    KNOWN.set(comparison, (known = { certificate, confirmed: verifyAgreement(certificate).ok }));
+    const verdict = verifyAgreement(certificate);
+    const fault = verdict.ok
+      ? null
+      : `${verdict.method ?? 'the problem'}, line ${verdict.move + 1}: ${verdict.fault}`;
+    KNOWN.set(comparison, (known = { certificate, confirmed: verdict.ok, fault }));
   }
   return known;
 }

@@ -1,7 +1,9 @@
 /** @jest-environment jsdom */
 import { useSettings } from '../../store/settings-store.ts';
 import { Rendered } from '../../testing/render.tsx';
-import { WhyPage } from './why-page.tsx';
+import { workedWith } from '../../testing/scene.ts';
+import { certified } from '../bench/use-agreement.ts';
+import { checkedText, WhyPage } from './why-page.tsx';
 
 const page = new Rendered();
 afterEach(() => page.act(() => useSettings.setState(useSettings.getInitialState())));
@@ -11,12 +13,27 @@ describe('the page of reasons', () => {
     page.open('46 × 58', ['column-multiplication', 'lattice']);
     page.show(<WhyPage />);
     expect(page.text('h1')).toBe('Why 46 × 58 = 2668 by every method');
-    expect(page.text('[role="status"]')).toMatch(/checked again/);
+    expect(page.text('[role="status"]')).toMatch(/checked again .*Not checked here: the wording/);
+    expect(page.text('[role="status"]')).not.toMatch(/In brief/);
     expect(page.texts('.why-terms .term')).toContain('40×50 = 2000');
     expect(page.all('.why-method')).toHaveLength(2);
     expect(page.texts('.why-method .law')).toContain('distributive law');
     expect(page.text('[aria-label="Both ways"]')).toMatch(/2300 \+ 368 = 2668/);
     expect(page.all('[aria-label="Back to the dividend"]')).toHaveLength(0);
+  });
+
+  it('says where a certificate fails, and which are told in brief', () => {
+    const { comparison } = workedWith('46 × 58', ['lattice']);
+    const { certificate } = certified(comparison);
+    const fault = 'lattice, line 2: the line does not follow by sign';
+    expect(checkedText({ certificate, confirmed: false, fault })).toBe(
+      `The independent check does not confirm this certificate: ${fault}.`,
+    );
+    const methods = certificate.methods.map((method) => ({ ...method, brief: true }));
+    const brief = { ...certificate, methods };
+    expect(checkedText({ certificate: brief, confirmed: true, fault: null })).toMatch(
+      /In brief, so that only brackets and total were checked: Lattice\./,
+    );
   });
 
   it('goes back to the dividend from what each paper found and left', () => {

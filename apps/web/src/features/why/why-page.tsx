@@ -31,7 +31,7 @@ import { Tex } from '../../ui/tex.tsx';
 import { Notices } from '../../ui/notices.tsx';
 import { useNotation, useSpeaker, useWorked } from '../../worked/use-worked.ts';
 import { copy } from '../bench/agree-panel.tsx';
-import { certified } from '../bench/use-agreement.ts';
+import { certified, type Certified } from '../bench/use-agreement.ts';
 import { costItems } from '../bench/cost-strip.tsx';
 import { MathText } from '../../ui/math-text.tsx';
 import { Bridge } from './bridge.tsx';
@@ -41,7 +41,8 @@ import './why.css';
 
 /** Why the methods agree: the same terms, bracketed in each method's way, law by law. */
 export function WhyPage() {
-  const { certificate, confirmed } = certified(useWorked().comparison);
+  const made = certified(useWorked().comparison);
+  const { certificate } = made;
   const { title, problem } = useComparison((state) => state.content);
   const notation = useNotation();
   const names = { method: (id: string) => registry.get(id).name, notation };
@@ -53,9 +54,7 @@ export function WhyPage() {
           Why <Equation certificate={certificate} problem={problem} /> by every method
         </h1>
         <p className="caption" role="status">
-          {confirmed
-            ? 'Every line below was checked again from the certificate alone, law by law ✓'
-            : 'The independent check does not confirm this certificate.'}
+          {checkedText(made)}
         </p>
         <p className="chips">
           <Button
@@ -115,6 +114,21 @@ export function WhyPage() {
       <Notices />
     </main>
   );
+}
+
+/** What was checked, and what was not. */
+export function checkedText({ certificate, fault }: Certified): string {
+  if (fault !== null) return `The independent check does not confirm this certificate: ${fault}.`;
+  const brief = certificate.methods.filter((method) => method.brief);
+  const names = brief.map(({ method }) => registry.get(method).shortName).join(', ');
+  return [
+    'Every line below was checked again from the certificate alone ✓',
+    'Its worth, its terms, and that what changes is an instance of the law beside it.',
+    ...(brief.length > 0
+      ? [`In brief, so that only brackets and total were checked: ${names}.`]
+      : []),
+    'Not checked here: the wording, and where a mark stands on its paper.',
+  ].join(' ');
 }
 
 /** The problem with its value; of a root its square, which every account holds. */
