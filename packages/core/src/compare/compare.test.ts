@@ -64,7 +64,7 @@ describe('agreement', () => {
     ['a term', (c) => (c.terms[1]!.worth = '330'), /not what its parts make/],
     ['a missing term', (c) => c.terms.pop(), /not all that the parts make/],
     ['a law', (c) => (c.methods[0]!.moves[2]!.law = 'evaluate'), /does not follow by evaluate/],
-    ['a missing move', (c) => c.methods[2]!.moves.splice(2, 1), /does not follow/],
+    ['a missing move', (c) => c.methods[2]!.moves.splice(2, 1), /line 3 is missing/],
     ['an unfinished sum', (c) => c.methods[0]!.moves.pop(), /not finished/],
     ['no moves', (c) => (c.methods[0]!.moves = []), /no moves/],
     [
@@ -104,7 +104,7 @@ describe('agreement', () => {
   };
 
   it.each<[string, (certificate: Writable<Agreement>) => void, RegExp]>([
-    ['a sign', (c) => (c.kind = 'sum'), /do not make 255/],
+    ['a sign', (c) => (c.kind = 'sum'), /the problem is no sum/],
     ['an opening law', (c) => (c.methods[1]!.moves[0]!.law = 'distribute'), /not follow by distr/],
     [
       'the reason of a slide',

@@ -120,7 +120,7 @@ describe('the independent check', () => {
   const amount = (worth: string, scaled?: string): Expression => ({
     kind: 'amount',
     worth,
-    of: [],
+    of: ['0', '1', '2'].slice(0, scaled ? 3 : 0),
     ...(scaled ? { scaled } : {}),
   });
 
@@ -145,7 +145,8 @@ describe('the independent check', () => {
     expect(verifyAgreement(withLine(root, 3, amount('7396', '(80+7)^2')))).toMatchObject({
       ok: false,
     });
-    expect(verifyAgreement(withLine(root, 3, amount('7396', '86^2')))).toEqual({ ok: true });
+    expect(verifyAgreement(withLine(root, 4, amount('7396', '86^2')))).toEqual({ ok: true });
+    expect(verifyAgreement(withLine(root, 4, amount('7396', '87^2')))).toMatchObject({ ok: false });
     expect(verifyAgreement(withLine(root, 3, amount('7396')))).toMatchObject({ ok: false });
     expect(verifyAgreement({ ...root, value: '86' })).toMatchObject({ ok: false });
   });

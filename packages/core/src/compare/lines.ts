@@ -11,6 +11,8 @@ export type Worths = ReadonlyMap<string, Exact>;
 export interface Terms {
   readonly worths: Worths;
   readonly base: number;
+  /** The operand whose part a term is; the same for all where terms are of several. */
+  readonly operandOf: (term: string) => number;
   /** The text of a term where terms are fractions, `4/18` for two ninths; null where it is told by its worth. */
   readonly textOf: (term: string) => string | null;
 }
@@ -24,6 +26,8 @@ export interface Line {
   readonly parts: readonly Line[];
   /** Its amounts in order, without brackets. */
   readonly leaves: readonly Amount[];
+  /** Whether it is a number of the problem as it is given, in several terms. */
+  readonly isNumber: boolean;
 }
 
 /** Reads a line; a text says what is wrong with one that names no terms or is not worth what it says. */
@@ -41,7 +45,16 @@ export function lineOf(expression: Expression, terms: Terms): Line | string {
     key: `(${parts.map(({ key }) => key).join(' ')})`,
     parts,
     leaves: parts.flatMap(({ leaves }) => leaves),
+    isNumber: areOfOneNumber(
+      parts.flatMap(({ leaves }) => leaves),
+      terms,
+    ),
   };
+}
+
+function areOfOneNumber(leaves: readonly Amount[], { operandOf }: Terms): boolean {
+  const operands = new Set(leaves.flatMap((leaf) => [...leaf.terms].map(operandOf)));
+  return operands.size === 1 && leaves.every(({ owed }) => owed);
 }
 
 function leafOf(leaf: Exclude<Expression, { kind: 'sum' }>, known: Terms): Line | string {
@@ -60,6 +73,7 @@ function leafOf(leaf: Exclude<Expression, { kind: 'sum' }>, known: Terms): Line 
     key: `${owed ? 'o' : 'a'}${worth}|${leaf.scaled ?? ''}|${[...terms].sort().join(',')}`,
     parts: [],
     leaves: [{ worth, terms, owed, written }],
+    isNumber: false,
   };
 }
 
@@ -76,8 +90,7 @@ function writtenAs(text: string, worth: Exact, base: number): Amount['written'] 
 /** The amounts of a part, a number of the problem that is cut into terms being one of them. */
 function unitsOf(part: Line): readonly Amount[] {
   return part.parts.flatMap((inner) => {
-    const isNumber = inner.parts.length > 0 && inner.leaves.every(({ owed }) => owed);
-    if (!isNumber) return inner.parts.length === 0 ? inner.leaves : unitsOf(inner);
+    if (!inner.isNumber) return inner.parts.length === 0 ? inner.leaves : unitsOf(inner);
     const terms = new Set(inner.leaves.flatMap((leaf) => [...leaf.terms]));
     return [{ worth: inner.worth, terms, owed: true, written: null }];
   });
@@ -89,7 +102,7 @@ function unitsOf(part: Line): readonly Amount[] {
  */
 export function depthOf(line: Line): number {
   if (line.parts.length === 0) return 0;
-  const inner = line.parts.filter(({ leaves }) => !leaves.every(({ owed }) => owed));
+  const inner = line.parts.filter(({ isNumber }) => !isNumber);
   return 1 + Math.max(0, ...inner.map(depthOf));
 }
 
@@ -124,7 +137,7 @@ export function changesBetween(
   const isByPlaces = law === 'place-value' || law === 'like-terms';
   if (!isOne && !isByPlaces) return null;
   const [takes, gives] = isOne
-    ? [before.leaves, after.leaves]
+    ? [before.parts.length === 0 ? before.leaves : unitsOf(before), after.leaves]
     : withoutCommon(before.leaves, after.leaves);
   return [placed(before, takes, gives)];
 }

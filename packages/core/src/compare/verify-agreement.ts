@@ -60,11 +60,12 @@ export function verifyAgreement(certificate: Agreement): Verification {
 }
 
 /** How terms are read: fractions by their own text. */
-function termsFor({ terms, script, base }: Agreement, worths: Worths): Terms {
+function termsFor({ terms, script, base, kind }: Agreement, worths: Worths): Terms {
   const texts = new Map(terms.map(({ id, text }) => [id, text]));
   return {
     worths,
     base,
+    operandOf: (term) => (kind === 'sum' || kind === 'difference' ? Number(term.split('.')[0]) : 0),
     textOf: (term) => (script === 'fractions' ? (texts.get(term) ?? null) : null),
   };
 }
@@ -293,7 +294,7 @@ function moveFault(
   if (!parts) return 'the amounts of the two lines do not go together';
   if (parts.length === 0) return 'nothing changes';
   for (const { change, part } of isOfTheWhole(law, parts) ? [together(before, parts)] : parts) {
-    if (law === 'evaluate' && !brief && depthOf(part) > 1)
+    if (law === 'evaluate' && !brief && depthOf(part) > 1 && !part.worth.isZero)
       return 'brackets in brackets are worked out at once';
     const verdict = checkLaw(law, change, frame);
     if (!verdict.ok) return verdict.fault;

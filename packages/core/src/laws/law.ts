@@ -41,6 +41,8 @@ export interface LawFrame {
    * figure and what goes on. In the lines of a certificate every amount is whole.
    */
   readonly inFigures: boolean;
+  /** Whether the change is read as an open sentence, `387 + □ = 642`, as one's own lines may be. */
+  readonly isOpen?: boolean;
   /** By how much is said to be changed, or scaled; null where nothing is said. */
   readonly by: Exact | null;
 }

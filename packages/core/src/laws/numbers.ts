@@ -254,7 +254,7 @@ export const INVERSE: LawRule = {
       id: 'find-part',
       statement: 'The part that is missing between two numbers is their difference.',
       check: (change, frame) =>
-        frame.inFigures ? 'it is not read as an open sentence' : findPart(change, frame),
+        frame.isOpen ? findPart(change, frame) : 'it is not read as an open sentence',
     },
   ],
 };
@@ -267,10 +267,7 @@ function changesOf({ takes, gives }: Change, frame: LawFrame): readonly Delta[] 
   const used = new Set<Amount>();
   const deltas: Delta[] = [];
   for (const give of gives) {
-    const own = takes.filter(
-      (take) =>
-        !used.has(take) && take.terms.size > 0 && [...take.terms].every((t) => give.terms.has(t)),
-    );
+    const own = takes.filter((take) => !used.has(take) && isOf(take, give)).slice(0, most(give));
     if (give.terms.size > 0 && held(own).size !== give.terms.size) return null;
     for (const take of own) used.add(take);
     deltas.push({ terms: give.terms, by: give.worth.minus(worthOf(own)) });
@@ -281,6 +278,16 @@ function changesOf({ takes, gives }: Change, frame: LawFrame): readonly Delta[] 
     deltas.push({ terms: held(own), by: worthOf(own).negate() });
   }
   return deltas;
+}
+
+/** An amount of some terms is made of all that hold no others; one of none goes on from another of none. */
+function isOf(take: Amount, give: Amount): boolean {
+  if (give.terms.size === 0) return take.terms.size === 0;
+  return take.terms.size > 0 && [...take.terms].every((term) => give.terms.has(term));
+}
+
+function most(give: Amount): number | undefined {
+  return give.terms.size === 0 ? 1 : undefined;
 }
 
 /** Amounts of one number of the problem together. */
