@@ -151,7 +151,7 @@ describe('checks of square roots', () => {
       /root leaves 5, what is left 0\. .*leaves 7, the number 7: the same/,
     );
     expect(lines('second-method', uneven)).toMatch(
-      /makes 6√2, this paper 8\.48 r 0\.0896: the same/,
+      /makes 6√2, this paper 8\.48 r 0\.0896: not the same number, but squared/,
     );
     const slipped = worked('digit-pairs', '√7396', { slips: [{ slip: 'one-box', occurrence: 1 }] });
     expect(checkOf('casting-out').make(root, slipped.answer, slipped).outcome).toBe('agrees');

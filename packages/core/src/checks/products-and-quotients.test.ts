@@ -109,6 +109,13 @@ describe('rows against columns', () => {
     expect(said('totals', '4.6 × 5.8', 'lattice', decimal(2568))[0]).toBe('disagrees');
   });
 
+  it('does not see a wrong cell, which stands in its row and its column alike', () => {
+    const reach = reachOf(checkOf('totals'), subjectOf(comparisonOf('46 × 58', 'lattice')));
+    const swapped = reach.filter(({ opportunity }) => opportunity.slip === 'swap-cell');
+    expect(swapped.length).toBeGreaterThan(0);
+    expect(swapped.map(({ caught }) => caught)).toEqual(swapped.map(() => false));
+  });
+
   it('is not for strings of factors or other kinds', () => {
     const lacks = (text: string, method: string) =>
       checkOf('totals').lacks(subjectOf(comparisonOf(text, method)));

@@ -21,16 +21,15 @@ function sumLine(
   return `${parts || '0'} = ${text(sum)}`;
 }
 
-/** The totals of the cells that a paper has, as they stand there; null where it has none. */
-function ownTotals({ space, steps }: Trace): AreaTotals | null {
+/** The totals of the cells that a paper has, as they stand there. */
+function ownTotals({ space, groups }: Trace): AreaTotals {
   const cells = new Map<string, Exact>();
-  for (const { terms, spot, worth } of steps.flatMap(({ gives }) => gives)) {
+  for (const { role, terms, worth } of groups) {
     const [index, ...others] = terms.indices();
-    if (spot.area !== 'cell' || index === undefined || others.length > 0) continue;
-    const key = space.parts(index).join();
-    cells.set(key, (cells.get(key) ?? Exact.ZERO).plus(worth));
+    if (role !== 'product' || index === undefined || others.length > 0) continue;
+    cells.set(space.parts(index).join(), worth);
   }
-  return cells.size > 0 ? areaTotals(space, (i, j) => cells.get(`${i},${j}`) ?? Exact.ZERO) : null;
+  return areaTotals(space, (i, j) => cells.get(`${i},${j}`) ?? Exact.ZERO)!;
 }
 
 function make(
@@ -38,7 +37,7 @@ function make(
   answer: Exact,
   work: Trace = lane.trace,
 ): CheckFinding {
-  const totals = ownTotals(work) ?? areaTotals(space)!;
+  const totals = lane.method.hasCells ? ownTotals(work) : areaTotals(space)!;
   const text = amountWriter(problem);
   const fits = totals.rowSum.equals(answer) && totals.columnSum.equals(answer);
   return {

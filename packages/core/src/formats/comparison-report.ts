@@ -2,6 +2,7 @@ import type { School } from '../account/account.ts';
 import { agreement, type Agreement } from '../compare/agreement.ts';
 import { sameAmounts } from '../compare/amounts.ts';
 import type { Comparison } from '../compare/compare.ts';
+import { resultOf, sameResult } from '../account/result.ts';
 import { verifyAgreement } from '../compare/verify-agreement.ts';
 import {
   costDocument,
@@ -31,6 +32,9 @@ export interface ComparisonReport {
   }[];
   /** Step numbers, one a method, at which all have dealt with the same terms. */
   readonly stops: readonly (readonly number[])[];
+  /** Whether all methods come to one and the same result, told in one way. */
+  readonly sameResult: boolean;
+  /** Whether every account balances and the certificate holds: the results belong to the same numbers. */
   readonly agree: boolean;
   readonly agreement: Agreement;
 }
@@ -38,7 +42,8 @@ export interface ComparisonReport {
 export function comparisonReport(comparison: Comparison): ComparisonReport {
   const { lanes, stops } = comparison;
   const certificate = agreement(comparison);
-  const answers = new Set(lanes.map(({ trace }) => trace.answer.toString()));
+  const [first, ...others] = lanes.map(({ trace }) => resultOf(trace));
+  const isOne = others.every((result) => sameResult(result, first!));
   return {
     format: 'levee-comparison-report',
     version: 1,
@@ -61,7 +66,8 @@ export function comparisonReport(comparison: Comparison): ComparisonReport {
       })),
     })),
     stops,
-    agree: answers.size === 1 && verifyAgreement(certificate).ok,
+    sameResult: isOne,
+    agree: lanes.every(({ trace }) => trace.balanced) && verifyAgreement(certificate).ok,
     agreement: certificate,
   };
 }

@@ -108,6 +108,8 @@ export interface MethodSpec {
   readonly slips: readonly SlipSpec[];
   /** Whether the terms may be dealt with in any order. */
   readonly freeOrder: boolean;
+  /** Whether its products stand in cells that have rows and columns. */
+  readonly hasCells?: boolean;
   /**
    * The methods that do the same when a product of whole numbers is read as one of brackets in powers of the
    * base, or the other way; the first that takes the numbers is meant.

@@ -111,6 +111,7 @@ export const gridMultiplication = defineMethod({
   medium: 'on paper',
   direction: 'free',
   freeOrder: true,
+  hasCells: true,
   bridge: [{ method: 'expand-grid', school: {} }],
   schools: [
     {

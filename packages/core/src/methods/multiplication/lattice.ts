@@ -105,6 +105,7 @@ export const lattice = defineMethod({
   medium: 'on paper',
   direction: 'cells free; diagonals from the lower right',
   freeOrder: true,
+  hasCells: true,
   schools: [
     {
       id: 'second-factor',

@@ -27,6 +27,7 @@ export const expandGrid = defineMethod({
   medium: 'on paper',
   direction: 'free',
   freeOrder: true,
+  hasCells: true,
   bridge: [{ method: 'grid-multiplication', school: {} }],
   schools: [START, TIDY, ...laterStages('grid')],
   slips: [LOST_SIGN, MISSED_PRODUCT, UNLIKE_GATHERED],
