@@ -188,10 +188,9 @@ function readDocument(text: string): ComparisonDocument | UnreadableComparison['
   const decoded = decodeComparison(fields, registry);
   if (decoded.ok) return decoded.document;
   const { where, fault } = decoded;
-  return {
-    code: where === 'version' ? 'later-version' : 'invalid',
-    detail: `${where}: ${fault}`,
-  };
+  return where === 'version'
+    ? { code: 'later-version', detail: fault }
+    : { code: 'invalid', detail: `${where}: ${fault}` };
 }
 
 function readable(comparison: KeptComparison): StoredComparison {
