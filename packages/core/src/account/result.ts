@@ -1,4 +1,4 @@
-import { Exact } from '../exact/exact.ts';
+import { type Exact } from '../exact/exact.ts';
 import { numeralValue } from '../exact/numeral.ts';
 import type { Mark, Trace } from './account.ts';
 import { rootOf } from './root.ts';

@@ -1,4 +1,5 @@
 import type { EntryId, Mark, Trace } from '../account/account.ts';
+import { tally } from '../account/ledger.ts';
 import { IN_QUOTIENT, isRewriting } from '../account/rewriting.ts';
 import type { Bounds, TermSet } from '../account/terms.ts';
 import { Exact } from '../exact/exact.ts';
@@ -93,21 +94,19 @@ function placeCertainties(trace: Trace): readonly Certainty[] {
 }
 
 /** Fractions and terms have no figures in places: what is put together so far is known, and nothing of the rest. */
-function partCertainties({ steps, total }: Trace): readonly Certainty[] {
-  const live = new Map<EntryId, Exact>();
-  const at = (): Certainty => {
-    const marked = Exact.sum(live.values());
-    return { marked, low: total, high: total, figures: '', length: null, decimals: 0 };
-  };
-  const all = [at()];
-  for (const step of steps) {
-    for (const id of step.takes) live.delete(id);
-    if (!isRewriting(step)) {
-      for (const mark of step.gives) live.set(mark.id, mark.worth);
-    }
-    all.push(at());
-  }
-  return all;
+function partCertainties(trace: Trace): readonly Certainty[] {
+  const together = tally(trace, ({ standing, worth }, step) =>
+    step && standing === 'marked' && !isRewriting(step) ? worth : null,
+  );
+  const { total } = trace;
+  return together.map((marked) => ({
+    marked,
+    low: total,
+    high: total,
+    figures: '',
+    length: null,
+    decimals: 0,
+  }));
 }
 
 /**

@@ -1,5 +1,5 @@
 import type { Trace } from '../account/account.ts';
-import { owedEntries } from '../account/owed.ts';
+import { tally } from '../account/ledger.ts';
 import { Exact } from '../exact/exact.ts';
 import { foundShares } from './found.ts';
 
@@ -17,28 +17,17 @@ export interface Level {
  */
 export function levels(trace: Trace): readonly Level[] {
   if (isFoundPieceByPiece(trace)) return quotientLevels(trace);
-  const owedWorth = new Map(owedEntries(trace).map((entry) => [entry.id, entry.worth]));
-  const held = new Map<string, Exact>();
-  let level: Level = {
-    owed: Exact.sum(trace.start.map(({ worth }) => worth)),
-    written: Exact.ZERO,
-    held: Exact.ZERO,
-    balance: trace.total,
-  };
-  const all = [level];
-  for (const step of trace.steps) {
-    const paid = Exact.sum(step.takes.map((id) => owedWorth.get(id) ?? Exact.ZERO));
-    const released = Exact.sum(step.takes.map((id) => held.get(id) ?? Exact.ZERO));
-    const kept = step.gives.filter((mark) => mark.medium === 'head');
-    for (const mark of kept) held.set(mark.id, mark.worth);
-    const opened = Exact.sum(step.opens.map(({ worth }) => worth));
-    const owed = level.owed.minus(paid).plus(opened);
-    const inHead = level.held.minus(released).plus(Exact.sum(kept.map((mark) => mark.worth)));
-    const { balance } = step;
-    level = { owed, held: inHead, written: balance.minus(owed).minus(inHead), balance };
-    all.push(level);
-  }
-  return all;
+  const owed = tally(trace, ({ standing, worth }) => (standing === 'owed' ? worth : null));
+  const held = tally(trace, (entry) =>
+    entry.standing === 'marked' && entry.medium === 'head' ? entry.worth : null,
+  );
+  const balances = [trace.total, ...trace.steps.map(({ balance }) => balance)];
+  return balances.map((balance, step) => ({
+    owed: owed[step]!,
+    held: held[step]!,
+    written: balance.minus(owed[step]!).minus(held[step]!),
+    balance,
+  }));
 }
 
 /** Quotients and roots, of which everything is owed that is not found yet, also where it is written as left. */

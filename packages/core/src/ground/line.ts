@@ -1,4 +1,5 @@
 import type { Entry, EntryId, Trace } from '../account/account.ts';
+import { ledgerAt, tally } from '../account/ledger.ts';
 import type { TermSet } from '../account/terms.ts';
 import { Exact } from '../exact/exact.ts';
 import { numberText, placeValue } from '../exact/numeral.ts';
@@ -64,24 +65,11 @@ export function lineExtent(traces: readonly Trace[]): {
     if (at.compare(high) > 0) high = at;
   };
   for (const trace of traces) {
-    const worths = new Map<EntryId, Exact>();
-    let [plus, minus] = [Exact.ZERO, Exact.ZERO];
-    const put = (worth: Exact, by: (total: Exact, size: Exact) => Exact) => {
-      if (worth.numerator < 0n) minus = by(minus, worth.negate());
-      else plus = by(plus, worth);
-    };
-    const give = ({ id, worth }: Entry) => {
-      worths.set(id, worth);
-      put(worth, (total, size) => total.plus(size));
-    };
-    const look = () => [plus, minus].forEach(reach);
-    trace.start.forEach(give);
-    look();
-    for (const { takes, opens, gives } of trace.steps) {
-      for (const id of takes) put(worths.get(id) ?? Exact.ZERO, (total, size) => total.minus(size));
-      [...opens, ...gives].forEach(give);
-      look();
-      for (const { hop } of gives) if (hop) [hop.from, hop.to].forEach(reach);
+    const plus = tally(trace, ({ worth }) => (worth.numerator > 0n ? worth : null));
+    const minus = tally(trace, ({ worth }) => (worth.numerator < 0n ? worth.negate() : null));
+    [...plus, ...minus].forEach(reach);
+    for (const { hop } of trace.steps.flatMap(({ gives }) => gives)) {
+      if (hop) [hop.from, hop.to].forEach(reach);
     }
   }
   return { low, high };
@@ -89,12 +77,7 @@ export function lineExtent(traces: readonly Trace[]): {
 
 /** The entries that are live once `step` steps are done and worth something. */
 export function liveEntries(trace: Trace, step: number): readonly Entry[] {
-  const live = new Map<EntryId, Entry>(trace.start.map((entry) => [entry.id, entry]));
-  for (const { takes, gives, opens } of trace.steps.slice(0, step)) {
-    for (const id of takes) live.delete(id);
-    for (const entry of [...opens, ...gives]) live.set(entry.id, entry);
-  }
-  return [...live.values()].filter(({ worth }) => !worth.isZero);
+  return [...ledgerAt(trace, step).live.values()].filter(({ worth }) => !worth.isZero);
 }
 
 function laid(trace: Trace, entries: readonly Entry[]): readonly LineSegment[] {
