@@ -26,9 +26,9 @@ export const LIMITS = {
   /** Figures of the number before a letter, above and below the line of a fraction. */
   coefficient: 40,
   /** Addends times the figures of the longest. */
-  addedFigures: 1000,
+  addedFigures: 800,
   /** Products of single figures that factors make, counted once for each stage of a string of factors. */
-  products: 6400,
+  products: 5000,
   /** The same where several methods are compared. */
   comparedProducts: 2500,
   /** What the bench draws: figures of a number, products and added figures as above. */
