@@ -23,8 +23,9 @@ export interface Bounds {
  */
 export abstract class TermSpace {
   abstract readonly size: number;
-  private readonly ids: TermId[] = [];
-  private readonly before: Exact[] = [Exact.ZERO];
+  /** Made when they are asked for; no part of what a space is. */
+  readonly #ids: TermId[] = [];
+  readonly #before: Exact[] = [Exact.ZERO];
 
   constructor(readonly cuts: Cuts) {}
 
@@ -55,7 +56,7 @@ export abstract class TermSpace {
 
   /** The id of a term; made once, since long traces name the same terms many times. */
   id(index: number): TermId {
-    return (this.ids[index] ??= this.parts(index).join('.') as TermId);
+    return (this.#ids[index] ??= this.parts(index).join('.') as TermId);
   }
 
   /** The number of a term id, or null when this expansion has no such term. */
@@ -76,10 +77,10 @@ export abstract class TermSpace {
 
   /** What all terms below a number are worth; each sum is made once, from the one before it. */
   private worthBefore(index: number): Exact {
-    for (let k = this.before.length; k <= index; k++) {
-      this.before.push(this.before[k - 1]!.plus(this.worth(k - 1)));
+    for (let k = this.#before.length; k <= index; k++) {
+      this.#before.push(this.#before[k - 1]!.plus(this.worth(k - 1)));
     }
-    return this.before[index]!;
+    return this.#before[index]!;
   }
 
   /** The term as it is written out, `40×8` or `−80`. */

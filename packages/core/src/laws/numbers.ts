@@ -126,7 +126,7 @@ export const EVALUATE: LawRule = {
 /** Amounts by places; wholes and one part of a whole where numbers are written as fractions. */
 function places(change: Change, frame: LawFrame): Fault {
   const { takes, gives } = change;
-  const { kind, script, inFigures } = frame;
+  const { kind, script, inFigures, operands } = frame;
   return firstFault(unequal(change), () => {
     if (gives.length === 0) return inFigures ? null : 'nothing is left to regroup';
     if (script === 'fractions') return mixedFault(change, frame);
@@ -137,7 +137,7 @@ function places(change: Change, frame: LawFrame): Fault {
     if (takes.length === 1 && gives.length === 1 && !inFigures && !takes[0]!.owed) {
       return 'nothing is regrouped';
     }
-    return regroups(change, frame);
+    return regroups(change, { ...frame, isStage: kind === 'product' && operands.length > 2 });
   });
 }
 

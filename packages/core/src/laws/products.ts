@@ -27,7 +27,9 @@ export function valueOf(of: Expression): Exact | null {
 function alongACut(change: Change, frame: LawFrame): Fault {
   const { takes, gives } = change;
   return firstFault(unequal(change), () => {
-    if (gives.length === 0) return 'nothing is there afterwards';
+    if (gives.length === 0) {
+      return worthOf(takes).isZero && frame.inFigures ? null : 'nothing is there afterwards';
+    }
     if (takes.length === 0 && frame.inFigures) return oppositesFault(gives);
     if (!frame.inFigures && (takes.length !== 1 || gives.length < 2)) {
       return 'it is not one amount that is taken apart';
@@ -178,6 +180,8 @@ function wholeAsParts(change: Change, frame: LawFrame): Fault {
     if (new Set(takes.map(({ worth }) => worth.numerator < 0n)).size > 1) {
       return 'amounts against each other are worked out';
     }
+    // On a paper what is owed is told by its worth alone, in lowest terms.
+    if (frame.inFigures) return gives.length <= 2 ? null : 'more than one amount is left';
     const all = new Set([...bottoms(takes), ...bottoms(gives)]);
     const opened = gives.some(({ worth, written }) => written !== null || worth.denominator !== 1n);
     return all.size <= 1 && (opened || all.size === 1) && gives.length <= 2

@@ -22,17 +22,27 @@ interface Piece {
  * tens of its place, or one of it that is opened for a smaller place. Amounts against each other are looked at
  * apart. Null when it holds.
  */
-export function regroups(change: Change, frame: Pick<LawFrame, 'base' | 'spent'>): Fault {
+export function regroups(change: Change, frame: Places): Fault {
+  // A figure of nothing may be among them; what comes into its place may hold its terms too, or not.
+  const nothing = held(change.takes.filter(({ worth }) => worth.isZero));
+  const apart = { ...frame, spent: new Set([...frame.spent, ...nothing]) };
   const together = togetherFault(change, frame);
-  return together === null ? null : apartFault(change, frame) === null ? null : together;
+  return together === null || apartFault(change, apart) === null ? null : together;
+}
+
+/** What regrouping is looked at by. */
+export interface Places extends Pick<LawFrame, 'base' | 'spent'> {
+  /** In a stage of several every amount is as many times as the factors to come say: places cannot be told then. */
+  readonly isStage: boolean;
 }
 
 /** Everything was put together first and then written by places: every new amount is of all terms. */
-function togetherFault({ takes, gives }: Change, frame: Pick<LawFrame, 'base' | 'spent'>): Fault {
+function togetherFault({ takes, gives }: Change, frame: Places): Fault {
   const all = held(takes);
   if (!gives.every(({ terms }) => sameTerms(terms, all, frame.spent))) {
     return 'the terms of the places are not those of what they come from';
   }
+  if (frame.isStage) return null;
   return splitFault(
     worthOf(takes),
     gives.map(({ worth }) => worth),
@@ -41,13 +51,14 @@ function togetherFault({ takes, gives }: Change, frame: Pick<LawFrame, 'base' | 
 }
 
 /** Every amount goes by itself into the places that follow from sizes alone. */
-function apartFault(change: Change, { base, spent }: Pick<LawFrame, 'base' | 'spent'>): Fault {
+function apartFault(change: Change, { base, spent, isStage }: Places): Fault {
   const pieces = piecesOf(change, base);
   for (const take of change.takes) {
     const own = pieces.filter(({ from }) => from === take);
     const place = lastPlace(take.worth, base) ?? 0;
     const goesLower = ({ to, size }: Piece) =>
       to.worth.equals(size) || (lastPlace(to.worth, base) ?? 0) < place;
+    if (isStage) continue;
     const fault = splitFault(
       take.worth,
       own.map(({ size }) => size),

@@ -56,6 +56,9 @@ export function checkLaw(law: Law, change: Change, frame: LawFrame): LawVerdict 
     ),
     gives: change.gives.filter(({ worth }) => !worth.isZero),
   };
+  const isNothing = [...change.takes, ...change.gives].every(({ worth }) => worth.isZero);
+  // Where a factor is nothing every step moves nothing.
+  if (frame.inFigures && isNothing) return { ok: true, move: moves[0].id };
   let first: Fault = null;
   if (law !== 'reorder' && !frame.inFigures && isOnlyOrder(live)) {
     return { ok: false, fault: 'only order and brackets change' };
