@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { request } from 'node:http';
+import { Worker } from 'node:worker_threads';
 
 /**
  * An attack on a server that was started for it on the loopback address: hostile requests of many kinds from a
@@ -298,6 +299,18 @@ async function serve(main, folder) {
   return { child, port, printed: () => printed, ended };
 }
 
+/** Asks for health all the while, from a thread of its own so that making the attack does not count. */
+function askHealth(port) {
+  const worker = new Worker(new URL('./ask-health.mjs', import.meta.url), { workerData: { port } });
+  return {
+    stop: () =>
+      new Promise((resolve) => {
+        worker.on('message', resolve);
+        worker.postMessage('stop');
+      }),
+  };
+}
+
 /**
  * The attack with requests, in turn of all kinds. Health is asked for all the while. Resolves with a row for
  * each kind and what happened to the server.
@@ -314,20 +327,7 @@ export async function besiege({ main, folder, requests, seed }) {
     slowest: 0,
     stacks: 0,
   }));
-  const health = { slowest: 0, asked: 0 };
-  let attacking = true;
-  const asking = (async () => {
-    while (attacking) {
-      const { status, took } = await send(server.port, {
-        method: 'GET',
-        path: '/api/health',
-        headers: {},
-      });
-      if (status === 200) health.slowest = Math.max(health.slowest, took);
-      health.asked++;
-      await new Promise((resolve) => setTimeout(resolve, 10));
-    }
-  })();
+  const asking = askHealth(server.port);
   let before = 0;
   for (let k = 0; k < requests; k++) {
     const row = rows[k % ATTACKS.length];
@@ -340,8 +340,7 @@ export async function besiege({ main, folder, requests, seed }) {
     row.slowest = Math.max(row.slowest, took);
     if (k === Math.floor(requests / 4)) before = memoryOf(server.child.pid);
   }
-  attacking = false;
-  await asking;
+  const health = await asking.stop();
   const memory = { before, after: memoryOf(server.child.pid) };
   server.child.kill('SIGTERM');
   const code = await server.ended;
