@@ -41,7 +41,7 @@ export class DailyCopies implements OnModuleDestroy {
       const all = copiesOf(this.file);
       const total = all.reduce((sum, { size }) => sum + size, 0);
       this.tell(
-        `Copied the data to ${made.path} (${sizeText(made.size)}; ${all.length} copies, ${sizeText(total)} in all).`,
+        `Copied the data to ${made.path} (${sizeText(made.size)}; ${all.length === 1 ? '1 copy' : `${all.length} copies`}, ${sizeText(total)} in all).`,
       );
     } catch (error) {
       this.logger.warn(`Today's copy could not be made: ${(error as Error).message}`);
