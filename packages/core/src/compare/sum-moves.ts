@@ -249,7 +249,11 @@ function byPlaces(
   });
   const change = { takes: taken.map(amount), gives: made.map(amount) };
   const isOne = scriptOf(trace.problem) !== 'figures' || made.length < 2;
-  if (isOne || regroups(change, { base, spent: new Set(), isStage: false }) === null) return made;
+  if (
+    isOne ||
+    regroups(change, { base, spent: new Set(), isStage: false, mayOppose: false }) === null
+  )
+    return made;
   const terms = termsByPlaces(change, base);
   return made.map((item, k) => ({
     ...item,

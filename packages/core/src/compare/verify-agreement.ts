@@ -3,7 +3,14 @@ import { numeralText, numeralValue } from '../exact/numeral.ts';
 import { failureText } from '../problem/failure.ts';
 import { readProblem, type Problem } from '../problem/problem.ts';
 import { scriptOf } from '../problem/script.ts';
-import { otherTerms, writtenFactors, type Amount, type LawFrame } from '../laws/law.ts';
+import {
+  held,
+  otherTerms,
+  sameTerms,
+  writtenFactors,
+  type Amount,
+  type LawFrame,
+} from '../laws/law.ts';
 import { denominatorOf } from '../laws/numbers.ts';
 import { checkLaw } from '../laws/table.ts';
 import type { Agreement } from './agreement.ts';
@@ -298,6 +305,11 @@ function moveFault(
       return 'brackets in brackets are worked out at once';
     const verdict = checkLaw(law, change, frame);
     if (!verdict.ok) return verdict.fault;
+  }
+  const [only, ...more] = after.leaves;
+  if (only?.worth.isZero && more.length === 0) {
+    const all = held(before.leaves);
+    if (!sameTerms(only.terms, all, frame.spent)) return 'nothing is left, but not of all terms';
   }
   const stray = parts.find(({ change }) => otherTerms(change, frame) !== null);
   return stray && law !== 'same-change' ? 'the terms of a part are not the same' : null;

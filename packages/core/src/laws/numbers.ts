@@ -137,7 +137,8 @@ function places(change: Change, frame: LawFrame): Fault {
     if (takes.length === 1 && gives.length === 1 && !inFigures && !takes[0]!.owed) {
       return 'nothing is regrouped';
     }
-    return regroups(change, { ...frame, isStage: kind === 'product' && operands.length > 2 });
+    const isStage = kind === 'product' && operands.length > 2;
+    return regroups(change, { ...frame, isStage, mayOppose: inFigures });
   });
 }
 

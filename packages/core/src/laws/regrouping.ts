@@ -34,11 +34,15 @@ export function regroups(change: Change, frame: Places): Fault {
 export interface Places extends Pick<LawFrame, 'base' | 'spent'> {
   /** In a stage of several every amount is as many times as the factors to come say: places cannot be told then. */
   readonly isStage: boolean;
+  /** Whether amounts against each other may be put together; on a paper a place may hold both. */
+  readonly mayOppose: boolean;
 }
 
 /** Everything was put together first and then written by places: every new amount is of all terms. */
 function togetherFault({ takes, gives }: Change, frame: Places): Fault {
   const all = held(takes);
+  const signs = new Set(takes.map(({ worth }) => worth.numerator < 0n));
+  if (signs.size > 1 && !frame.mayOppose) return 'amounts against each other are worked out';
   if (!gives.every(({ terms }) => sameTerms(terms, all, frame.spent))) {
     return 'the terms of the places are not those of what they come from';
   }
