@@ -1,7 +1,7 @@
 import { Exact } from '../exact/exact.ts';
 import { numeralText, numeralValue } from '../exact/numeral.ts';
 import { failureText } from '../problem/failure.ts';
-import { readProblem, type Problem } from '../problem/problem.ts';
+import { readProblem, valueOfKind, type Problem } from '../problem/problem.ts';
 import { scriptOf } from '../problem/script.ts';
 import {
   held,
@@ -125,28 +125,13 @@ function frameFault({ operands, value, terms, kind }: Agreement): string | null 
   const parts = operands.map((operand) => operand.parts.map((part) => Exact.parse(part)));
   const uneven = parts.findIndex((list, k) => !Exact.sum(list).equals(whole[k]!));
   if (uneven >= 0) return `the parts of ${operands[uneven]!.text} do not add up to it`;
-  if (!combined(kind, whole).equals(Exact.parse(value))) return `the operands do not make ${value}`;
+  if (!valueOfKind(kind, whole).equals(Exact.parse(value)))
+    return `the operands do not make ${value}`;
   const all = termsOf(kind, parts, whole);
   const expected = new Map(all.filter(([, worth]) => !worth.isZero));
   if (expected.size !== terms.length) return 'the terms are not all that the parts make';
   const wrong = terms.find((term) => !expected.get(term.id)?.equals(Exact.parse(term.worth)));
   return wrong ? `term ${wrong.id} is not what its parts make` : null;
-}
-
-function combined(kind: Agreement['kind'], whole: readonly Exact[]): Exact {
-  const [first = Exact.ZERO, ...rest] = whole;
-  switch (kind) {
-    case 'product':
-      return rest.reduce((total, factor) => total.times(factor), first);
-    case 'sum':
-      return Exact.sum(whole);
-    case 'difference':
-      return rest.reduce((left, part) => left.minus(part), first);
-    case 'quotient':
-      return rest.reduce((left, by) => left.dividedBy(by), first);
-    case 'root':
-      return first;
-  }
 }
 
 function termsOf(
@@ -262,7 +247,7 @@ function stepsFault(
     if (frame.isNumbered && NAMES_ITS_SIZE.has(law) && frame.laws.script === 'figures' && !said) {
       return { move, fault: `the line does not say by how much (${law})` };
     }
-    const fault = moveFault(law, before, after, laws, isBrief(brief, moves));
+    const fault = moveFault(law, before, after, laws, brief);
     if (fault !== null) return { move, fault: `the line does not follow by ${law}: ${fault}` };
     const stays = new Set(after.leaves.flatMap(({ terms }) => [...terms]));
     for (const { terms } of before.leaves) {
@@ -276,11 +261,6 @@ const NOTHING: ReadonlySet<string> = new Set();
 
 /** Laws whose lines say by how much both numbers are changed or scaled. */
 const NAMES_ITS_SIZE: ReadonlySet<Move['law']> = new Set(['same-change', 'scale-both']);
-
-/** Certificates of version 1 do not say whether they are brief; those are that have three lines alone. */
-function isBrief(brief: boolean | undefined, moves: readonly Move[]): boolean {
-  return brief ?? (moves.length <= 3 && moves[1]?.law === 'reorder');
-}
 
 function amountOrNull(text: string): Exact | null {
   try {

@@ -1,6 +1,7 @@
 import { Exact } from '../exact/exact.ts';
 import { evaluate } from '../problem/evaluate.ts';
 import type { Expression } from '../problem/expression.ts';
+import { valueOfKind } from '../problem/problem.ts';
 import {
   firstFault,
   held,
@@ -62,25 +63,11 @@ function eachWithEach({ takes, gives }: Change, frame: LawFrame): Fault {
       [...all].every((t) => frame.terms.has(t))
       ? null
       : 'the terms are not every part with every part',
-    () => (worthOf(gives).equals(wholeOf(frame)) ? null : 'the terms do not make the problem'),
+    () =>
+      worthOf(gives).equals(valueOfKind(frame.kind, frame.operands))
+        ? null
+        : 'the terms do not make the problem',
   );
-}
-
-/** What the operands make. */
-export function wholeOf({ kind, operands }: LawFrame): Exact {
-  const [first = Exact.ZERO, ...rest] = operands;
-  switch (kind) {
-    case 'product':
-      return rest.reduce((total, factor) => total.times(factor), first);
-    case 'sum':
-      return Exact.sum(operands);
-    case 'difference':
-      return rest.reduce((left, part) => left.minus(part), first);
-    case 'quotient':
-      return rest.reduce((left, by) => left.dividedBy(by), first);
-    case 'root':
-      return first;
-  }
 }
 
 /** Products with a factor in common become that factor times a sum. */
