@@ -109,7 +109,7 @@ export {
   type SheetSign,
 } from './sheet/sheet.ts';
 export { drawSheet, type Drawing, type Figure } from './sheet/drawing.ts';
-export { writtenMarkup } from './sheet/markup.ts';
+export { figuresMarkup, slotsMarkup } from './sheet/markup.ts';
 export { sheetSvg } from './sheet/svg-sink.ts';
 export { sheetText } from './sheet/text-sink.ts';
 export {

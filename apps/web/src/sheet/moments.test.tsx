@@ -100,8 +100,8 @@ describe('SheetView', () => {
 
   it('starts anew with another paper', () => {
     show(worked.papers[0]!, 3);
-    show(worked.papers[2]!, 3);
     const paper = worked.papers[2]!;
+    show(paper, paper.last);
     expect([...states().keys()]).toEqual(paper.drawing.figures.map(({ entry }) => entry));
     expect([...states().values()].filter((state) => state === null)).toEqual([]);
   });

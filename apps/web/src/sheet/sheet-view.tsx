@@ -4,15 +4,14 @@ import {
   linkPath,
   signGlyph,
   signSize,
-  writtenMarkup,
   type Box,
   type Notation,
 } from '@levee/core';
-import { memo, useMemo, useRef } from 'react';
+import { memo, useLayoutEffect, useMemo, useRef } from 'react';
 import type { Lit } from '../worked/lit.ts';
 import type { Paper } from '../worked/work.ts';
-import { useMoment } from './moments.ts';
 import './sheet.css';
+import { WrittenPage } from './written.ts';
 
 export interface SheetViewProps {
   readonly paper: Paper;
@@ -98,40 +97,35 @@ const Printed = memo(function Printed({
 });
 
 /** Everything that comes and goes with the steps. */
-function Written(props: {
+function Written({
+  paper,
+  step,
+  notches,
+  notation,
+}: {
   readonly paper: Paper;
   readonly step: number;
   readonly notches: boolean;
   readonly notation: Notation;
 }) {
-  const { paper, step, notches, notation } = props;
-  const root = useRef<SVGGElement>(null);
-  const markup = useMemo(() => {
-    const { struckAt } = paper.line;
-    return writtenMarkup(paper.drawing, notation, notches, (entry) => struckAt.has(entry));
-  }, [paper, notches, notation]);
-  useMoment(root, paper, step, markup);
+  const slots = useRef<SVGGElement>(null);
+  const figures = useRef<SVGGElement>(null);
+  const page = useRef<WrittenPage | null>(null);
+  useLayoutEffect(() => {
+    const hand = { notation, notches };
+    if (!page.current?.isOf(paper, hand)) {
+      const layers = { slots: slots.current!, figures: figures.current! };
+      page.current = new WrittenPage(layers, paper, hand);
+    }
+    page.current.show(step);
+  }, [paper, step, notches, notation]);
   return (
-    <g ref={root}>
-      <Parts key={keyOf(paper)} markup={markup} />
-    </g>
+    <>
+      <g ref={slots} className="slots" />
+      <g ref={figures} className="figures" />
+    </>
   );
 }
-
-const KEYS = new WeakMap<Paper, number>();
-let papers = 0;
-
-/** A new key for every new paper, so that nothing drawn for another one is used again. */
-function keyOf(paper: Paper): number {
-  const key = KEYS.get(paper) ?? ++papers;
-  KEYS.set(paper, key);
-  return key;
-}
-
-/** All figures, slots and signs of a paper, written into the page in one go. */
-const Parts = memo(function Parts({ markup }: { readonly markup: string }) {
-  return <g dangerouslySetInnerHTML={{ __html: markup }} />;
-});
 
 /** Lines between figures that the last step brought together, and arcs that stay. */
 function Links({ paper, step }: { readonly paper: Paper; readonly step: number }) {

@@ -3,24 +3,27 @@ import { inNotation, type Notation } from '../exact/notation.ts';
 import { letterRuns, type Drawing, type Figure, type Notch } from './drawing.ts';
 import { signGlyph, signSize, type SheetSign, type SheetSlot } from './sheet.ts';
 
-/**
- * Everything of a drawing that comes and goes with the steps, as SVG mark-up without a look of its own: names of
- * classes say what a thing is, `data-entry` whose it is. Written in one go, since a large paper has thousands of
- * parts. Texts are escaped.
+/*
+ * What of a drawing comes and goes with the steps, as SVG mark-up without a look of its own: names of classes say
+ * what a thing is, `data-entry` whose it is. Written in one go, since a large paper has thousands of parts. Texts
+ * are escaped.
  */
-export function writtenMarkup(
-  { slots, signs, figures }: Drawing,
+
+/** Where the work for what is owed will go. */
+export function slotsMarkup(slots: readonly SheetSlot[]): string {
+  return slots.map(slotMarkup).join('');
+}
+
+/** Figures, and signs that come with them. */
+export function figuresMarkup(
+  { signs, figures }: Pick<Drawing, 'signs' | 'figures'>,
   notation: Notation,
   notches: boolean,
   struck: (entry: EntryId) => boolean,
 ): string {
-  const coming = signs.filter((sign) => sign.with);
   return [
-    `<g class="slots">${slots.map(slotMarkup).join('')}</g>`,
-    ...coming.map((sign) => comingSign(sign, notation)),
-    '<g class="figures">',
+    ...signs.map((sign) => comingSign(sign, notation)),
     ...figures.map((figure) => figureMarkup(figure, notation, notches, struck(figure.entry))),
-    '</g>',
   ].join('');
 }
 

@@ -16,7 +16,7 @@ import { notify } from '../../ui/notices.tsx';
 import { useNotation, useWorked } from '../../worked/use-worked.ts';
 import type { Worked } from '../../worked/work.ts';
 import { useCommand } from './scene.tsx';
-import { useAgreement } from './use-agreement.ts';
+import { useAgreement } from '../../worked/certified.ts';
 
 const MOST_TERMS = 16;
 

@@ -20,7 +20,7 @@ import { useNotation, useSpeaker, useSteps, useVoice, useWorked } from '../../wo
 import { answerWithUnit } from '../../worked/answer.ts';
 import type { Paper } from '../../worked/work.ts';
 import { isPlain } from '../bench/agree-panel.tsx';
-import { certified } from '../bench/use-agreement.ts';
+import { certified } from '../../worked/certified.ts';
 import { costItems } from '../bench/cost-strip.tsx';
 import { estimateLine } from '../bench/estimate.tsx';
 import { useCommand } from '../bench/scene.tsx';

@@ -1,0 +1,40 @@
+import { wrap, type Remote } from 'comlink';
+import { jobs, type Jobs } from './jobs.ts';
+
+interface Place {
+  readonly jobs: Remote<Jobs>;
+  /** Resolves when the worker cannot be used. */
+  readonly broken: Promise<null>;
+}
+
+let place: Place | null = null;
+
+function placeAway(): Place | null {
+  if (typeof Worker === 'undefined') return null;
+  if (!place) {
+    const worker = new Worker(new URL('./away.worker.ts', import.meta.url), { type: 'module' });
+    const broken = new Promise<null>((resolve) => {
+      worker.addEventListener('error', () => resolve(null));
+    });
+    place = { jobs: wrap<Jobs>(worker), broken };
+  }
+  return place;
+}
+
+/**
+ * Does a job in a worker, so that the page goes on answering; on the page itself where there is no worker or it
+ * cannot be loaded. Rejects with what the job throws.
+ */
+export async function away<K extends keyof Jobs>(
+  job: K,
+  ...args: Parameters<Jobs[K]>
+): Promise<ReturnType<Jobs[K]>> {
+  const here = () => (jobs[job] as (...given: Parameters<Jobs[K]>) => ReturnType<Jobs[K]>)(...args);
+  const there = placeAway();
+  if (!there) return here();
+  const ask = there.jobs[job] as unknown as (
+    ...given: Parameters<Jobs[K]>
+  ) => Promise<ReturnType<Jobs[K]>>;
+  const answer = await Promise.race([ask(...args), there.broken]);
+  return answer ?? here();
+}

@@ -1,0 +1,64 @@
+/** @jest-environment jsdom */
+import { PLAIN_NOTATION, type EntryId } from '@levee/core';
+import { workedWith } from '../testing/scene.ts';
+import { stateAt } from './moments.ts';
+import { WrittenPage } from './written.ts';
+
+const HAND = { notation: PLAIN_NOTATION, notches: true };
+
+function pageOf(problem: string, method: string) {
+  const paper = workedWith(problem, [method]).papers[0]!;
+  const layer = () => document.createElementNS('http://www.w3.org/2000/svg', 'g');
+  const layers = { slots: layer(), figures: layer() };
+  return { paper, layers, page: new WrittenPage(layers, paper, HAND) };
+}
+
+const entriesOf = (layer: Element) =>
+  [...layer.children].map((node) => node.getAttribute('data-entry') as EntryId);
+
+describe('WrittenPage', () => {
+  it('puts a figure into the page when it is first written, once', () => {
+    const { paper, layers, page } = pageOf('123456 × 654321', 'column-multiplication');
+    page.show(0);
+    const there = entriesOf(layers.figures);
+    expect(new Set(there)).toEqual(
+      new Set(paper.drawing.figures.map(({ entry }) => entry).filter((id) => paper.givens.has(id))),
+    );
+    for (const step of [5, 2, 9, paper.last, 0, paper.last]) page.show(step);
+    const all = entriesOf(layers.figures);
+    expect(all).toHaveLength(paper.drawing.figures.length);
+    expect(new Set(all)).toEqual(new Set(paper.drawing.figures.map(({ entry }) => entry)));
+  });
+
+  it('keeps the state of everything that stands there', () => {
+    const { paper, layers, page } = pageOf('12 × 35 × 4', 'column-multiplication');
+    for (const step of [0, 3, 1, paper.last, 4]) {
+      page.show(step);
+      for (const node of [...layers.figures.children, ...layers.slots.children]) {
+        const id = node.getAttribute('data-entry') as EntryId;
+        expect([id, node.getAttribute('data-state')]).toEqual([id, stateAt(paper, id, step)]);
+      }
+      const written = paper.drawing.figures.filter(
+        ({ entry }) => stateAt(paper, entry, step) !== 'absent',
+      );
+      expect(entriesOf(layers.figures)).toEqual(
+        expect.arrayContaining(written.map(({ entry }) => entry)),
+      );
+    }
+  });
+
+  it('brings a sign with the mark that it stands before', () => {
+    const { layers, page, paper } = pageOf('3/4 + 1/6', 'cross-products');
+    page.show(0);
+    expect(layers.figures.querySelectorAll('.sign')).toHaveLength(0);
+    page.show(paper.last);
+    expect(layers.figures.querySelectorAll('.sign').length).toBeGreaterThan(0);
+  });
+
+  it('is of one paper in one hand', () => {
+    const { page, paper } = pageOf('46 × 58', 'lattice');
+    expect(page.isOf(paper, HAND)).toBe(true);
+    expect(page.isOf(paper, { ...HAND, notches: false })).toBe(false);
+    expect(page.isOf(pageOf('46 × 59', 'lattice').paper, HAND)).toBe(false);
+  });
+});
