@@ -52,14 +52,34 @@ export function ensureInstalled({ quiet = false } = {}) {
   const { modules } = process.versions;
   const [installed, builtFor] = existsSync(stamp) ? readFileSync(stamp, 'utf8').split(' ') : [];
   if (installed === packages && builtFor === modules) return;
+  const options = { quiet, env: ownHeaders() };
   if (installed === packages) {
     if (!quiet) say('Rebuilding the database module for this Node.js …');
-    run('npm', ['rebuild', '--loglevel=error'], { quiet });
+    run('npm', ['rebuild', 'better-sqlite3', '--loglevel=error'], options);
   } else {
     if (!quiet) say('Installing packages (a few minutes the first time) …');
-    run('npm', ['ci', '--no-fund', '--no-audit', '--loglevel=error'], { quiet });
+    run('npm', ['ci', '--no-fund', '--no-audit', '--loglevel=error'], options);
+  }
+  if (!databaseModuleLoads()) {
+    throw new StepFailure(
+      `The database module could not be built for Node.js ${process.versions.node}; start Levee with the Node.js that it was installed with, or install the header files of this one and start again.`,
+    );
   }
   writeFileSync(stamp, `${packages} ${modules}`);
+}
+
+/** Native modules are built against the header files that came with this very Node.js, where it has them. */
+function ownHeaders() {
+  const prefix = dirname(dirname(process.execPath));
+  return existsSync(join(prefix, 'include/node/node_version.h'))
+    ? { npm_config_nodedir: prefix }
+    : {};
+}
+
+/** Asked in a process of its own, since a module that was once tried is not loaded anew. */
+function databaseModuleLoads() {
+  const opening = "new (require('better-sqlite3'))(':memory:').close()";
+  return spawnSync(process.execPath, ['-e', opening], { cwd: ROOT }).status === 0;
 }
 
 function digest(file) {

@@ -6,7 +6,7 @@ import { MOST_BYTES } from './common/body.ts';
 import { jsonOnly, readableAddress } from './common/readable-requests.ts';
 import { ProblemDetailsFilter } from './common/problem-details.filter.ts';
 import { requestValidation } from './common/validation.ts';
-import { checkDataFile, dataFile } from './database/data-file.ts';
+import { checkDatabaseModule, checkDataFile, dataFile } from './database/data-file.ts';
 import { ownHostOnly, securityHeaders } from './web/security.ts';
 import { webPages } from './web/web-pages.ts';
 
@@ -24,6 +24,7 @@ export async function createApp({
   webFolder,
   tell = () => undefined,
 }: AppOptions): Promise<NestExpressApplication> {
+  checkDatabaseModule();
   const file = dataFile(dataFolder);
   checkDataFile(file);
   const pages = webFolder === null ? [] : webPages(webFolder);

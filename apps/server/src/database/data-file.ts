@@ -18,6 +18,18 @@ export const mayWrite: MayWrite = (path) => {
 
 const ELSEWHERE = 'or choose another folder with --data FOLDER';
 
+/** Opens and closes a database that is nowhere, so that a module built for another Node.js is told at once. */
+const openNothing = () => new Database(':memory:').close();
+
+/** StartFailure when the database module cannot be loaded by this Node.js. */
+export function checkDatabaseModule(open: () => unknown = openNothing): void {
+  try {
+    open();
+  } catch (error) {
+    throw new StartFailure(faultText('', faultOf(error)));
+  }
+}
+
 /**
  * The database file of a data folder; the folder is made where it is missing. StartFailure when there can
  * be none: SQLite writes beside the file too, so the folder itself must be writable.
