@@ -1,12 +1,14 @@
-import { rmSync, writeFileSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { chmodSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import Database from 'better-sqlite3';
 import { Key } from 'selenium-webdriver';
 import { openComparison, type Stored } from './harness/open.ts';
 import { Page } from './harness/page.ts';
 import { page, server } from './harness/scene.ts';
-import { freePort, runServer, TestServer } from './harness/server.ts';
+import { freePort, MAIN, runServer, TestServer } from './harness/server.ts';
 
 async function openFirst(): Promise<Stored> {
   return openComparison(server, page, 'north bank');
@@ -153,6 +155,65 @@ describe('a start that cannot be', () => {
   it('names a wrong argument', async () => {
     expect(await sentence('--port', 'many')).toMatch(/"many" is no port/);
     expect(await sentence('--colour', 'red')).toMatch(/--colour/);
+  });
+});
+
+describe('a user who may not write', () => {
+  /** Loads the compiled server as this user, becomes one with no rights of its own, and starts it there. */
+  const asNobody = (folder: string) => {
+    const start = `
+      const { createApp } = await import(process.argv[1]);
+      if (process.getuid() === 0) { process.setgroups([]); process.setgid(65534); process.setuid(65534); }
+      await createApp({ dataFolder: process.argv[2], webFolder: null }).then(
+        () => console.log('started'), (error) => console.log(error.message));
+      process.exit();`;
+    const created = pathToFileURL(join(dirname(MAIN), 'create-app.js')).href;
+    const args = ['--input-type=module', '-e', start, created, folder];
+    return spawnSync(process.execPath, args, { encoding: 'utf8' }).stdout.trim();
+  };
+
+  it('is told which folder or file, and nothing is changed', async () => {
+    const other = new TestServer();
+    await other.start({ demo: false });
+    await other.stop();
+    const file = join(other.folder, 'levee.sqlite');
+    chmodSync(other.folder, 0o555);
+    expect(asNobody(other.folder)).toMatch(/^This user may not write in the data folder .*--data/);
+    expect(asNobody(join(other.folder, 'deeper'))).toMatch(/cannot be made \(EACCES\)/);
+    chmodSync(other.folder, 0o777);
+    chmodSync(file, 0o444);
+    const before = readFileSync(file);
+    expect(asNobody(other.folder)).toMatch(/^This user may not write the data file .*untouched/);
+    expect(readFileSync(file)).toEqual(before);
+    chmodSync(file, 0o666);
+    expect(asNobody(other.folder)).toBe('started');
+    await other.remove();
+  });
+});
+
+describe('a tab that is closed in a hurry', () => {
+  it('sends what it has not sent yet', async () => {
+    const { id } = await openComparison(server, page, '642');
+    const steps = async () =>
+      (await server.json<{ document: { steps: number[] } }>(`comparisons/${id}`)).document.steps;
+    const blank = await page.driver.getWindowHandle();
+    await page.driver.switchTo().newWindow('tab');
+    const tab = await page.driver.getWindowHandle();
+    await page.driver.switchTo().window(blank);
+    await page.driver.get('about:blank');
+    await page.driver.switchTo().window(tab);
+    await page.driver.get(`${server.address}/c/${id}`);
+    await page.find('.paper');
+    await page.keys(Key.END);
+    await page.waitText('[data-keeping]', /^kept \d/);
+    const before = await steps();
+    await page.keys(Key.HOME);
+    const meanwhile = await steps();
+    await page.driver.close();
+    await page.driver.switchTo().window(blank);
+    expect(meanwhile).toEqual(before);
+    expect(before.some((done) => done > 0)).toBe(true);
+    await page.driver.wait(async () => (await steps()).every((done) => done === 0), 4000);
   });
 });
 

@@ -58,9 +58,12 @@ export function dataFile(folder: string, allowed: MayWrite = mayWrite): string {
 export function checkDataFile(file: string, allowed: MayWrite = mayWrite): void {
   if (!existsSync(file)) return;
   if (!statSync(file).isFile()) throw new StartFailure(`${file} is not a file; move it away.`);
-  if (!allowed(file)) {
+  const barred = [file, `${file}-wal`, `${file}-shm`].find(
+    (path) => existsSync(path) && !allowed(path),
+  );
+  if (barred !== undefined) {
     throw new StartFailure(
-      `This user may not write the data file ${file}; allow it (chmod u+w), ${ELSEWHERE}. What is in it is untouched.`,
+      `This user may not write the data file ${barred}; allow it (chmod u+w), ${ELSEWHERE}. What is in it is untouched.`,
     );
   }
   const fault = faultIn(file);
