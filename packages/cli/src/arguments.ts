@@ -11,6 +11,7 @@ import {
   type Method,
   type Problem,
   type School,
+  readWhere,
   type SlipRequest,
 } from '@levee/core';
 import { UsageError } from './usage-error.ts';
@@ -45,19 +46,23 @@ export function schoolArgument(method: Method, pairs: readonly string[]): School
   return resolved.school;
 }
 
-/** `forget-carry@2`: the second chance at that slip; without a number, the first. */
+/**
+ * `forget-carry@line-1.1`: the slip where that is dealt with; `forget-carry@2`: the second chance at it; without
+ * either, the first.
+ */
 export function slipArgument(method: Method, text: string): SlipRequest {
-  const [slip = '', count = '1', ...rest] = text.split('@');
-  if (rest.length > 0 || !/^[1-9]\d{0,5}$/.test(count)) {
+  const [slip = '', chance = '1', ...rest] = text.split('@');
+  const at = readWhere(chance);
+  if (rest.length > 0 || (!at && !/^[1-9]\d{0,5}$/.test(chance))) {
     throw new UsageError(
-      `"${text}" is not a slip; write it as slip@occurrence, such as ${method.slips[0]?.id}@1.`,
+      `"${text}" is not a slip; write it as slip@occurrence, such as ${method.slips[0]?.id}@1, or with the address that the trace gives.`,
     );
   }
   if (!method.slips.some((known) => known.id === slip)) {
     const known = method.slips.map((candidate) => candidate.id).join(', ');
     throw new UsageError(`There is no slip "${slip}" in ${method.id}; its slips are: ${known}.`);
   }
-  return { slip, occurrence: Number(count) };
+  return at ? { slip, at } : { slip, occurrence: Number(chance) };
 }
 
 export function oneOf<T extends string>(value: string, known: readonly T[], what: string): T {

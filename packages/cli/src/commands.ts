@@ -14,6 +14,9 @@ import {
   sheetText,
   traceDocument,
   traceMarkdown,
+  whereText,
+  type SlipRequest,
+  type Trace,
 } from '@levee/core';
 import {
   hopsArgument,
@@ -85,14 +88,11 @@ export function traceCommand(text: string, options: TraceCommandOptions): string
   const clean = method.trace(problem, request);
   const absent = order?.find((id) => !clean.start.some((entry) => entry.id === `o${id}`));
   if (absent !== undefined) throw new UsageError(`There is no term "${absent}" to order here.`);
-  const missing = slips.find((slip) => !hasOpportunity(clean.opportunities, slip));
-  if (missing) {
-    const chances = clean.opportunities.filter((o) => o.slip === missing.slip).length;
-    throw new UsageError(
-      `This work has ${chances} ${chances === 1 ? 'chance' : 'chances'} for ${missing.slip}; there is no number ${missing.occurrence}.`,
-    );
-  }
+  const uncounted = slips.find((slip) => !slip.at && !hasOpportunity(clean.opportunities, slip));
+  if (uncounted) throw new UsageError(noChance(clean, uncounted));
   const trace = slips.length > 0 ? method.trace(problem, { ...request, slips }) : clean;
+  const missing = slips.find((slip) => slip.at && !hasOpportunity(trace.opportunities, slip));
+  if (missing) throw new UsageError(noChance(trace, missing));
   switch (format) {
     case 'json':
       return json(traceDocument(method, trace));
@@ -103,6 +103,15 @@ export function traceCommand(text: string, options: TraceCommandOptions): string
     case 'text':
       return `${sheetText(method.sheet(trace), trace)}\n`;
   }
+}
+
+function noChance({ opportunities }: Trace, wished: SlipRequest): string {
+  const chances = opportunities.filter(({ slip }) => slip === wished.slip);
+  const has = `This work has ${chances.length} ${chances.length === 1 ? 'chance' : 'chances'} for ${wished.slip}`;
+  if (!wished.at) return `${has}; there is no number ${wished.occurrence}.`;
+  const named = chances.slice(0, 8).map(({ at }) => whereText(at));
+  const list = named.length === 0 ? '' : `: ${named.join(', ')}${chances.length > 8 ? ' …' : ''}`;
+  return `${has}, none at ${whereText(wished.at)}${list}.`;
 }
 
 function orderArgument(order: string | undefined): readonly string[] | null {

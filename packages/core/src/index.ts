@@ -47,7 +47,11 @@ export { kindsGround, type KindsGround } from './ground/kinds.ts';
 export { placedPoint, type PlacedPoint } from './problem/point.ts';
 export { amountWriter, scriptOf, writeAmount, type Script } from './problem/script.ts';
 export { scaleOf, type Scale } from './problem/scale.ts';
-export { structureOf, type Structure } from './problem/structure.ts';
+export { addressText, readWhere, whereText, type Feature, type Where } from './account/chance.ts';
+export { leaksOf, type Leak } from './account/leaks.ts';
+export type { LightRun } from './account/light-run.ts';
+export { structureOf, type Finding, type Structure } from './problem/structure.ts';
+export { findingText } from './problem/structure-text.ts';
 export { expressionTex } from './problem/expression-tex.ts';
 export { estimateOf, proposedOperands, roundings } from './problem/estimate.ts';
 export type {

@@ -1,6 +1,8 @@
 import type { Exact } from '../exact/exact.ts';
 import type { Problem } from '../problem/problem.ts';
 import type { Scale } from '../problem/scale.ts';
+import type { Feature, Where } from './chance.ts';
+import type { Phase } from './phase.ts';
 import type { TermSet, TermSpace } from './terms.ts';
 
 /** Names one entry of one trace. Minted by the Scribe alone. */
@@ -136,12 +138,28 @@ export interface Phrase {
 export type PhraseValue = string | number | boolean | Exact | readonly Exact[] | readonly string[];
 export type PhraseValues = Readonly<Record<string, PhraseValue>>;
 
+/** Where the two terms of a product stand in their brackets of two. */
+export type Corner = 'first' | 'outer' | 'inner' | 'last';
+
+/** What a step deals with beyond its entries, as data: what its phrase says in words is never read. */
+export interface About {
+  /** The amounts that are multiplied; turning the sign of a term multiplies it by minus one. */
+  readonly factors?: readonly Exact[];
+  readonly corner?: Corner;
+  /** What both numbers of a fraction are divided by. */
+  readonly by?: Exact;
+  /** The digit that is tried. */
+  readonly digit?: number;
+  /** Primes of which one of each pair leaves the root, and those that stay under it. */
+  readonly primes?: { readonly out: readonly Exact[]; readonly inside: readonly Exact[] };
+}
+
 /** One move of the account. `balance` is the sum of all live entries after it. */
 export interface Step {
   readonly number: number;
   readonly law: Law;
-  /** Steps of one phase belong together: a line, the final sum. */
-  readonly phase: string;
+  readonly phase: Phase;
+  readonly about?: About;
   readonly takes: readonly EntryId[];
   readonly gives: readonly Mark[];
   /** Amounts that are owed from this step on, when a stage of the work opens the next. */
@@ -180,14 +198,18 @@ export interface Group {
   readonly phrase: Phrase;
 }
 
-/** Asks for a slip: the nth chance at it, counted from 1. */
-export interface SlipRequest {
-  readonly slip: string;
-  readonly occurrence: number;
-}
+/** Asks for a slip: by the address of its chance, or the nth chance at it in a clean work, counted from 1. */
+export type SlipRequest =
+  | { readonly slip: string; readonly at: Where }
+  | { readonly slip: string; readonly occurrence: number; readonly at?: undefined };
 
 /** A point at which a learner may go wrong. */
-export interface Opportunity extends SlipRequest {
+export interface Opportunity {
+  readonly slip: string;
+  readonly occurrence: number;
+  readonly at: Where;
+  readonly features: readonly Feature[];
+  /** The step in which its first false amount stands. */
   readonly step: number;
 }
 

@@ -1,3 +1,4 @@
+import { where } from './chance.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeral } from '../exact/numeral.ts';
 import { productProblem } from '../problem/problem.ts';
@@ -20,7 +21,7 @@ function writing(count: number, place: number, more: Partial<Writing> = {}): Wri
 function evaluate(by: Scribe, parts: readonly number[], ...writes: readonly Writing[]) {
   return by.step({
     law: 'evaluate',
-    phase: 'line',
+    phase: { kind: 'line' },
     takes: [by.owes(...parts)],
     writes,
     phrase,
@@ -68,7 +69,7 @@ describe('Scribe', () => {
     const first = evaluate(by, [0, 0], writing(8, 0), writing(4, 1));
     const second = by.step({
       law: 'evaluate',
-      phase: 'line',
+      phase: { kind: 'line' },
       takes: [by.owes(1, 0), first[1]!],
       strikes: [first[1]!],
       writes: [writing(6, 1, { spot: spotAt(1, 1) }), writing(3, 2)],
@@ -91,17 +92,24 @@ describe('Scribe', () => {
   });
 
   it('collects the chances of every slip and makes only those that are asked for', () => {
-    const by = scribe({ slips: [{ slip: 'forget', occurrence: 2 }] });
-    expect(by.slip('forget', true)).toBe(false);
-    expect(by.slip('forget', false)).toBe(false);
-    expect(by.slip('other', true)).toBe(false);
+    const by = scribe({ slips: [{ slip: 'forget', at: where('place', 1) }] });
+    expect(by.slip('forget', true, { at: where('place', 0) })).toBe(false);
+    expect(by.slip('forget', false, { at: where('place', 1) })).toBe(false);
+    expect(by.slip('other', true, { at: where('place', 1), ahead: 3 })).toBe(false);
     evaluate(by, [0, 0], writing(8, 0));
-    expect(by.slip('forget', true)).toBe(true);
+    expect(by.willSlip('forget', where('place', 1))).toBe(true);
+    expect(by.slip('forget', true, { at: where('place', 1), features: ['zero-above'] })).toBe(true);
     const { opportunities } = by.close([], phrase);
     expect(opportunities).toEqual([
-      { slip: 'forget', occurrence: 1, step: 1 },
-      { slip: 'other', occurrence: 1, step: 1 },
-      { slip: 'forget', occurrence: 2, step: 2 },
+      { slip: 'forget', occurrence: 1, at: where('place', 0), features: ['first'], step: 1 },
+      { slip: 'other', occurrence: 1, at: where('place', 1), features: ['first', 'last'], step: 4 },
+      {
+        slip: 'forget',
+        occurrence: 2,
+        at: where('place', 1),
+        features: ['zero-above', 'last'],
+        step: 2,
+      },
     ]);
   });
 

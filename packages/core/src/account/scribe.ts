@@ -2,6 +2,7 @@ import { Exact } from '../exact/exact.ts';
 import { figure, numeralText, worthAt, type Numeral } from '../exact/numeral.ts';
 import { problemValue, type Problem } from '../problem/problem.ts';
 import type {
+  About,
   Entry,
   EntryId,
   Given,
@@ -15,12 +16,13 @@ import type {
   Phrase,
   Role,
   School,
-  SlipRequest,
   Spot,
   Step,
   Trace,
 } from './account.ts';
+import { addressText, where, withEnds, type Chance, type Where } from './chance.ts';
 import { placeCut } from './cut.ts';
+import type { Phase } from './phase.ts';
 import {
   choices,
   ProductSpace,
@@ -61,7 +63,8 @@ const NO_OWED: readonly OwedEntry[] = [];
 
 export interface StepDraft {
   readonly law: Law;
-  readonly phase: string;
+  readonly phase: Phase;
+  readonly about?: About;
   readonly takes: readonly Entry[];
   readonly writes: readonly Writing[];
   /** Marks, or figures of the question by what they owe. */
@@ -69,11 +72,18 @@ export interface StepDraft {
   readonly phrase: Phrase;
 }
 
+/** One slip at one chance. */
+export interface SlipAt {
+  readonly slip: string;
+  readonly at: Where;
+}
+
 export interface ScribeRequest {
   readonly problem: Problem;
   readonly method: string;
   readonly school: School;
-  readonly slips?: readonly SlipRequest[];
+  /** Slips to be made, by the addresses of their chances. */
+  readonly slips?: readonly SlipAt[];
   readonly order?: readonly string[];
   readonly hops?: readonly Exact[];
   /** How many figures the answer has at least, because the point stands before the last ones. */
@@ -96,13 +106,13 @@ const ONLY_STAGE: StagePlace = { number: 1, isLast: true };
  */
 export class Scribe {
   readonly base: number;
-  private space!: TermSpace;
-  private readonly owed = new Map<number, OwedEntry>();
+  protected space!: TermSpace;
+  protected readonly owed = new Map<number, OwedEntry>();
   private readonly live = new Set<Entry>();
   private readonly givens: Given[] = [];
-  private readonly steps: Step[] = [];
+  private readonly written: Step[] = [];
   private readonly groups: Group[] = [];
-  private readonly opportunities: Opportunity[] = [];
+  protected readonly opportunities: Opportunity[] = [];
   private readonly slipCounts = new Map<string, number>();
   private readonly wanted: ReadonlySet<string>;
   /** For each operand and part, the numbers of the terms it takes part in. */
@@ -112,9 +122,9 @@ export class Scribe {
   private balance = Exact.ZERO;
   private marks = 0;
 
-  constructor(private readonly request: ScribeRequest) {
+  constructor(protected readonly request: ScribeRequest) {
     this.base = request.problem.base;
-    this.wanted = new Set(request.slips?.map(({ slip, occurrence }) => `${slip}@${occurrence}`));
+    this.wanted = new Set(request.slips?.map(addressText));
   }
 
   /**
@@ -163,7 +173,7 @@ export class Scribe {
     });
   }
 
-  private openTerms(space: TermSpace, kept: readonly (readonly number[])[]): void {
+  protected openTerms(space: TermSpace, kept: readonly (readonly number[])[]): void {
     this.space = space;
     this.termsOf = space.cuts.map((parts) => parts.map(() => []));
     for (const parts of kept) {
@@ -255,7 +265,7 @@ export class Scribe {
   }
 
   /** Makes a step and returns the marks it wrote, in the order of the draft. */
-  step({ law, phase, takes, writes, strikes = [], phrase }: StepDraft): readonly Mark[] {
+  step({ law, phase, about, takes, writes, strikes = [], phrase }: StepDraft): readonly Mark[] {
     const terms = TermSet.union(
       this.space,
       takes.map((entry) => entry.terms),
@@ -271,10 +281,11 @@ export class Scribe {
     const change = worthOf(gives, takes);
     if (gives.length === 0 && change.isZero) this.spent.push(terms);
     if (!change.isZero) this.balance = this.balance.plus(change);
-    this.steps.push({
-      number: this.steps.length + 1,
+    this.written.push({
+      number: this.written.length + 1,
       law,
       phase,
+      ...(about ? { about } : {}),
       takes: takes.map((entry) => entry.id),
       gives,
       opens: NO_OWED,
@@ -289,20 +300,33 @@ export class Scribe {
    * Whether the learner slips at this point. Call it once at each point, just before the step, with
    * whether the slip would change anything there; the calls of a clean run are the opportunities.
    */
-  slip(slip: string, when: boolean): boolean {
+  slip(slip: string, when: boolean, { at, features = [], ahead = 0 }: Chance): boolean {
     if (!when) return false;
     const occurrence = (this.slipCounts.get(slip) ?? 0) + 1;
     this.slipCounts.set(slip, occurrence);
-    this.opportunities.push({ slip, occurrence, step: this.steps.length + 1 });
-    return this.wanted.size > 0 && this.wanted.has(`${slip}@${occurrence}`);
+    const step = this.stepsDone + 1 + ahead;
+    this.opportunities.push({ slip, occurrence, at, features, step });
+    return this.willSlip(slip, at);
   }
 
   /**
    * Whether the learner will slip at some later point, for work that must be planned before it is written.
    * The point itself is still to be asked about with {@link slip} when it comes.
    */
-  willSlip(slip: string, occurrence: number): boolean {
-    return this.wanted.has(`${slip}@${occurrence}`);
+  willSlip(slip: string, at: Where): boolean {
+    return this.wanted.size > 0 && this.wanted.has(addressText({ slip, at }));
+  }
+
+  /** The first term of a kind, by its letters: what names the kind, whatever has become of its terms. */
+  kindWhere(letters: string): Where {
+    const inOrder = [...this.owed].sort(([a], [b]) => a - b).map(([, entry]) => entry);
+    const first = inOrder.find(({ worth }) => worth.letters === letters);
+    return where('term', ...(first ? first.id.slice(1).split('.').map(Number) : []));
+  }
+
+  /** How many steps are written. */
+  protected get stepsDone(): number {
+    return this.written.length;
   }
 
   /** Names entries that are read together; owed ones when they are only seen together. */
@@ -336,12 +360,12 @@ export class Scribe {
       space: this.space,
       givens: this.givens,
       start: [...this.owed.values()],
-      steps: this.steps,
+      steps: this.written,
       groups: this.groups,
-      opportunities: this.opportunities,
+      opportunities: withEnds(this.opportunities),
       total,
       answer: this.groups.at(-1)!.worth,
-      balanced: this.steps.every((step) => step.balance.equals(total)),
+      balanced: this.written.every((step) => step.balance.equals(total)),
       scale: null,
       whole: null,
       stages: [],
@@ -372,7 +396,7 @@ export class Scribe {
     };
   }
 
-  private glyph(count: number): string {
+  protected glyph(count: number): string {
     if (count < 0) return `−${this.glyph(-count)}`;
     return count < this.base ? figure(count) : count.toString(this.base).toUpperCase();
   }

@@ -13,6 +13,7 @@ import type {
   Step,
   Trace,
 } from './account.ts';
+import { withEnds } from './chance.ts';
 import { ProductSpace, TermSet, type TermSpace } from './terms.ts';
 
 /** How a stage that follows is announced: the one before, with its number, and its own opening work. */
@@ -42,7 +43,7 @@ export function stagedTrace(problem: Problem, works: readonly Trace[], say: SayS
       steps.push({
         number: before,
         law: 'distribute',
-        phase: `stage-${k + 1}`,
+        phase: { kind: 'stage', of: k + 1 },
         takes: answerMarks(stages.at(-1)!),
         gives: [],
         opens: lifted.owed,
@@ -54,7 +55,8 @@ export function stagedTrace(problem: Problem, works: readonly Trace[], say: SayS
     steps.push(...lifted.steps);
     for (const one of rest.isZero ? [] : work.opportunities) {
       const earlier = opportunities.filter(({ slip }) => slip === one.slip).length;
-      opportunities.push({ ...one, occurrence: earlier + 1, step: one.step + before });
+      const at = k === 0 ? one.at : { ...one.at, stage: k };
+      opportunities.push({ ...one, at, occurrence: earlier + 1, step: one.step + before });
     }
     stages.push(stage);
     parts.push(lifted);
@@ -71,7 +73,7 @@ export function stagedTrace(problem: Problem, works: readonly Trace[], say: SayS
     groups: parts.flatMap(({ groups }, k) =>
       groups.map((group) => stageGroup(group, k === works.length - 1, spent)),
     ),
-    opportunities,
+    opportunities: withEnds(opportunities),
     total,
     balanced: steps.every((step) => step.balance.equals(total)),
     stages,
@@ -125,7 +127,7 @@ function liftedWork(
     steps: work.steps.map((step) => ({
       ...step,
       number: step.number + before,
-      phase: prefix + step.phase,
+      phase: { ...step.phase, stage: k + 1 },
       takes: step.takes.map(name),
       gives: step.gives.map(mark),
       strikes: step.strikes.map(name),

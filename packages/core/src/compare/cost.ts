@@ -1,5 +1,6 @@
 import type { Entry, EntryId, Mark, Role, Trace } from '../account/account.ts';
 import { allEntries, owedEntries } from '../account/owed.ts';
+import { samePhase } from '../account/phase.ts';
 import { isRewriting } from '../account/rewriting.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeral, numeralText, numeralValue } from '../exact/numeral.ts';
@@ -58,14 +59,17 @@ export function cost(trace: Trace): Cost {
       (trace.problem.kind === 'quotient' ? carriedRemainders(trace).length : 0),
     figures: paper.reduce((total, mark) => total + mark.glyph.length, 0),
     lines: new Set(paper.map((mark) => `${mark.spot.area} ${mark.spot.row}`)).size,
-    passes: count(trace.steps, (step, i) => step.phase !== trace.steps[i - 1]?.phase),
+    passes: count(
+      trace.steps,
+      (step, i) => i === 0 || !samePhase(step.phase, trace.steps[i - 1]!.phase),
+    ),
     steps: trace.steps.length,
     heldAtOnce: held.most,
     largestHeld: held.largest,
     largestWritten: largestWritten(trace, paper),
     leadingCertainAt: leadingCertainAt(trace),
-    simplifications: count(trace.steps, ({ phase }) => phase === 'simplify'),
-    signs: count(trace.steps, ({ law, phrase }) => law === 'sign' && meetsMinus(phrase)),
+    simplifications: count(trace.steps, ({ phase }) => phase.kind === 'simplify'),
+    signs: count(trace.steps, meetsMinus),
     terms: scriptOf(trace.problem) === 'terms' ? mostTerms(trace) : 0,
     numbersMet: numbersMet(trace),
   };
@@ -98,7 +102,7 @@ function factsOf(trace: Trace): number {
 function rootFacts({ steps }: Trace): number {
   const marks = steps.flatMap(({ gives }) => gives);
   const tried = count(marks, ({ role }) => role === 'trial');
-  return tried + count(steps, ({ phase }) => phase === 'primes');
+  return tried + count(steps, ({ phase }) => phase.kind === 'primes');
 }
 
 /** Whether amounts are taken away from what is left: of quotients and roots. */
@@ -132,11 +136,11 @@ function numbersIn(glyph: string, base: number): readonly Exact[] {
 
 /** Products and quotients of two numbers: a fraction renamed or simplified takes two of them. */
 function partFacts({ steps }: Trace): number {
-  return steps.reduce((total, { gives, phase }) => {
+  return steps.reduce((total, { gives, phase: { kind }, about }) => {
     if (gives.some(({ role }) => role === 'fraction product')) return total + 1;
-    const side = gives.find(({ role }) => role === 'side number')?.glyph ?? '';
-    if (phase === 'rename' || (phase === 'simplify' && side !== '÷1')) return total + 2;
-    return total + (phase === 'improper' || /^cross/.test(phase) ? 1 : 0);
+    if (kind === 'rename' || (kind === 'simplify' && !about?.by?.equals(Exact.ONE)))
+      return total + 2;
+    return total + (kind === 'improper' || kind === 'cross' ? 1 : 0);
   }, 0);
 }
 

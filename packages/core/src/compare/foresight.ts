@@ -1,5 +1,4 @@
-import type { Mark, Phrase, Role, Trace } from '../account/account.ts';
-import { Exact } from '../exact/exact.ts';
+import type { Mark, Role, Step, Trace } from '../account/account.ts';
 
 /** Something out of the ordinary that a method must do for these numbers, and in which places. */
 export interface Foresight {
@@ -45,7 +44,7 @@ const KINDS: readonly (readonly [
  * the places they go into, places that must be filled from the next, shortfalls.
  */
 export function foresee(trace: Trace): readonly Foresight[] {
-  const renamed = trace.steps.filter(({ phase }) => phase === 'rename').length;
+  const renamed = trace.steps.filter(({ phase }) => phase.kind === 'rename').length;
   return [
     ...(renamed > 0 ? [{ kind: 'renaming' as const, places: [], times: renamed }] : []),
     ...divisionForesight(trace),
@@ -73,8 +72,8 @@ function rootForesight({ problem, steps, groups }: Trace): readonly Foresight[] 
   if (problem.kind !== 'root') return [];
   const count = (kind: Foresight['kind'], times: number): readonly Foresight[] =>
     times > 0 ? [{ kind, places: [], times }] : [];
-  const pairs = steps.filter(({ phase }) => phase === 'pairs').length;
-  const primes = steps.filter(({ phase }) => phase === 'primes').length;
+  const pairs = steps.filter(({ phase }) => phase.kind === 'pairs').length;
+  const primes = steps.filter(({ phase }) => phase.kind === 'primes').length;
   const digits = steps
     .flatMap(({ gives }) => gives)
     .filter(({ role, place }) => role === 'answer' && place !== undefined).length;
@@ -89,7 +88,7 @@ function rootForesight({ problem, steps, groups }: Trace): readonly Foresight[] 
 
 /** Where minus meets minus, and where terms cancel. */
 function termForesight({ steps }: Trace): readonly Foresight[] {
-  const meet = steps.filter(({ law, phrase }) => law === 'sign' && meetsMinus(phrase)).length;
+  const meet = steps.filter(meetsMinus).length;
   const cancel = steps.filter(
     ({ law, takes, gives }) => law === 'like-terms' && takes.length > 0 && gives.length === 0,
   ).length;
@@ -99,10 +98,14 @@ function termForesight({ steps }: Trace): readonly Foresight[] {
   ];
 }
 
-/** Whether a step of the rule of signs has a minus on both sides: of two factors, or a bracket and its term. */
-export function meetsMinus({ values: { left, right, term } }: Phrase): boolean {
-  const isNegative = (value: unknown) => value instanceof Exact && value.coefficient.numerator < 0n;
-  return term === undefined ? isNegative(left) && isNegative(right) : isNegative(term);
+/** Whether a step uses the rule of signs where a minus is on both sides: of two factors, or a bracket and its term. */
+export function meetsMinus({ law, about }: Step): boolean {
+  const factors = about?.factors ?? [];
+  return (
+    law === 'sign' &&
+    factors.length > 1 &&
+    factors.every(({ coefficient }) => coefficient.numerator < 0n)
+  );
 }
 
 /** Whether both numbers of a quotient are scaled, and the places that what is left goes into. */
@@ -120,7 +123,7 @@ function divisionForesight(trace: Trace): readonly Foresight[] {
 /** What is left of a place of a quotient and joins the next figure. */
 export function carriedRemainders({ steps }: Trace): readonly Mark[] {
   const taken = new Set(
-    steps.filter(({ phase }) => phase !== 'rest').flatMap(({ takes }) => takes),
+    steps.filter(({ phase }) => phase.kind !== 'rest').flatMap(({ takes }) => takes),
   );
   return steps
     .flatMap(({ gives }) => gives)

@@ -86,10 +86,8 @@ function primeMoves(lane: Lane, problem: Problem, all: TermSet): readonly Move[]
   const { base } = problem;
   const total = lane.trace.total;
   const write = (amount: Exact) => source(amount, base);
-  const values = lane.trace.steps.at(-1)?.phrase.values;
-  const [out, inside] = [values?.['out'], values?.['inside']].map((list) =>
-    Array.isArray(list) ? (list as readonly Exact[]).map(write) : [],
-  ) as [string[], string[]];
+  const primesOf = lane.trace.steps.at(-1)?.about?.primes ?? { out: [], inside: [] };
+  const [out, inside] = [primesOf.out.map(write), primesOf.inside.map(write)];
   const { root, under } = rootOf(lane.trace);
   const whole: Move = { law: 'evaluate', expression: amountOf(total, all.ids()) };
   if (out.length + inside.length === 0) return [whole];

@@ -1,7 +1,7 @@
 import type { Role, Step, Trace } from '../account/account.ts';
 import { owedEntries } from '../account/owed.ts';
 import { Exact } from '../exact/exact.ts';
-import { numeralValue } from '../exact/numeral.ts';
+import { figure, numeralValue } from '../exact/numeral.ts';
 import { scriptOf } from '../problem/script.ts';
 import type { Speaker } from '../phrases/speaker.ts';
 
@@ -45,24 +45,23 @@ function shareLabel({ law, gives }: Step, divisor: Exact, say: Speaker): string 
 function termLabel(step: Step, owed: ReadonlyMap<string, string>): string {
   const { law, phase, takes, gives, opens } = step;
   if (opens.length > 0) return 'next bracket';
-  if (phase === 'products') return (owed.get(takes[0] ?? '') ?? '').replaceAll('×', '·');
+  if (phase.kind === 'products') return (owed.get(takes[0] ?? '') ?? '').replaceAll('×', '·');
   if (law === 'like-terms') return gives[0] ? `= ${gives[0].glyph.replace(/^\+/, '')}` : 'cancel';
   const texts = gives.map(({ glyph }, k) => (k === 0 ? glyph.replace(/^\+/, '') : glyph));
   return texts.length > 2 ? 'copied' : texts.join(' ');
 }
 
 /** `↓ 96`, `16▢`, `7?`, `6`, `996 left`: what a step of a root brings, tries, finds or leaves. */
-function rootLabel({ phase, gives }: Step, say: Speaker): string {
+function rootLabel({ phase, about, gives }: Step, say: Speaker): string {
   const mark = (...roles: readonly Role[]) => gives.find(({ role }) => roles.includes(role));
   if (mark('rest')) return 'left over';
   const prime = mark('prime');
-  if (prime) return phase === 'primes' ? `÷ ${prime.glyph}` : `out ${prime.glyph}`;
+  if (prime) return phase.kind === 'primes' ? `÷ ${prime.glyph}` : `out ${prime.glyph}`;
   const found = mark('answer');
   if (found) return `= ${found.glyph}`;
   const down = mark('brought down');
   if (down) return `↓ ${down.glyph}`;
-  const tried = mark('trial');
-  if (tried) return `${/× (\S+) =/.exec(tried.glyph)?.[1] ?? ''}?`;
+  if (about?.digit !== undefined) return `${figure(about.digit)}?`;
   const left = mark('remainder');
   return left ? `${say.worth(left.worth)} left` : (gives[0]?.glyph.split(' ')[0] ?? '');
 }

@@ -1,3 +1,4 @@
+import { samePhase, type Phase } from '../account/phase.ts';
 import type { Step } from '../account/account.ts';
 import { carriedOn, isRewriting } from '../account/rewriting.ts';
 import { TermSet } from '../account/terms.ts';
@@ -121,11 +122,13 @@ function extended({ lane, from, to }: Stretch, { count }: Dealing, step: number)
   while (next < to && count(next + 1) === dealt) next++;
   let last = step;
   if (next === to) {
-    const known = new Set(steps.slice(from, step).map(({ phase }) => phase));
-    while (last < next && known.has(steps[last]!.phase)) last++;
+    const known = steps.slice(from, step).map(({ phase }) => phase);
+    const isKnown = (phase: Phase) => known.some((one) => samePhase(one, phase));
+    while (last < next && isKnown(steps[last]!.phase)) last++;
     return last;
   }
-  while (last < next && steps[last]!.phase !== steps[next]!.phase && !isRewriting(steps[last]!)) {
+  const opens = steps[next]!.phase;
+  while (last < next && !samePhase(steps[last]!.phase, opens) && !isRewriting(steps[last]!)) {
     last++;
   }
   return last;

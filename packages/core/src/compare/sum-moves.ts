@@ -1,4 +1,5 @@
 import type { Entry, EntryId, Mark, Step } from '../account/account.ts';
+import { samePhase } from '../account/phase.ts';
 import type { TermSpace } from '../account/terms.ts';
 import { Exact } from '../exact/exact.ts';
 import type { Amount } from '../laws/law.ts';
@@ -109,7 +110,7 @@ function runsOf(steps: readonly Step[]): readonly (readonly Step[])[] {
     const [first] = run ?? [];
     const joins =
       first?.law === step.law &&
-      first.phase === step.phase &&
+      samePhase(first.phase, step.phase) &&
       !step.takes.some((id) => given.has(id));
     if (joins) run!.push(step);
     else {

@@ -1,3 +1,5 @@
+import { leaksOf } from '../account/leaks.ts';
+import { whereText, type Feature } from '../account/chance.ts';
 import type { Entry, EntryId, Law, Mark, Trace } from '../account/account.ts';
 import { rootOf } from '../account/root.ts';
 import { Exact } from '../exact/exact.ts';
@@ -64,7 +66,16 @@ export interface TraceDocument {
     readonly worth: string;
     readonly terms: readonly string[];
   }[];
-  readonly opportunities: Trace['opportunities'];
+  readonly opportunities: readonly {
+    readonly slip: string;
+    readonly occurrence: number;
+    /** By what is dealt with, such as `line-1.0`. */
+    readonly at: string;
+    readonly features: readonly Feature[];
+    readonly step: number;
+  }[];
+  /** Where the work gains or loses something; empty for a clean one. */
+  readonly leaks: readonly { readonly step: number; readonly amount: string }[];
   readonly cost: CostDocument;
 }
 
@@ -129,7 +140,14 @@ export function traceDocument(
       worth: worth.toString(),
       terms: terms.ids(),
     })),
-    opportunities: trace.opportunities,
+    opportunities: trace.opportunities.map(({ slip, occurrence, at, features, step }) => ({
+      slip,
+      occurrence,
+      at: whereText(at),
+      features,
+      step,
+    })),
+    leaks: leaksOf(trace).map(({ step, amount }) => ({ step, amount: amount.toString() })),
     cost: costDocument(trace),
   };
 }

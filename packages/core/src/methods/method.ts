@@ -1,7 +1,10 @@
+import { addressText } from '../account/chance.ts';
 import type { Opportunity, School, SlipRequest, Trace } from '../account/account.ts';
 import type { Problem } from '../problem/problem.ts';
 import { sheetOf } from '../sheet/composed-sheet.ts';
 import type { MethodSpec, TraceOptions } from './method-spec.ts';
+import type { LightRun } from '../account/light-run.ts';
+import { runLight } from './run-light.ts';
 import { runMethod } from './run-method.ts';
 import { scaledHops } from './scaled-hops.ts';
 import { POINT_ONE_OFF, pointPhrases } from './shared/point-step.ts';
@@ -14,6 +17,8 @@ export interface Method extends MethodSpec {
   readonly defaultSchool: School;
   /** Works the problem. RangeError when the method does not accept it: ask `accepts` first. */
   readonly trace: (problem: Problem, options?: TraceOptions) => Trace;
+  /** What the same work comes to and where it leaks, without how it looks. RangeError likewise. */
+  readonly light: (problem: Problem, options?: TraceOptions) => LightRun;
 }
 
 /** Checks a spec and makes the method. RangeError on ids that are not kebab-case or not unique. */
@@ -37,6 +42,8 @@ export function defineMethod(spec: MethodSpec): Method {
     defaultSchool,
     trace: (problem, options = {}) =>
       runMethod(whole, problem, { ...options, school: options.school ?? defaultSchool }),
+    light: (problem, options = {}) =>
+      runLight(whole, problem, { ...options, school: options.school ?? defaultSchool }),
     sheet: (trace) => sheetOf(spec.sheet, trace),
   };
 }
@@ -88,10 +95,15 @@ export function schoolFailureText(reason: SchoolFailure): string {
     : `School "${reason.school}" has no option "${reason.option}"; its options are: ${known}.`;
 }
 
-/** Whether the wished slip can happen in a clean run with these opportunities. */
+/** Whether a work with these opportunities has the chance that a wished slip names. */
 export function hasOpportunity(
   opportunities: readonly Opportunity[],
-  { slip, occurrence }: SlipRequest,
+  wished: SlipRequest,
 ): boolean {
-  return opportunities.some((o) => o.slip === slip && o.occurrence === occurrence);
+  return opportunities.some((chance) => {
+    if (chance.slip !== wished.slip) return false;
+    return wished.at
+      ? addressText(chance) === addressText(wished)
+      : chance.occurrence === wished.occurrence;
+  });
 }

@@ -1,20 +1,53 @@
-import type { Opportunity, School, SlipRequest, Trace } from '../account/account.ts';
+import type { Mark, Opportunity, School, Trace } from '../account/account.ts';
 import { reorderedTrace } from '../account/reordered.ts';
 import { scaledTrace } from '../account/scaled.ts';
-import { Scribe, type StagePlace } from '../account/scribe.ts';
+import { Scribe, type ScribeRequest, type SlipAt, type StagePlace } from '../account/scribe.ts';
 import { stagedTrace } from '../account/staged.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralOf, numeralValue, termsNumeral, type Numeral } from '../exact/numeral.ts';
 import { makeProblem, type Problem } from '../problem/problem.ts';
-import { scaleOf } from '../problem/scale.ts';
+import { scaleOf, type Scale } from '../problem/scale.ts';
 import { refusalText, type MethodSpec, type TraceOptions } from './method-spec.ts';
 import { withPoint } from './shared/point-step.ts';
 import { sayStage } from './shared/stages.ts';
 
-interface Request extends TraceOptions {
+export interface Request extends TraceOptions {
   readonly school: School;
   readonly leastPlaces?: number;
   readonly stage?: StagePlace;
+}
+
+/** A request whose slips are known by their addresses. */
+export type Named = Omit<Request, 'slips'> & { readonly slips: readonly SlipAt[] };
+
+/** How a request is worked: in whole numbers, and how they are read back. */
+export interface Prepared {
+  readonly scale: Scale | null;
+  readonly whole: Problem;
+  readonly own: Named;
+  /** Whether it goes two factors at a time. */
+  readonly staged: boolean;
+  /** Her lawful hops in the numbers of the problem itself. */
+  readonly hops: readonly Exact[];
+}
+
+/** Looks at a request before it is worked. RangeError when the method does not accept the problem. */
+export function prepared(
+  spec: MethodSpec,
+  problem: Problem,
+  request: Request,
+  chancesOf: (clean: Request) => readonly Opportunity[],
+): Prepared {
+  const acceptance = spec.accepts(problem);
+  if (!acceptance.ok) throw new RangeError(`${spec.id}: ${refusalText(acceptance.reason)}`);
+  const scale = scaleOf(problem);
+  const whole = scale?.whole ?? problem;
+  const hops = lawfulHops(spec, problem, request);
+  const counts = scale ? hops.map((hop) => hop.dividedBy(scale.unit)) : hops;
+  const staged = whole.kind === 'product' && whole.operands.length > 2;
+  const leastPlaces = scale && whole.kind !== 'product' ? scale.decimals + 1 : 1;
+  const slips = addressed(request, chancesOf);
+  return { scale, whole, own: { ...request, slips, hops: counts, leastPlaces }, staged, hops };
 }
 
 /**
@@ -23,98 +56,122 @@ interface Request extends TraceOptions {
  * does not accept the problem.
  */
 export function runMethod(spec: MethodSpec, problem: Problem, request: Request): Trace {
-  const acceptance = spec.accepts(problem);
-  if (!acceptance.ok) throw new RangeError(`${spec.id}: ${refusalText(acceptance.reason)}`);
-  const scale = scaleOf(problem);
-  const whole = scale?.whole ?? problem;
-  const hops = lawfulHops(spec, problem, request);
-  const counts = scale ? hops.map((hop) => hop.dividedBy(scale.unit)) : hops;
-  const own = { ...request, hops: counts };
-  const staged = whole.kind === 'product' && whole.operands.length > 2;
-  const leastPlaces = scale && whole.kind !== 'product' ? scale.decimals + 1 : 1;
-  const trace = staged
-    ? runInOrder(spec, whole, own)
-    : runOnce(spec, whole, { ...own, leastPlaces });
+  const chancesOf = (clean: Request) => runMethod(spec, problem, clean).opportunities;
+  const { scale, whole, own, staged, hops } = prepared(spec, problem, request, chancesOf);
+  const trace = staged ? runInOrder(spec, whole, own) : runOnce(spec, whole, own);
   if (!scale) return trace;
   const { order } = trace.choice;
   const read = { ...scaledTrace(trace, problem, scale), choice: { order, hops } };
-  return withPoint(read, problem, request.slips ?? []);
+  return withPoint(read, problem, own.slips);
 }
 
-function runOnce(spec: MethodSpec, problem: Problem, request: Request): Trace {
+/** Slips by their addresses; those that were asked for by number are looked up in a clean work. */
+function addressed(
+  request: Request,
+  chancesOf: (clean: Request) => readonly Opportunity[],
+): readonly SlipAt[] {
+  const { slips = [] } = request;
+  if (slips.every((slip) => slip.at)) return slips.flatMap((one) => (one.at ? [one] : []));
+  const opportunities = chancesOf({ ...request, slips: [] });
+  return slips.flatMap((one): readonly SlipAt[] => {
+    if (one.at) return [one];
+    const { slip, occurrence } = one;
+    return opportunities.filter(
+      (chance) => chance.slip === slip && chance.occurrence === occurrence,
+    );
+  });
+}
+
+function runOnce(spec: MethodSpec, problem: Problem, request: Named): Trace {
+  return spec.work(new Scribe(scribeRequest(spec, problem, request)), problem, request.school);
+}
+
+/** What a Scribe is asked for one stage of a work. */
+export function scribeRequest(spec: MethodSpec, problem: Problem, request: Named): ScribeRequest {
   const { school, slips, order, hops = [], leastPlaces = 1, stage } = request;
-  const scribe = new Scribe({
+  return {
     problem,
     method: spec.id,
     school,
-    ...(slips ? { slips } : {}),
+    slips,
     ...(order && spec.freeOrder ? { order } : {}),
     hops,
     leastPlaces,
     ...(stage ? { stage } : {}),
-  });
-  return spec.work(scribe, problem, school);
+  };
 }
 
 /** The stages in the order in which the method takes the factors up. */
-function runInOrder(spec: MethodSpec, problem: Problem, request: Request): Trace {
-  const order = spec.stageOrder?.(problem, request.school);
-  if (!order || order.every((operand, k) => operand === k))
-    return runStages(spec, problem, request);
-  const taken = makeProblem(
-    problem.kind,
-    order.map((operand) => problem.operands[operand]!),
-  );
-  return reorderedTrace(runStages(spec, taken, request), problem, order);
+function runInOrder(spec: MethodSpec, problem: Problem, request: Named): Trace {
+  const { taken, order } = inOrder(spec, problem, request.school);
+  const works = inStages(taken, request, {
+    run: (stage, own) => runOnce(spec, stage, own),
+    madeBy: answerMarks,
+  });
+  const trace = stagedTrace(taken, works, sayStage);
+  return order ? reorderedTrace(trace, problem, order) : trace;
+}
+
+/** A product with its factors as the method takes them up, and their order where it is another one. */
+export function inOrder(spec: MethodSpec, problem: Problem, school: School) {
+  const order = spec.stageOrder?.(problem, school);
+  if (!order || order.every((operand, k) => operand === k)) return { taken: problem, order: null };
+  const operands = order.map((operand) => problem.operands[operand]!);
+  return { taken: makeProblem(problem.kind, operands), order };
+}
+
+/** How one stage is worked, and what it has made. */
+interface StageRun<Work> {
+  readonly run: (stage: Problem, own: Named) => Work;
+  readonly madeBy: (work: Work) => readonly Pick<Mark, 'worth'>[];
 }
 
 /** Two factors first, then what they make and the next one, to the last. */
-function runStages(spec: MethodSpec, problem: Problem, request: Request): Trace {
+export function inStages<Work>(
+  problem: Problem,
+  request: Named,
+  { run, madeBy }: StageRun<Work>,
+): readonly Work[] {
   const [first, ...others] = problem.operands;
-  const passed = new Map<string, number>();
-  const works: Trace[] = [];
+  const works: Work[] = [];
   let product = first!;
   for (const [k, factor] of others.entries()) {
     const later = others.slice(k + 1);
-    const stage = makeProblem('product', [product, factor]);
     const { order, ...rest } = request;
-    const without = { ...rest, stage: { number: k + 1, isLast: later.length === 0 } };
-    const own = works.length === 0 && order ? { ...without, order } : without;
-    const clean = runOnce(spec, stage, { ...own, slips: [] });
-    const chances = later.some(isZero) ? [] : clean.opportunities;
-    const slips = slipsOfStage(request.slips ?? [], chances, passed);
-    const work = slips.length > 0 ? runOnce(spec, stage, { ...own, slips }) : clean;
+    const without = {
+      ...rest,
+      stage: { number: k + 1, isLast: later.length === 0 },
+      slips: later.some(isZero) ? [] : slipsOfStage(request.slips, k),
+    };
+    const own = k === 0 && order ? { ...without, order } : without;
+    const work = run(makeProblem('product', [product, factor]), own);
     works.push(work);
-    product = nextFactor(work, problem);
+    product = nextFactor(madeBy(work), problem);
   }
-  return stagedTrace(problem, works, sayStage);
+  return works;
+}
+
+function answerMarks({ groups, steps }: Trace): readonly Mark[] {
+  const ids = new Set(groups.at(-1)!.marks);
+  return steps.flatMap(({ gives }) => gives).filter(({ id }) => ids.has(id));
 }
 
 /** What a stage has made, as the first factor of the next: a number, or the list of terms as they stand. */
-function nextFactor(work: Trace, { base, operands }: Problem): Numeral {
-  if (operands.every(({ terms }) => !terms)) return numeralOf(work.answer.numerator, base);
-  const ids = new Set(work.groups.at(-1)!.marks);
-  const marks = work.steps.flatMap(({ gives }) => gives).filter(({ id }) => ids.has(id));
-  return termsNumeral(marks.length > 0 ? marks.map(({ worth }) => worth) : [Exact.ZERO]);
+function nextFactor(marks: readonly Pick<Mark, 'worth'>[], { base, operands }: Problem): Numeral {
+  const worths = marks.map(({ worth }) => worth);
+  if (operands.every(({ terms }) => !terms)) return numeralOf(Exact.sum(worths).numerator, base);
+  return termsNumeral(worths.length > 0 ? worths : [Exact.ZERO]);
 }
 
 function isZero(factor: Numeral): boolean {
   return numeralValue(factor).isZero;
 }
 
-/** The wished slips that fall into a stage, counted from its own beginning; `passed` is moved on. */
-function slipsOfStage(
-  wished: readonly SlipRequest[],
-  chances: readonly Opportunity[],
-  passed: Map<string, number>,
-): readonly SlipRequest[] {
-  const own = wished.flatMap(({ slip, occurrence }) => {
-    const within = occurrence - (passed.get(slip) ?? 0);
-    const most = chances.filter((chance) => chance.slip === slip).length;
-    return within >= 1 && within <= most ? [{ slip, occurrence: within }] : [];
-  });
-  for (const { slip } of chances) passed.set(slip, (passed.get(slip) ?? 0) + 1);
-  return own;
+/** The slips that are made in a stage, as the stage itself names them. */
+function slipsOfStage(slips: readonly SlipAt[], stage: number): readonly SlipAt[] {
+  return slips.flatMap(({ slip, at }) =>
+    (at.stage ?? 0) === stage ? [{ slip, at: { what: at.what, at: at.at } }] : [],
+  );
 }
 
 /** Her hops up to the first that cannot be made. */

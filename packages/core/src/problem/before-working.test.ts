@@ -5,6 +5,7 @@ import { evaluate } from './evaluate.ts';
 import { readProblem, type Problem } from './problem.ts';
 import { readExpression } from './read-expression.ts';
 import { structureOf } from './structure.ts';
+import { findingText } from './structure-text.ts';
 
 function problem(text: string): Problem {
   const read = readProblem(text);
@@ -14,24 +15,37 @@ function problem(text: string): Problem {
 
 describe('structureOf', () => {
   it.each([
-    ['42 + 35', 0, 'no place reaches ten', []],
-    ['46 + 35', 1, 'one carry', [0]],
-    ['46 + 58', 2, 'several carries', [0, 1]],
-    [Array(12).fill('9').join('+'), 3, 'a carry above nine', [0]],
-    ['64 − 23', 0, 'no place is short', []],
-    ['64 − 28', 1, 'one place is short', [0]],
-    ['642 − 387', 2, 'several places are short', [0, 1]],
-    ['604 − 287', 3, 'short across a zero', [0, 1]],
-    ['28 − 64', 3, 'the larger is taken away', [1]],
-    ['12 × 32', 0, 'no place reaches ten', []],
-    ['46 × 2', 1, 'one carry', [0]],
-    ['46 × 50', 2, 'several carries', [1, 2]],
-    ['99999999999 × 99999999999', 3, 'a carry above nine', null],
-    ['111_2 + 111_2', 2, 'several carries', [0, 1, 2]],
+    ['42 + 35', 0, 'no-place-reaches-ten', []],
+    ['46 + 35', 1, 'one-carry', [0]],
+    ['46 + 58', 2, 'several-carries', [0, 1]],
+    [Array(12).fill('9').join('+'), 3, 'a-carry-above-nine', [0]],
+    ['64 − 23', 0, 'no-place-is-short', []],
+    ['64 − 28', 1, 'one-place-is-short', [0]],
+    ['642 − 387', 2, 'several-places-are-short', [0, 1]],
+    ['604 − 287', 3, 'short-across-a-zero', [0, 1]],
+    ['28 − 64', 3, 'the-larger-is-taken-away', [1]],
+    ['12 × 32', 0, 'no-place-reaches-ten', []],
+    ['46 × 2', 1, 'one-carry', [0]],
+    ['46 × 50', 2, 'several-carries', [1, 2]],
+    ['99999999999 × 99999999999', 3, 'a-carry-above-nine', null],
+    ['111_2 + 111_2', 2, 'several-carries', [0, 1, 2]],
   ] as const)('judges %s', (text, level, finding, places) => {
     const found = structureOf(problem(text));
     expect([found.level, found.finding]).toEqual([level, finding]);
     if (places) expect(found.places).toEqual(places);
+  });
+});
+
+describe('findingText', () => {
+  it.each([
+    ['46 + 58', 'several carries'],
+    ['12 + 32', 'no place reaches ten'],
+    ['101_2 + 10_2', 'no place reaches the base'],
+    [Array(12).fill('9').join('+'), 'a carry above nine'],
+    ['11_2+11_2+11_2+11_2', 'a carry of two figures'],
+  ])('says of %s: %s', (text, said) => {
+    const asked = problem(text);
+    expect(findingText(structureOf(asked).finding, asked.base)).toBe(said);
   });
 });
 

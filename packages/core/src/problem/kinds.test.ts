@@ -119,19 +119,19 @@ describe('estimates', () => {
 
 describe('how hard a problem is', () => {
   it.each([
-    ['84 ÷ 2', 0, 'every place comes out'],
-    ['72 ÷ 4', 1, 'one remainder is carried on'],
-    ['952 ÷ 7', 2, 'several remainders are carried on'],
-    ['612 ÷ 6', 3, 'a zero in the quotient'],
-    ['1835 ÷ 24', 3, 'a divisor of several figures'],
-    ['1835 ÷ 20', 1, 'one remainder is carried on'],
-    ['2/7 + 3/7', 0, 'all parts are alike'],
-    ['1/2 + 1/4', 1, 'one denominator holds the others'],
-    ['3/4 + 1/6', 2, 'denominators with a common factor'],
-    ['1/3 + 1/4', 3, 'denominators without a common factor'],
-    ['5 1/6 − 2 5/6', 3, 'a whole must be opened'],
-    ['4 − 1 2/3', 3, 'a whole must be opened'],
-    ['0.36 × 2.05', 2, 'several carries'],
+    ['84 ÷ 2', 0, 'every-place-comes-out'],
+    ['72 ÷ 4', 1, 'one-remainder-is-carried-on'],
+    ['952 ÷ 7', 2, 'several-remainders-are-carried-on'],
+    ['612 ÷ 6', 3, 'a-zero-in-the-quotient'],
+    ['1835 ÷ 24', 3, 'a-divisor-of-several-figures'],
+    ['1835 ÷ 20', 1, 'one-remainder-is-carried-on'],
+    ['2/7 + 3/7', 0, 'all-parts-are-alike'],
+    ['1/2 + 1/4', 1, 'one-denominator-holds-the-others'],
+    ['3/4 + 1/6', 2, 'denominators-with-a-common-factor'],
+    ['1/3 + 1/4', 3, 'denominators-without-a-common-factor'],
+    ['5 1/6 − 2 5/6', 3, 'a-whole-must-be-opened'],
+    ['4 − 1 2/3', 3, 'a-whole-must-be-opened'],
+    ['0.36 × 2.05', 2, 'several-carries'],
   ])('%s is of level %i: %s', (text, level, finding) => {
     expect(structureOf(problem(text))).toMatchObject({ level, finding });
   });

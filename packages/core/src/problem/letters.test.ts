@@ -68,14 +68,14 @@ describe('expressions with letters', () => {
   });
 
   it.each([
-    ['(x+1)(x+2)', 'only pluses'],
-    ['(x+1)(x-2)', 'a minus travels with its term'],
-    ['(x-1)(x-2)', 'minus meets minus'],
-    ['(x+1)^3', 'three brackets and more'],
-    ['(x+1)+(x+2)', 'only pluses'],
-    ['3x-2x', 'a minus travels with its term'],
-    ['(x+1)-(x+2)', 'a bracket is taken away'],
-    ['(x+1)-(x-2)', 'a minus before a minus'],
+    ['(x+1)(x+2)', 'only-pluses'],
+    ['(x+1)(x-2)', 'a-minus-travels-with-its-term'],
+    ['(x-1)(x-2)', 'minus-meets-minus'],
+    ['(x+1)^3', 'three-brackets-and-more'],
+    ['(x+1)+(x+2)', 'only-pluses'],
+    ['3x-2x', 'a-minus-travels-with-its-term'],
+    ['(x+1)-(x+2)', 'a-bracket-is-taken-away'],
+    ['(x+1)-(x-2)', 'a-minus-before-a-minus'],
   ])('%s: %s', (text, finding) => {
     expect(structureOf(problemFrom(text)).finding).toBe(finding);
   });
@@ -83,14 +83,14 @@ describe('expressions with letters', () => {
 
 describe('square roots', () => {
   it.each([
-    ['sqrt(7396)', '√7396', 'two pairs'],
-    ['√7921', '√7921', 'two pairs'],
-    ['√9', '√9', 'one pair'],
-    ['√72', '√72', 'the root does not come out'],
-    ['√10609', '√10609', 'a zero in the root'],
-    ['√17424', '√17424', 'three pairs and more'],
-    ['√0.25', '√0.25', 'one pair'],
-    ['√1100100_2', '√1100100_2', 'a zero in the root'],
+    ['sqrt(7396)', '√7396', 'two-pairs'],
+    ['√7921', '√7921', 'two-pairs'],
+    ['√9', '√9', 'one-pair'],
+    ['√72', '√72', 'the-root-does-not-come-out'],
+    ['√10609', '√10609', 'a-zero-in-the-root'],
+    ['√17424', '√17424', 'three-pairs-and-more'],
+    ['√0.25', '√0.25', 'one-pair'],
+    ['√1100100_2', '√1100100_2', 'a-zero-in-the-root'],
   ])('%s is read as %s: %s', (text, written, finding) => {
     const problem = problemFrom(text);
     expect([problemText(problem), structureOf(problem).finding]).toEqual([written, finding]);

@@ -12,6 +12,7 @@ import { wholeRoot } from '../exact/whole-root.ts';
 import type { Problem, QuotientProblem, RootProblem } from './problem.ts';
 import { scriptOf } from './script.ts';
 import { scaleOf } from './scale.ts';
+import type { FINDING_TEXTS } from './structure-text.ts';
 
 /** How hard a problem is by its structure, from 0 to 3. Size alone is no measure. */
 export interface Structure {
@@ -21,37 +22,8 @@ export interface Structure {
   readonly finding: Finding;
 }
 
-export type Finding =
-  | 'no place reaches ten'
-  | 'one carry'
-  | 'several carries'
-  | 'a carry above nine'
-  | 'no place is short'
-  | 'one place is short'
-  | 'several places are short'
-  | 'short across a zero'
-  | 'the larger is taken away'
-  | 'every place comes out'
-  | 'one remainder is carried on'
-  | 'several remainders are carried on'
-  | 'a zero in the quotient'
-  | 'a divisor of several figures'
-  | 'all parts are alike'
-  | 'one denominator holds the others'
-  | 'denominators with a common factor'
-  | 'denominators without a common factor'
-  | 'a whole must be opened'
-  | 'only pluses'
-  | 'a minus travels with its term'
-  | 'minus meets minus'
-  | 'a bracket is taken away'
-  | 'a minus before a minus'
-  | 'three brackets and more'
-  | 'one pair'
-  | 'two pairs'
-  | 'three pairs and more'
-  | 'a zero in the root'
-  | 'the root does not come out';
+/** What makes a problem as hard as it is; said by `findingText`. */
+export type Finding = keyof typeof FINDING_TEXTS;
 
 /**
  * Judges a problem before it is worked. A sum by its place totals and their carries, a product by its
@@ -90,23 +62,23 @@ function byTerms({ kind, operands }: Problem): Structure {
   const lists = operands.map(({ terms }) => terms!.list);
   const minuses = lists.map((list) => list.filter(isBelowZero).length);
   if (kind === 'product') {
-    if (operands.length > 2) return { level: 3, places: [], finding: 'three brackets and more' };
+    if (operands.length > 2) return { level: 3, places: [], finding: 'three-brackets-and-more' };
     const meet = minuses.every((count) => count > 0);
-    if (meet) return { level: 2, places: [], finding: 'minus meets minus' };
+    if (meet) return { level: 2, places: [], finding: 'minus-meets-minus' };
     return minuses.some((count) => count > 0)
-      ? { level: 1, places: [], finding: 'a minus travels with its term' }
-      : { level: 0, places: [], finding: 'only pluses' };
+      ? { level: 1, places: [], finding: 'a-minus-travels-with-its-term' }
+      : { level: 0, places: [], finding: 'only-pluses' };
   }
   const taken = operands.filter(({ terms }, k) => terms!.taken || (kind === 'difference' && k > 0));
   if (taken.some(({ terms }) => terms!.list.some(isBelowZero))) {
-    return { level: 3, places: [], finding: 'a minus before a minus' };
+    return { level: 3, places: [], finding: 'a-minus-before-a-minus' };
   }
   if (taken.some(({ terms }) => terms!.list.length > 1)) {
-    return { level: 2, places: [], finding: 'a bracket is taken away' };
+    return { level: 2, places: [], finding: 'a-bracket-is-taken-away' };
   }
   return minuses.some((count) => count > 0) || taken.length > 0
-    ? { level: 1, places: [], finding: 'a minus travels with its term' }
-    : { level: 0, places: [], finding: 'only pluses' };
+    ? { level: 1, places: [], finding: 'a-minus-travels-with-its-term' }
+    : { level: 0, places: [], finding: 'only-pluses' };
 }
 
 function isBelowZero(term: Exact): boolean {
@@ -120,13 +92,13 @@ function byPairs({ operands: [radicand], base }: RootProblem): Structure {
   const root = wholeRoot(whole);
   const figures = root.toString(base);
   if (root * root !== whole) {
-    return { level: 3, places: [], finding: 'the root does not come out' };
+    return { level: 3, places: [], finding: 'the-root-does-not-come-out' };
   }
-  if (/[^0]0+[^0]/.test(figures)) return { level: 2, places: [], finding: 'a zero in the root' };
-  if (figures.length > 2) return { level: 2, places: [], finding: 'three pairs and more' };
+  if (/[^0]0+[^0]/.test(figures)) return { level: 2, places: [], finding: 'a-zero-in-the-root' };
+  if (figures.length > 2) return { level: 2, places: [], finding: 'three-pairs-and-more' };
   return figures.length === 2
-    ? { level: 1, places: [], finding: 'two pairs' }
-    : { level: 0, places: [], finding: 'one pair' };
+    ? { level: 1, places: [], finding: 'two-pairs' }
+    : { level: 0, places: [], finding: 'one-pair' };
 }
 
 /** Fractions by how their denominators lie to each other, and whether a whole is needed. */
@@ -135,7 +107,7 @@ function byParts({ kind, operands }: Problem): Structure {
   const part = ({ fraction }: Numeral) => (fraction ? partValue(fraction) : Exact.ZERO);
   const wholes = operands.some(({ digits }) => digits.some((digit) => digit > 0));
   if (kind === 'difference' && wholes && part(first!).compare(part(second!)) < 0) {
-    return { level: 3, places: [], finding: 'a whole must be opened' };
+    return { level: 3, places: [], finding: 'a-whole-must-be-opened' };
   }
   const bottoms = [
     ...new Set(
@@ -143,14 +115,14 @@ function byParts({ kind, operands }: Problem): Structure {
     ),
   ];
   const largest = bottoms.reduce((most, bottom) => (bottom > most ? bottom : most), 1n);
-  if (bottoms.length <= 1) return { level: 0, places: [], finding: 'all parts are alike' };
+  if (bottoms.length <= 1) return { level: 0, places: [], finding: 'all-parts-are-alike' };
   if (bottoms.every((bottom) => largest % bottom === 0n)) {
-    return { level: 1, places: [], finding: 'one denominator holds the others' };
+    return { level: 1, places: [], finding: 'one-denominator-holds-the-others' };
   }
   const shared = bottoms.some((a, k) => bottoms.slice(k + 1).some((b) => gcd(a, b) > 1n));
   return shared
-    ? { level: 2, places: [], finding: 'denominators with a common factor' }
-    : { level: 3, places: [], finding: 'denominators without a common factor' };
+    ? { level: 2, places: [], finding: 'denominators-with-a-common-factor' }
+    : { level: 3, places: [], finding: 'denominators-without-a-common-factor' };
 }
 
 function sumTotals(operands: readonly Numeral[]): readonly number[] {
@@ -174,11 +146,11 @@ function bySums(totals: readonly number[], base: number): Structure {
 }
 
 function carriesFound(places: readonly number[], most: number, base: number): Structure {
-  if (places.length === 0) return { level: 0, places, finding: 'no place reaches ten' };
-  if (most >= base) return { level: 3, places, finding: 'a carry above nine' };
+  if (places.length === 0) return { level: 0, places, finding: 'no-place-reaches-ten' };
+  if (most >= base) return { level: 3, places, finding: 'a-carry-above-nine' };
   return places.length === 1
-    ? { level: 1, places, finding: 'one carry' }
-    : { level: 2, places, finding: 'several carries' };
+    ? { level: 1, places, finding: 'one-carry' }
+    : { level: 2, places, finding: 'several-carries' };
 }
 
 /** Digit products that reach ten carry within their line; place totals carry between lines. */
@@ -226,13 +198,13 @@ function byShortPlaces(minuend: Numeral, subtrahend: Numeral): Structure {
     if (short) places.push(place);
   });
   if (numeralValue(minuend).compare(numeralValue(subtrahend)) < 0) {
-    return { level: 3, places, finding: 'the larger is taken away' };
+    return { level: 3, places, finding: 'the-larger-is-taken-away' };
   }
-  if (places.length === 0) return { level: 0, places, finding: 'no place is short' };
-  if (across) return { level: 3, places, finding: 'short across a zero' };
+  if (places.length === 0) return { level: 0, places, finding: 'no-place-is-short' };
+  if (across) return { level: 3, places, finding: 'short-across-a-zero' };
   return places.length === 1
-    ? { level: 1, places, finding: 'one place is short' }
-    : { level: 2, places, finding: 'several places are short' };
+    ? { level: 1, places, finding: 'one-place-is-short' }
+    : { level: 2, places, finding: 'several-places-are-short' };
 }
 
 /** What is left of each place of the dividend as it is shared from the largest down. */
@@ -250,10 +222,10 @@ function byRemainders({ operands: [dividend, divisor], base }: QuotientProblem):
     filled ||= part >= by;
     if (filled && rest > 0n && index > 0) places.unshift(index - dividend.decimals - 1);
   }
-  if (several) return { level: 3, places, finding: 'a divisor of several figures' };
-  if (zero) return { level: 3, places, finding: 'a zero in the quotient' };
-  if (places.length === 0) return { level: 0, places, finding: 'every place comes out' };
+  if (several) return { level: 3, places, finding: 'a-divisor-of-several-figures' };
+  if (zero) return { level: 3, places, finding: 'a-zero-in-the-quotient' };
+  if (places.length === 0) return { level: 0, places, finding: 'every-place-comes-out' };
   return places.length === 1
-    ? { level: 1, places, finding: 'one remainder is carried on' }
-    : { level: 2, places, finding: 'several remainders are carried on' };
+    ? { level: 1, places, finding: 'one-remainder-is-carried-on' }
+    : { level: 2, places, finding: 'several-remainders-are-carried-on' };
 }

@@ -2,6 +2,7 @@ import {
   directions,
   directionText,
   Exact,
+  findingText,
   contextWarnings,
   contextWarningText,
   structureOf,
@@ -24,7 +25,7 @@ const LEVELS: Record<Structure['level'], string> = {
 export function StructureChip({ problem }: { readonly problem: Problem }) {
   const say = useSpeaker();
   const { level, finding: found, places } = useMemo(() => structureOf(problem), [problem]);
-  const finding = inWords(found, problem.base);
+  const finding = findingText(found, problem.base);
   const where = places.length > 0 ? `: ${say.list(places.map((place) => say.places(place)))}` : '';
   return (
     <Tooltip title={`${LEVELS[level]} by structure, whatever the size: ${finding}${where}`}>
@@ -54,12 +55,6 @@ export function DirectionChip({ problem }: { readonly problem: Problem }) {
       </span>
     </Tooltip>
   );
-}
-
-/** Ten and nine are the words of base ten. */
-function inWords(finding: string, base: number): string {
-  if (base === 10) return finding;
-  return finding.replace('ten', 'the base').replace('above nine', 'of two figures');
 }
 
 /** Where the computation makes no sense for the things it counts. */

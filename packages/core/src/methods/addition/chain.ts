@@ -1,3 +1,4 @@
+import { where, type Where } from '../../account/chance.ts';
 import type { Entry, Mark, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
@@ -101,16 +102,20 @@ export function workChain(
   ]);
   giveChain(scribe, lists);
   const chain = lists.flatMap((pieces, k) =>
-    pieces.map((piece, i) => ({ piece, owed: scribe.owes(k + 1, pieces.length - 1 - i) })),
+    pieces.map((piece, i) => {
+      const part = pieces.length - 1 - i;
+      return { piece, owed: scribe.owes(k + 1, part), at: where('term', k + 1, part) };
+    }),
   );
   let current: Entry = scribe.owes(0, 0);
   let total = numeralValue(first!);
-  chain.forEach(({ piece, owed }, row) => {
+  chain.forEach(({ piece, owed, at }, row) => {
     const made = addPiece(scribe, {
       current,
       total,
       piece,
       owed,
+      at,
       row,
       last: row === chain.length - 1,
     });
@@ -124,7 +129,7 @@ export function workChain(
 function keepAlone(scribe: Scribe, current: Entry, total: Exact): Mark {
   const [mark] = scribe.step({
     law: 'evaluate',
-    phase: 'chain',
+    phase: { kind: 'chain' },
     takes: [current],
     writes: [wholeWriting('answer', total, stopSpot(0), scribe.base)],
     phrase: phrase('chain.alone', { from: total }),
@@ -137,16 +142,19 @@ interface Link {
   readonly total: Exact;
   readonly piece: Piece;
   readonly owed: Entry;
+  readonly at: Where;
   readonly row: number;
   readonly last: boolean;
 }
 
-function addPiece(scribe: Scribe, { current, total, piece, owed, row, last }: Link) {
+function addPiece(scribe: Scribe, { current, total, piece, owed, at, row, last }: Link) {
   const { worth, place, why } = piece;
   const { base } = scribe;
-  const asOnes = scribe.slip('part-as-ones', why === 'part' && place !== undefined && place > 0);
-  const again = scribe.slip('whole-part-again', why === 'rest');
-  const skipped = scribe.slip('skip-part', !last);
+  const asOnes = scribe.slip('part-as-ones', why === 'part' && place !== undefined && place > 0, {
+    at,
+  });
+  const again = scribe.slip('whole-part-again', why === 'rest', { at });
+  const skipped = scribe.slip('skip-part', !last, { at });
   const count =
     place === undefined ? 0 : Number(worth.dividedBy(placeValue(base, place)).numerator);
   const added = skipped
@@ -159,7 +167,7 @@ function addPiece(scribe: Scribe, { current, total, piece, owed, row, last }: Li
   const to = total.plus(added);
   const [mark] = scribe.step({
     law: 'evaluate',
-    phase: 'chain',
+    phase: { kind: 'chain' },
     takes: [current, owed],
     writes: [
       wholeWriting(last ? 'answer' : 'subtotal', to, stopSpot(row), base, {

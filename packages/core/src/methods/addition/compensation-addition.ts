@@ -1,3 +1,4 @@
+import { where } from '../../account/chance.ts';
 import type { Entry, Mark, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
@@ -145,7 +146,7 @@ function work(scribe: Scribe, { operands, base }: Problem): Trace {
     const to = worths[operand]!.plus(change);
     const [rounded, side] = scribe.step({
       law: 'same-change',
-      phase: 'rounding',
+      phase: { kind: 'rounding' },
       takes: [entries[operand]!],
       strikes: [entries[operand]!],
       writes: [
@@ -164,7 +165,7 @@ function work(scribe: Scribe, { operands, base }: Problem): Trace {
   const sum = worths[0]!.plus(worths[1]!);
   const [mark] = scribe.step({
     law: 'evaluate',
-    phase: 'sum',
+    phase: { kind: 'sum' },
     takes: entries,
     writes: [
       wholeWriting(
@@ -180,13 +181,13 @@ function work(scribe: Scribe, { operands, base }: Problem): Trace {
     phrase: phrase('compensation.sum', { first: worths[0]!, second: worths[1]!, to: sum }),
   });
   if (!adjustment) return scribe.close([mark!], phrase('compensation.answer', {}));
-  const forgotten = scribe.slip('forget-adjustment', true);
-  const wrongWay = scribe.slip('wrong-way', true);
+  const forgotten = scribe.slip('forget-adjustment', true, { at: where('operand', operand) });
+  const wrongWay = scribe.slip('wrong-way', true, { at: where('operand', operand) });
   const put = forgotten ? Exact.ZERO : wrongWay ? change : change.negate();
   const to = sum.plus(put);
   const [answer] = scribe.step({
     law: 'evaluate',
-    phase: 'sum',
+    phase: { kind: 'sum' },
     takes: [mark!, adjustment],
     writes: [wholeWriting('answer', to, spot('answer'), base, { hop: { from: sum, to } })],
     phrase: phrase('compensation.adjust', {

@@ -1,3 +1,4 @@
+import { where } from '../../account/chance.ts';
 import type { Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import { digitAt } from '../../exact/numeral.ts';
@@ -108,13 +109,13 @@ function writePlace(
   const there = operands.flatMap(({ digits }, k) => (place < digits.length ? [k] : []));
   const figures = there.map((k) => digitAt(operands[k]!, place));
   const total = figures.reduce((sum, figure) => sum + figure, 0);
-  const dropped = scribe.slip('drop-zeros', total > 0 && place > 0);
-  const skipped = scribe.slip('skip-place', total > 0);
+  const dropped = scribe.slip('drop-zeros', total > 0 && place > 0, { at: where('place', place) });
+  const skipped = scribe.slip('skip-place', total > 0, { at: where('place', place) });
   const zeros = dropped || total === 0 ? 0 : place;
   const at = { area: 'place-total', row };
   const marks = scribe.step({
     law: 'evaluate',
-    phase: 'places',
+    phase: { kind: 'places' },
     takes: there.map((k) => scribe.owes(k, place)),
     writes: skipped ? [] : countedWritings('place total', total, zeros, at, scribe.base),
     phrase: phrase('partial-sums.place', {

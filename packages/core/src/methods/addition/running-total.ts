@@ -1,3 +1,4 @@
+import { where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
@@ -107,8 +108,8 @@ function work(scribe: Scribe, { operands, base }: Problem, school: School): Trac
     const owed = scribe.owes(k, 0);
     const last = i === order.length - 1;
     const addend = worths[k]!;
-    const skipped = scribe.slip('skip-addend', !addend.isZero);
-    const twice = scribe.slip('add-twice', i > 0 && !addend.isZero);
+    const skipped = scribe.slip('skip-addend', !addend.isZero, { at: where('operand', k) });
+    const twice = scribe.slip('add-twice', i > 0 && !addend.isZero, { at: where('operand', k) });
     const from = total;
     if (!skipped) total = total.plus(addend);
     if (twice) total = total.plus(addend);
@@ -116,7 +117,7 @@ function work(scribe: Scribe, { operands, base }: Problem, school: School): Trac
     const round = i > 0 && !skipped && remainder(total, base, 1).isZero;
     const [mark] = scribe.step({
       law: 'evaluate',
-      phase: 'total',
+      phase: { kind: 'total' },
       takes,
       writes: [
         last

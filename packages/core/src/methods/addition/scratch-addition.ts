@@ -1,3 +1,4 @@
+import { carryFeatures, where } from '../../account/chance.ts';
 import type { Entry, Mark, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { digitAt } from '../../exact/numeral.ts';
@@ -155,7 +156,7 @@ function openWithCarry(
   const tens = Math.floor(count / scribe.base);
   const [keptMark, scratch] = scribe.step({
     law: 'place-value',
-    phase: `column ${column.place}`,
+    phase: { kind: 'column', of: column.place },
     takes: [mark],
     strikes: [mark],
     writes: [keptFigure(kept, column.place, -1), scratchMark(tens, column.place, -1)],
@@ -180,12 +181,12 @@ function goDown(scribe: Scribe, { operands }: Problem, column: Column): void {
     }
     const total = column.kept + digit;
     const over = total >= scribe.base;
-    const missed = scribe.slip('miss-scratch', over);
+    const missed = scribe.slip('miss-scratch', over, { at: where('operand', row, place) });
     const rest = over ? total - scribe.base : total;
     const scratching = over && !missed;
     const [kept, scratch] = scribe.step({
       law: 'place-value',
-      phase: `column ${place}`,
+      phase: { kind: 'column', of: place },
       takes: [column.current, owed],
       strikes: scratching ? [owed] : [],
       writes: [keptFigure(rest, place, row), ...(scratching ? [scratchMark(1, place, row)] : [])],
@@ -201,7 +202,10 @@ function goDown(scribe: Scribe, { operands }: Problem, column: Column): void {
 
 function endColumn(scribe: Scribe, column: Column, last: boolean) {
   const { place, current, kept, scratches, scratched } = column;
-  const lost = scribe.slip('forget-scratches', scratched > 0);
+  const lost = scribe.slip('forget-scratches', scratched > 0, {
+    at: where('place', place),
+    features: carryFeatures(scratched),
+  });
   const counted = lost ? 0 : scratched;
   const onward = last ? counted.toString(scribe.base) : '0';
   const figures = [
@@ -211,7 +215,7 @@ function endColumn(scribe: Scribe, column: Column, last: boolean) {
   const carries = counted > 0 && !last;
   const marks = scribe.step({
     law: 'place-value',
-    phase: `column ${place}`,
+    phase: { kind: 'column', of: place },
     takes: [...(current ? [current] : []), ...scratches],
     writes: [
       ...figures.map((count, i): Writing => ({

@@ -1,3 +1,4 @@
+import { where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
@@ -31,7 +32,8 @@ export function plannedDivision(
   school: School,
 ): { readonly plan: DivisionPlan; readonly slip: string } {
   const plan = planDivision(problem, school);
-  if (!scribe.slip(SCALE_ONE.id, plan.shift > 0 && !numeralValue(problem.operands[0]!).isZero)) {
+  const may = plan.shift > 0 && !numeralValue(problem.operands[0]!).isZero;
+  if (!scribe.slip(SCALE_ONE.id, may, { at: where('operand', 1) })) {
     return { plan, slip: '' };
   }
   const wrong = makeProblem('quotient', [problem.operands[0]!, plan.divisor]);
@@ -107,7 +109,7 @@ export class FigureDivision {
     const empty = this.length.between(Exact.ZERO, Exact.ZERO);
     const marks = this.scribe.step({
       law: 'scale-both',
-      phase: 'scale',
+      phase: { kind: 'scale' },
       takes: [...this.entries.values()],
       writes: [
         ...places.map((place): Writing => {
@@ -153,7 +155,8 @@ export class FigureDivision {
   /** Asks whether what is left after a figure is forgotten, and plans anew when it is. */
   forgets(k: number): boolean {
     const { rest } = this.plan.figures[k]!;
-    if (!this.scribe.slip(FORGET_REMAINDER.id, rest > 0n && this.goesOn(k))) return false;
+    const at = where('place', this.plan.figures[k]!.place);
+    if (!this.scribe.slip(FORGET_REMAINDER.id, rest > 0n && this.goesOn(k), { at })) return false;
     this.plan = planFigures(this.plan, this.plan.last, k);
     this.reach = reaches(this.plan);
     return true;
@@ -161,9 +164,11 @@ export class FigureDivision {
 
   /** Asks whether a zero of the quotient is left out. */
   skipsZero(k: number): boolean {
-    const { quotient } = this.plan.figures[k]!;
+    const { quotient, place } = this.plan.figures[k]!;
     const live = this.quotient.some(({ worth }) => !worth.isZero);
-    return this.scribe.slip(SKIP_ZERO.id, quotient === 0 && live);
+    return this.scribe.slip(SKIP_ZERO.id, quotient === 0 && live, {
+      at: where('place', place),
+    });
   }
 
   /** The figures written so far, each read a place lower: what a left-out zero makes of them. */
@@ -301,7 +306,7 @@ export class FigureDivision {
     const scaled = rest.dividedBy(unitOf(this.plan, 0));
     return this.scribe.step({
       law: 'place-value',
-      phase: 'rest',
+      phase: { kind: 'rest' },
       takes,
       writes: [
         {
@@ -332,7 +337,7 @@ export class FigureDivision {
     const tenths = this.writtenAsTenths(scaled);
     const marks = scribe.step({
       law: 'evaluate',
-      phase: 'rest',
+      phase: { kind: 'rest' },
       takes: rest,
       writes: tenths
         ? [
@@ -372,7 +377,7 @@ export class FigureDivision {
       rest.numerator < BigInt(base) &&
       by !== BigInt(base) &&
       figures.at(-1)!.place === 0;
-    return this.scribe.slip(REMAINDER_AS_TENTHS.id, fits);
+    return this.scribe.slip(REMAINDER_AS_TENTHS.id, fits, { at: where('answer', 0) });
   }
 
   private repeat(rest: readonly Entry[]): Mark {
@@ -383,7 +388,7 @@ export class FigureDivision {
       .join('');
     const [mark] = this.scribe.step({
       law: 'evaluate',
-      phase: 'rest',
+      phase: { kind: 'rest' },
       takes: rest,
       writes: [
         {

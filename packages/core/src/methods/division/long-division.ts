@@ -92,7 +92,7 @@ class Staircase {
     const spot = { area: 'work', row: this.row - 1, column: place };
     const [mark] = division.scribe.step({
       law: 'place-value',
-      phase: `figure-${place}`,
+      phase: { kind: 'figure', of: place },
       takes: division.given(k, k),
       writes: [untouched ? division.addedZero(k) : division.brought(k, spot)],
       phrase: phrase('division.bring-down', {
@@ -114,7 +114,7 @@ class Staircase {
     const pushed = skipped ? division.pushedDown(k) : null;
     const marks = division.scribe.step({
       law: 'place-value',
-      phase: `figure-${place}`,
+      phase: { kind: 'figure', of: place },
       takes: pushed?.takes ?? [],
       writes: pushed?.writes ?? [division.figure(k)],
       phrase: phrase('division.share', {
@@ -134,7 +134,7 @@ class Staircase {
     const values = division.values(k, '');
     const [figure, product] = division.scribe.step({
       law: 'distribute',
-      phase: `figure-${place}`,
+      phase: { kind: 'figure', of: place },
       takes: [],
       writes: [
         division.figure(k),
@@ -146,7 +146,7 @@ class Staircase {
     const forgotten = division.forgets(k);
     const marks = division.scribe.step({
       law: 'evaluate',
-      phase: `figure-${place}`,
+      phase: { kind: 'figure', of: place },
       takes: [...this.left, product!],
       writes: forgotten
         ? []
@@ -167,7 +167,7 @@ class Staircase {
     const forgotten = division.forgets(k);
     const [figure, rest] = division.scribe.step({
       law: 'distribute',
-      phase: `figure-${place}`,
+      phase: { kind: 'figure', of: place },
       takes: this.left,
       writes: [
         division.figure(k),

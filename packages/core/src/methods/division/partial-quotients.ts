@@ -1,3 +1,4 @@
+import { where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
@@ -135,7 +136,7 @@ class ChunkWork {
     const amount = numeralValue(plan.dividend).times(this.unit);
     const [mark] = this.scribe.step({
       law: 'scale-both',
-      phase: 'scale',
+      phase: { kind: 'scale' },
       takes: [owed],
       writes: [
         {
@@ -178,7 +179,7 @@ class ChunkWork {
     const row = this.row;
     const [mark, taken] = scribe.step({
       law: 'distribute',
-      phase: `chunk-${row / 2}`,
+      phase: { kind: 'chunk', of: row / 2 },
       takes: [],
       writes: [
         this.number('chunk', by, by, { area: 'chunk', row, column: 0 }, terms),
@@ -191,7 +192,7 @@ class ChunkWork {
     leaves(
       scribe.step({
         law: 'evaluate',
-        phase: `chunk-${row / 2}`,
+        phase: { kind: 'chunk', of: row / 2 },
         takes: [...left, taken!],
         writes: [this.number('remainder', rest, length.share(rest.times(unit)), restSpot, after)],
         phrase: phrase('chunks.take', { from, product, left: rest, divisor: chunked.divisor }),
@@ -220,12 +221,14 @@ class ChunkWork {
 
   private close(chunks: readonly Mark[], left: readonly Entry[]): Trace {
     const { scribe, chunked } = this;
-    const skipped = scribe.slip(SKIP_CHUNK.id, chunks.length > 1);
+    const skipped = scribe.slip(SKIP_CHUNK.id, chunks.length > 1, {
+      at: where('chunk', chunks.length - 1),
+    });
     const counted = skipped ? chunks.slice(0, -1) : chunks;
     const to = Exact.sum(counted.map(({ worth }) => worth));
     const marks = scribe.step({
       law: 'evaluate',
-      phase: 'total',
+      phase: { kind: 'total' },
       takes: chunks,
       writes: [
         {
@@ -263,7 +266,7 @@ class ChunkWork {
     const lowest = chunked.chunks.at(-1) ?? Exact.ONE;
     return scribe.step({
       law: 'evaluate',
-      phase: 'rest',
+      phase: { kind: 'rest' },
       takes: left,
       writes: [
         {

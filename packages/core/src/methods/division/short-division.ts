@@ -88,7 +88,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
     const slip = skipped ? SKIP_ZERO.id : forgotten ? FORGET_REMAINDER.id : '';
     const marks = scribe.step({
       law: 'distribute',
-      phase: 'quotient',
+      phase: { kind: 'quotient' },
       takes,
       writes,
       phrase: phrase('division.share', { ...values, slip }),

@@ -82,7 +82,7 @@ function crossed(
   const row = stage * STAGE;
   const at: Place = end ?? [row + STAGE + FRACTIONS, 0];
   const unlike = left.frac.bottom !== right.frac.bottom;
-  const wrong = unlike ? topsAndBottoms(scribe, [left, right], at) : null;
+  const wrong = unlike ? topsAndBottoms(scribe, [left, right], at, right.operand) : null;
   if (wrong) return { ...left, ...wrong };
   const bottom = left.frac.bottom * right.frac.bottom;
   const products = [
@@ -94,7 +94,7 @@ function crossed(
     const worth = Exact.of(made.top * part.sign, bottom);
     const [entry] = scribe.step({
       law: 'scale-both',
-      phase: `cross-${stage}`,
+      phase: { kind: 'cross', of: stage },
       takes: [part.entry],
       writes: [
         writing('fraction product', `${made.top}`.replace('-', '−'), worth, [
@@ -121,7 +121,7 @@ function crossed(
   });
   scribe.step({
     law: 'evaluate',
-    phase: `cross-${stage}`,
+    phase: { kind: 'cross', of: stage },
     takes: [],
     writes: [sideNumber(`${bottom}`, [row + BOTTOMS, 0])],
     phrase: phrase('fraction.bottoms', {

@@ -1,3 +1,4 @@
+import { where } from '../../account/chance.ts';
 import type { Entry, Mark, School } from '../../account/account.ts';
 import type { Part } from '../../account/cut.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
@@ -156,7 +157,7 @@ export function findCommon(
     byPrimes ? primesOf(bottom).join(' · ') || '1' : multiples(bottom, common);
   scribe.step({
     law: 'evaluate',
-    phase: 'find',
+    phase: { kind: 'find' },
     takes: [],
     writes: [
       ...unlike.map((bottom) => sideNumber(list(bottom), at.list(bottoms.indexOf(bottom)))),
@@ -183,12 +184,12 @@ export function renameAll(
     const { frac, sign, operand, entry } = part;
     if (frac.bottom === common) return part;
     const by = common / frac.bottom;
-    const wrong = scribe.slip(BOTTOM_ONLY.id, frac.top !== 0n);
+    const wrong = scribe.slip(BOTTOM_ONLY.id, frac.top !== 0n, { at: where('operand', operand) });
     const made: Frac = { top: wrong ? frac.top : frac.top * by, bottom: common };
     const worth = worthOf({ ...made, top: made.top * sign });
     const [, renamed] = scribe.step({
       law: 'scale-both',
-      phase: 'rename',
+      phase: { kind: 'rename' },
       takes: [entry],
       writes: [
         sideNumber(`×${by}/×${by}`, at.factor(operand)),
@@ -218,7 +219,7 @@ export function combineParts(
   const worth = Exact.sum(parts.map(({ entry }) => entry.worth));
   const [entry] = scribe.step({
     law: 'evaluate',
-    phase: 'combine',
+    phase: { kind: 'combine' },
     takes: parts.map((part) => part.entry),
     writes: [writing('subtotal', fracText(frac), worth, at)],
     phrase: phrase('fraction.combine', {
@@ -242,16 +243,17 @@ export function topsAndBottoms(
   scribe: Scribe,
   parts: readonly Counted[],
   at: Place,
+  upTo: number,
 ): { readonly entry: Mark; readonly frac: Frac } | null {
   const sum = (value: (frac: Frac) => bigint) =>
     parts.reduce((so, { frac, sign }) => so + value(frac) * sign, 0n);
   const frac = { top: sum(({ top }) => top), bottom: magnitude(sum(({ bottom }) => bottom)) };
   const worth = Exact.sum(parts.map(({ entry }) => entry.worth));
   const may = parts.length > 1 && frac.bottom > 0n && !worthOf(frac).equals(worth);
-  if (!scribe.slip(TOPS_AND_BOTTOMS.id, may)) return null;
+  if (!scribe.slip(TOPS_AND_BOTTOMS.id, may, { at: where('operand', upTo) })) return null;
   const [entry] = scribe.step({
     law: 'evaluate',
-    phase: 'combine',
+    phase: { kind: 'combine' },
     takes: parts.map((part) => part.entry),
     writes: [writing('subtotal', fracText(frac), worthOf(frac), at)],
     phrase: phrase('fraction.tops-and-bottoms', { made: fracText(frac) }),

@@ -102,7 +102,7 @@ describe('fraction methods', () => {
   it('simplify by every school to the same fraction, with a line even when there is nothing', () => {
     const lines = (simplify: string) =>
       work('cross-products', '5/6 + 7/10', { simplify }).steps.flatMap(({ gives, phase }) =>
-        phase === 'simplify' ? [gives.map(({ glyph }) => glyph).join(' ')] : [],
+        phase.kind === 'simplify' ? [gives.map(({ glyph }) => glyph).join(' ')] : [],
       );
     expect(lines('listing-factors')).toEqual(['÷4 23/15']);
     expect(lines('repeated-factors')).toEqual(['÷2 46/30', '÷2 23/15']);

@@ -50,7 +50,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
     operand: index,
   }));
   const unlike = new Set(parts.map(({ frac }) => frac.bottom)).size > 1;
-  const wrong = unlike ? topsAndBottoms(scribe, parts, [RESULT, 0]) : null;
+  const wrong = unlike ? topsAndBottoms(scribe, parts, [RESULT, 0], parts.length - 1) : null;
   const made = wrong ?? throughCommon(scribe, parts, school);
   return tidyUp(scribe, { ...made, whole: null }, school, TIDY);
 }

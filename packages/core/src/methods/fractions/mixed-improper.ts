@@ -1,3 +1,4 @@
+import { where } from '../../account/chance.ts';
 import type { School, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import { problemSign, type Problem } from '../../problem/problem.ts';
@@ -71,13 +72,15 @@ function turned(scribe: Scribe, operand: Operand, all: readonly Operand[]): Coun
   const { index, sign, count, whole, part, frac } = operand;
   const own = frac ?? { top: 0n, bottom: all.find((one) => one.frac)!.frac!.bottom };
   if (!whole) return { entry: part!, frac: own, sign, operand: index };
-  const wrong = scribe.slip(ADDED_WHOLE.id, count > 0n && own.bottom > 1n);
+  const wrong = scribe.slip(ADDED_WHOLE.id, count > 0n && own.bottom > 1n, {
+    at: where('operand', index),
+  });
   const top = (wrong ? count : count * own.bottom) + own.top;
   const made: Frac = { top, bottom: own.bottom };
   const over = own.top === 0n ? '' : `+${own.top}`;
   const [, entry] = scribe.step({
     law: 'scale-both',
-    phase: 'improper',
+    phase: { kind: 'improper' },
     takes: part ? [whole, part] : [whole],
     writes: [
       sideNumber(wrong ? `${count}${over}` : `${count}×${own.bottom}${over}`, [

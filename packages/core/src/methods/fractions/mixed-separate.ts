@@ -1,3 +1,4 @@
+import { where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
@@ -103,14 +104,14 @@ function opened(
   }
   const needed = (taken - top + common - 1n) / common;
   const count = needed > from.count ? from.count : needed;
-  const asTen = scribe.slip(WHOLE_AS_TEN.id, common !== 10n);
-  const kept = scribe.slip(WHOLE_KEPT.id, !asTen);
+  const asTen = scribe.slip(WHOLE_AS_TEN.id, common !== 10n, { at: where('operand', 0) });
+  const kept = scribe.slip(WHOLE_KEPT.id, !asTen, { at: where('operand', 0) });
   const made: Frac = { top: top + count * (asTen ? 10n : common), bottom: common };
   const stays = kept ? from.count : from.count - count;
   const takes = first ? [from.entry, first.entry] : [from.entry];
   const [whole, part] = scribe.step({
     law: 'scale-both',
-    phase: 'open',
+    phase: { kind: 'open' },
     takes,
     strikes: takes,
     writes: [
@@ -143,7 +144,7 @@ function combineWholes(
   const count = wholes.reduce((so, one) => so + one.count * one.sign, 0n);
   const [entry] = scribe.step({
     law: 'evaluate',
-    phase: 'wholes',
+    phase: { kind: 'wholes' },
     takes: wholes.map((one) => one.entry),
     writes: [
       writing(

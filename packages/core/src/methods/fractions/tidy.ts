@@ -33,7 +33,8 @@ export function tidyUp(
       const small: Frac = { top: now.top / by, bottom: now.bottom / by };
       const [, made] = scribe.step({
         law: 'scale-both',
-        phase: 'simplify',
+        phase: { kind: 'simplify' },
+        about: { by: Exact.of(by) },
         takes: [last],
         writes: [
           sideNumber(`÷${by}`, [row, 1]),
@@ -74,7 +75,7 @@ function closed(
   const text = mixedFracText(all / frac.bottom, { top: all % frac.bottom, bottom: frac.bottom });
   const [answer] = scribe.step({
     law: 'place-value',
-    phase: 'answer',
+    phase: { kind: 'answer' },
     takes,
     writes: [writing('answer', text, worth, [row, 0])],
     phrase: asMixed

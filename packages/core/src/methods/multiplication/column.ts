@@ -1,6 +1,7 @@
+import { carryFeatures, where, type Where } from '../../account/chance.ts';
 import type { Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
-import { digitAt, numeralText } from '../../exact/numeral.ts';
+import { digitAt, numeralText, type Numeral } from '../../exact/numeral.ts';
 import { definePhrases, fixed, plain, type Wording } from '../../phrases/phrasebook.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { defineMethod } from '../method.ts';
@@ -196,12 +197,12 @@ function writeLine(
   single: boolean,
 ): Mark[] {
   const { top, bottom } = factors;
-  const shift = scribe.slip(
-    'omit-placeholder',
-    j > 0 && digitAt(bottom, j) > 0 && top.digits.some((d) => d > 0),
-  )
-    ? 0
-    : j;
+  const may = j > 0 && digitAt(bottom, j) > 0 && top.digits.some((d) => d > 0);
+  const omitted = scribe.slip('omit-placeholder', may, {
+    at: where('line', j),
+    ahead: zerosFrom(top, 0),
+  });
+  const shift = omitted ? 0 : j;
   const opening = school['shift'] === 'zeros' && shift > 0 ? openLine(scribe, factors, j) : [];
   const figures =
     digitAt(bottom, j) === 0
@@ -220,7 +221,7 @@ function writeLine(
 function openLine(scribe: Scribe, { bottom }: TwoFactors, j: number): readonly Mark[] {
   return scribe.step({
     law: 'place-value',
-    phase: `line-${j}`,
+    phase: { kind: 'line', of: j },
     takes: [],
     writes: Array.from({ length: j }, (_, place) => ({
       role: 'placeholder' as const,
@@ -241,7 +242,7 @@ function zeroRow(scribe: Scribe, { top }: TwoFactors, j: number, single: boolean
   const places = single ? [0] : top.digits.map((_, i) => i);
   return scribe.step({
     law: 'evaluate',
-    phase: `line-${j}`,
+    phase: { kind: 'line', of: j },
     takes: top.digits.map((_, i) => scribe.owes(i, j)),
     writes: places.map((i) => ({
       role: single ? ('answer' as const) : ('product' as const),
@@ -271,9 +272,14 @@ function productRow(
   for (let i = 0; i < top.digits.length; i++) {
     const digit = digitAt(top, i);
     const last = i === top.digits.length - 1;
-    const slip = carrySlip(scribe, carried, multiplier);
+    const slip = carrySlip(scribe, carried, multiplier, where('line', j, i));
     const total = lineTotal(digit, multiplier, carried, slip);
-    const whole = !last && scribe.slip('whole-product-in-place', total >= base && noSlip(slip));
+    const whole =
+      !last &&
+      scribe.slip('whole-product-in-place', total >= base && noSlip(slip), {
+        at: where('line', j, i),
+        ahead: zerosFrom(top, i + 1) + 1,
+      });
     const keep: number = last || whole ? 0 : Math.floor(total / base);
     const place = i + offset;
     const writes: Writing[] = writtenFigures(total, last || whole, base).map((count, k) => ({
@@ -285,7 +291,7 @@ function productRow(
     if (keep > 0) writes.push(carryWriting(keep, j, i + 1, place + 1, school));
     const marks = scribe.step({
       law: 'evaluate',
-      phase: `line-${j}`,
+      phase: { kind: 'line', of: j },
       takes: carry ? [scribe.owes(i, j), carry] : [scribe.owes(i, j)],
       strikes: carry && carry.medium === 'paper' ? [carry] : [],
       writes,
@@ -308,6 +314,12 @@ function productRow(
   return figures;
 }
 
+/** How many zeros stand in a number from a place on to the left. */
+function zerosFrom({ digits }: Numeral, place: number): number {
+  const filled = digits.findIndex((digit, i) => i >= place && digit > 0);
+  return filled < 0 ? 0 : filled - place;
+}
+
 type CarrySlip = '' | 'forget-carry' | 'carry-before-multiplying';
 
 function noSlip(slip: CarrySlip): boolean {
@@ -315,9 +327,10 @@ function noSlip(slip: CarrySlip): boolean {
 }
 
 /** Both chances are asked for at every carry, so that they are counted alike in every run. */
-function carrySlip(scribe: Scribe, carried: number, multiplier: number): CarrySlip {
-  const before = scribe.slip('carry-before-multiplying', carried > 0 && multiplier !== 1);
-  const forgotten = scribe.slip('forget-carry', carried > 0);
+function carrySlip(scribe: Scribe, carried: number, multiplier: number, at: Where): CarrySlip {
+  const chance = { at, features: carryFeatures(carried) };
+  const before = scribe.slip('carry-before-multiplying', carried > 0 && multiplier !== 1, chance);
+  const forgotten = scribe.slip('forget-carry', carried > 0, chance);
   return forgotten ? 'forget-carry' : before ? 'carry-before-multiplying' : '';
 }
 

@@ -1,3 +1,4 @@
+import { carryFeatures, where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
@@ -200,7 +201,7 @@ function gatherPlace(scribe: Scribe, factors: TwoFactors, place: number): Gather
   const pairs = pairsOf(factors, place);
   const products = pairs.map(([i, j]) => digitAt(top, i) * digitAt(bottom, j));
   const crossing = products.findIndex((product, k) => k > 0 && product > 0);
-  const missed = scribe.slip('miss-pair', crossing >= 0);
+  const missed = scribe.slip('miss-pair', crossing >= 0, { at: where('place', place) });
   const told = pairs.filter((_, k) => !(missed && k === crossing));
   return {
     takes: pairs.map(([i, j]) => scribe.owes(i, j)),
@@ -229,7 +230,10 @@ function fromTheOnes(
   let carried = 0;
   for (let place = 0; place < places; place++) {
     const { takes, digits, count, missed } = gatherPlace(scribe, factors, place);
-    const forgotten = scribe.slip('forget-held', carried > 0);
+    const forgotten = scribe.slip('forget-held', carried > 0, {
+      at: where('place', place),
+      features: carryFeatures(carried),
+    });
     const total = count + (forgotten ? 0 : carried);
     const last = place >= top;
     const isWritten = place <= top;
@@ -239,7 +243,7 @@ function fromTheOnes(
       : [total % base];
     const marks: readonly Mark[] = scribe.step({
       law: 'place-value',
-      phase: 'places',
+      phase: { kind: 'places' },
       takes: carry ? [...takes, carry] : takes,
       strikes: carry && medium === 'paper' ? [carry] : [],
       writes: [
@@ -297,14 +301,16 @@ function fromTheLeft(
   let total = Exact.ZERO;
   for (let place = places - 1; place >= 0; place--) {
     const { takes, digits, count, missed } = gatherPlace(scribe, factors, place);
-    const forgotten = scribe.slip('forget-held', so !== null && !total.isZero);
+    const forgotten = scribe.slip('forget-held', so !== null && !total.isZero, {
+      at: where('place', place),
+    });
     const from = forgotten ? Exact.ZERO : total;
     total = from.plus(Exact.of(count).times(placeValue(base, place)));
     const last = place === 0;
     const row = places - 1 - place;
     const [mark]: readonly Mark[] = scribe.step({
       law: 'evaluate',
-      phase: 'places',
+      phase: { kind: 'places' },
       takes: so ? [so, ...takes] : takes,
       strikes: so && medium === 'paper' ? [so] : [],
       writes: [

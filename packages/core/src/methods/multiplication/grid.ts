@@ -1,3 +1,4 @@
+import { where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
@@ -189,8 +190,8 @@ function writeCell(scribe: Scribe, { top, bottom }: TwoFactors, [i, j]: Pair): r
   const left = digitAt(bottom, j);
   const right = digitAt(top, i);
   const fact = left * right;
-  const dropped = scribe.slip('drop-zeros', fact > 0 && i + j > 0);
-  const skipped = scribe.slip('skip-cell', fact > 0);
+  const dropped = scribe.slip('drop-zeros', fact > 0 && i + j > 0, { at: where('cell', i, j) });
+  const skipped = scribe.slip('skip-cell', fact > 0, { at: where('cell', i, j) });
   const zeros = dropped || fact === 0 ? 0 : i + j;
   const worth = worthAt(fact, scribe.base, zeros);
   const glyph = fact.toString(scribe.base).toUpperCase() + '0'.repeat(zeros);
@@ -204,7 +205,7 @@ function writeCell(scribe: Scribe, { top, bottom }: TwoFactors, [i, j]: Pair): r
   };
   const marks = scribe.step({
     law: 'evaluate',
-    phase: 'cells',
+    phase: { kind: 'cells' },
     takes: [scribe.owes(i, j)],
     writes: skipped ? [] : [writing],
     phrase: phrase('grid.cell', {
@@ -277,7 +278,9 @@ function writeTotal(
   const products = gathering.cells.flatMap((key) => cells.get(key) ?? []);
   if (gathering.cells.length === 1) return products;
   scribe.group(`${name}-cells-${place}`, name, products, phrase(`grid.${name} cells`, { heading }));
-  const added = scribe.slip('add-heading', heading !== '0');
+  const added = scribe.slip('add-heading', heading !== '0', {
+    at: where('operand', name === 'row' ? 1 : 0, place),
+  });
   const extra = added
     ? [
         Exact.of(BigInt(parseInt(heading[0]!, scribe.base))).times(
@@ -289,7 +292,7 @@ function writeTotal(
   const worth = Exact.sum([...parts, ...extra]);
   const marks = scribe.step({
     law: 'evaluate',
-    phase: 'totals',
+    phase: { kind: 'totals' },
     takes: products,
     writes: [
       whole(worth, scribe.base, {
@@ -331,7 +334,7 @@ function copyList(scribe: Scribe, products: readonly Mark[]): readonly Mark[] {
   if (products.length < 2) return products;
   return scribe.step({
     law: 'reorder',
-    phase: 'totals',
+    phase: { kind: 'totals' },
     takes: products,
     writes: products.map((mark, row) => ({
       role: 'subtotal',
@@ -350,7 +353,7 @@ function grandTotal(scribe: Scribe, addends: readonly Entry[]): readonly Mark[] 
   const total = Exact.sum(parts);
   return scribe.step({
     law: 'evaluate',
-    phase: 'answer',
+    phase: { kind: 'answer' },
     takes: addends,
     writes: [whole(total, scribe.base, { area: 'grand', row: 0, column: 0 }, 'answer')],
     phrase: phrase('grid.grand', { parts, total }),

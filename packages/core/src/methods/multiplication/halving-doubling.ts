@@ -1,3 +1,4 @@
+import { where } from '../../account/chance.ts';
 import type { Entry, Mark, Trace } from '../../account/account.ts';
 import type { Part } from '../../account/cut.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
@@ -195,7 +196,7 @@ function workRows(scribe: Scribe, problem: Problem): Trace {
   let [half, double] = [left.numerator, right];
   let struck: readonly Mark[] = scribe.step({
     law: 'reorder',
-    phase: 'rows',
+    phase: { kind: 'rows' },
     takes: all,
     writes: rowWritings(left, right, 0, base, all),
     phrase: phrase('halving.head', { left, right }),
@@ -203,7 +204,7 @@ function workRows(scribe: Scribe, problem: Problem): Trace {
   let pair: readonly Entry[] = [struck[1]!];
   for (let row = 0; half > 1n; row++) {
     const odd = half % 2n === 1n;
-    const slip = rowSlip(scribe, odd, double);
+    const slip = rowSlip(scribe, row, odd, double);
     const keeps = odd ? slip !== 'strike-odd' : slip === 'keep-even';
     const next = half / 2n;
     const twice = double.times(TWO);
@@ -212,7 +213,7 @@ function workRows(scribe: Scribe, problem: Problem): Trace {
     const onward = all.slice(met);
     const marks = scribe.step({
       law: odd ? 'distribute' : 'scale-both',
-      phase: 'rows',
+      phase: { kind: 'rows' },
       takes: pair,
       strikes: keeps ? [] : struck,
       writes: [
@@ -252,9 +253,9 @@ function rowWritings(
   ];
 }
 
-function rowSlip(scribe: Scribe, odd: boolean, double: Exact): string {
+function rowSlip(scribe: Scribe, row: number, odd: boolean, double: Exact): string {
   const wrong = odd ? 'strike-odd' : 'keep-even';
-  return scribe.slip(wrong, !double.isZero) ? wrong : '';
+  return scribe.slip(wrong, !double.isZero, { at: where('row', row) }) ? wrong : '';
 }
 
 interface LastRow {
@@ -273,7 +274,7 @@ function finishRows(scribe: Scribe, lastRow: LastRow, base: number): void {
   if (half === 0n) {
     scribe.step({
       law: 'evaluate',
-      phase: 'rows',
+      phase: { kind: 'rows' },
       takes: pair,
       strikes: struck,
       writes: [],
@@ -283,7 +284,7 @@ function finishRows(scribe: Scribe, lastRow: LastRow, base: number): void {
   }
   const [mark] = scribe.step({
     law: 'evaluate',
-    phase: 'rows',
+    phase: { kind: 'rows' },
     takes: pair,
     writes: [keptWriting(double, row, base, pair)],
     phrase: phrase('halving.last', { right: double }),
@@ -300,7 +301,7 @@ function workPowers(scribe: Scribe, problem: Problem): Trace {
     const double = right.times(power(row));
     scribe.step({
       law: 'evaluate',
-      phase: 'doubles',
+      phase: { kind: 'doubles' },
       takes: [],
       writes: [
         {
@@ -319,11 +320,11 @@ function workPowers(scribe: Scribe, problem: Problem): Trace {
   let rest = left;
   for (const row of [...bits].reverse()) {
     const double = right.times(power(row));
-    const missed = scribe.slip('miss-power', !right.isZero);
+    const missed = scribe.slip('miss-power', !right.isZero, { at: where('row', row) });
     rest = rest.minus(power(row));
     const [mark] = scribe.step({
       law: 'evaluate',
-      phase: 'ticks',
+      phase: { kind: 'ticks' },
       takes: [owed.get(row)!],
       writes: missed ? [] : [{ ...keptWriting(double, row, base, [owed.get(row)!]), glyph: '✓' }],
       phrase: phrase('doubling.tick', { power: power(row), double, rest, missed }),
@@ -352,7 +353,7 @@ function together(scribe: Scribe, kept: readonly Mark[]): Trace {
   const to = Exact.sum(inOrder.map(({ worth }) => worth));
   const answer = scribe.step({
     law: 'evaluate',
-    phase: 'together',
+    phase: { kind: 'together' },
     takes: inOrder,
     writes: [wholeWriting('answer', to, { area: 'answer', row: 0, column: 0 }, scribe.base)],
     phrase: phrase('halving.sum', { parts: inOrder.map(({ worth }) => worth), to }),

@@ -1,3 +1,4 @@
+import { carryFeatures, where, type Where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { digitAt } from '../../exact/numeral.ts';
@@ -202,12 +203,12 @@ function writeCell(scribe: Scribe, { top, bottom }: TwoFactors, [i, j]: Pair): C
   const fact = left * right;
   const tens = Math.floor(fact / scribe.base);
   const ones = fact % scribe.base;
-  const swapped = scribe.slip('swap-cell', tens !== ones);
+  const swapped = scribe.slip('swap-cell', tens !== ones, { at: where('cell', i, j) });
   const upper = swapped ? ones : tens;
   const lower = swapped ? tens : ones;
   const [above, below] = scribe.step({
     law: 'evaluate',
-    phase: 'cells',
+    phase: { kind: 'cells' },
     takes: [scribe.owes(i, j)],
     writes: [
       {
@@ -295,7 +296,7 @@ function addDiagonals(
   for (let place = 0; place < places; place++) {
     const marks = onDiagonal(cells, place);
     const edge = place < bottom.digits.length ? digitAt(bottom, place) : 0;
-    const slip = diagonalSlip(scribe, carried, edge);
+    const slip = diagonalSlip(scribe, carried, edge, where('diagonal', place));
     const sum = marks.reduce((total, mark) => total + parseInt(mark.glyph, base), 0);
     const total: number =
       sum + (slip === 'forget-carry' ? 0 : carried) + (slip === 'add-edge-digit' ? edge : 0);
@@ -304,7 +305,8 @@ function addDiagonals(
       last ||
       scribe.slip(
         'whole-total-in-place',
-        total >= base && slip === '' && anyAfter(cells, place, places),
+        total >= base && slip === '' && nextFilled(cells, place, places) < places,
+        { at: where('diagonal', place), ahead: nextFilled(cells, place, places) - place },
       );
     const keep: number = whole ? 0 : Math.floor(total / base);
     const takes: Entry[] = carry ? [...marks, carry] : [...marks];
@@ -326,7 +328,7 @@ function addDiagonals(
     }
     const written: readonly Mark[] = scribe.step({
       law: 'place-value',
-      phase: 'diagonals',
+      phase: { kind: 'diagonals' },
       takes,
       strikes: carry ? [carry] : [],
       writes,
@@ -354,23 +356,24 @@ function addDiagonals(
   return withoutLeadingZeros(answer);
 }
 
-/** Whether a later diagonal holds a figure that a gained place would make worth too much. */
-function anyAfter(
+/** The next diagonal that holds a figure which a gained place would make worth too much; their number where none does. */
+function nextFilled(
   cells: readonly (readonly CellMarks[])[],
   place: number,
   places: number,
-): boolean {
+): number {
   for (let later = place + 1; later < places; later++) {
-    if (onDiagonal(cells, later).some((mark) => !mark.worth.isZero)) return true;
+    if (onDiagonal(cells, later).some((mark) => !mark.worth.isZero)) return later;
   }
-  return false;
+  return places;
 }
 
 type DiagonalSlip = '' | 'forget-carry' | 'add-edge-digit';
 
-function diagonalSlip(scribe: Scribe, carried: number, edge: number): DiagonalSlip {
-  const forgotten = scribe.slip('forget-carry', carried > 0);
-  const added = scribe.slip('add-edge-digit', edge > 0);
+function diagonalSlip(scribe: Scribe, carried: number, edge: number, at: Where): DiagonalSlip {
+  const features = carryFeatures(carried);
+  const forgotten = scribe.slip('forget-carry', carried > 0, { at, features });
+  const added = scribe.slip('add-edge-digit', edge > 0, { at });
   return forgotten ? 'forget-carry' : added ? 'add-edge-digit' : '';
 }
 

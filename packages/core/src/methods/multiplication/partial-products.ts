@@ -1,3 +1,4 @@
+import { where } from '../../account/chance.ts';
 import type { Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import { digitAt } from '../../exact/numeral.ts';
@@ -124,12 +125,14 @@ function writeProduct(
 ): readonly Mark[] {
   const left = digitAt(bottom, j);
   const right = digitAt(top, i);
-  const dropped = scribe.slip('drop-zeros', left * right > 0 && i + j > 0);
-  const skipped = scribe.slip('skip-product', left * right > 0);
+  const dropped = scribe.slip('drop-zeros', left * right > 0 && i + j > 0, {
+    at: where('cell', i, j),
+  });
+  const skipped = scribe.slip('skip-product', left * right > 0, { at: where('cell', i, j) });
   const zeros = dropped || left * right === 0 ? 0 : i + j;
   const marks = scribe.step({
     law: 'evaluate',
-    phase: 'products',
+    phase: { kind: 'products' },
     takes: [scribe.owes(i, j)],
     writes: skipped
       ? []

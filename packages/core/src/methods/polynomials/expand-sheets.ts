@@ -3,6 +3,7 @@ import { boxRulings } from '../../sheet/box-rulings.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
 import type { Box, Sheet, SheetLink, SheetNote, SheetSign } from '../../sheet/sheet.ts';
 import { marksIn } from '../shared/place-columns.ts';
+import { CORNER_NAMES, CORNERS } from './corners.ts';
 import {
   BRACKET,
   bracketSigns,
@@ -100,7 +101,7 @@ function arcsSheet(trace: Trace): Sheet {
 }
 
 function isNamed({ steps }: Trace): boolean {
-  return steps.some(({ phrase }) => phrase.values['named'] === 'First');
+  return steps.some(({ about }) => about?.corner !== undefined);
 }
 
 function foilNames(
@@ -108,7 +109,7 @@ function foilNames(
   line: readonly number[],
   top: number,
 ): readonly SheetSign[] {
-  return ['First', 'Outer', 'Inner', 'Last'].flatMap((text, column): SheetSign[] => {
+  return CORNERS.map((corner) => CORNER_NAMES[corner]).flatMap((text, column): SheetSign[] => {
     if (!products.some(({ spot }) => spot.column === column)) return [];
     return [{ sign: 'caption', text, ...inLine(line, column, top - 1, 1) }];
   });
@@ -140,7 +141,7 @@ function signNotes(
   const byPlace = new Map<string, SheetNote>();
   for (const { law, gives, phase } of steps) {
     const [mark] = gives;
-    if (law !== 'sign' || phase !== 'products' || !mark) continue;
+    if (law !== 'sign' || phase.kind !== 'products' || !mark) continue;
     const at = placeOf(mark);
     const marks = byPlace.get(`${at.x} ${at.y}`)?.marks ?? [];
     byPlace.set(`${at.x} ${at.y}`, { ...at, text: '− · − = +', marks: [...marks, mark.id] });
@@ -158,7 +159,7 @@ function arcs(
   );
   const drawn = trace.steps.flatMap(({ number, takes, phase }) => {
     const [i, j] = owed.get(takes[0] ?? '') ?? [];
-    if (phase !== 'products' || i === undefined || j === undefined) return [];
+    if (phase.kind !== 'products' || i === undefined || j === undefined) return [];
     const [from, to] = [boxOf(0, i), boxOf(1, j)];
     const above = from.column === 0;
     const y = above ? from.y + 0.1 : from.y + from.height - 0.1;
@@ -233,7 +234,7 @@ const STROKE = 0.45;
 function diagonals(trace: Trace, edges: readonly number[], height: number): readonly SheetLink[] {
   const cells = new Map(marksIn(trace, 'cell').map(({ id, spot }) => [id as string, spot]));
   return trace.steps.flatMap(({ number, phase, takes }) => {
-    if (phase !== 'gather') return [];
+    if (phase.kind !== 'gather') return [];
     const spots = takes.flatMap((id) => cells.get(id) ?? []);
     return spots.flatMap(({ row, column }): SheetLink[] => {
       if (!spots.some((other) => other.row === row + 1 && other.column === column - 1)) return [];

@@ -1,7 +1,9 @@
+import { where } from '../../account/chance.ts';
 import type { Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import { choices } from '../../account/terms.ts';
 import type { Problem } from '../../problem/problem.ts';
+import { CORNER_NAMES, CORNERS } from './corners.ts';
 import { gatherTerms, groupKinds, termWriting } from './gather.ts';
 import { polynomialPhrases } from './polynomial-words.ts';
 import { LOST_SIGN, MISSED_PRODUCT, wayOfStage } from './schools.ts';
@@ -11,8 +13,6 @@ const { phrase } = polynomialPhrases;
 
 /** How two brackets are multiplied on the paper. */
 export type Way = 'arcs' | 'foil' | 'grid';
-
-const FOIL_NAMES = ['First', 'Outer', 'Inner', 'Last'] as const;
 
 /** Two brackets as they are multiplied; parts are counted from the last term, rows and columns from the first. */
 interface Brackets {
@@ -113,20 +113,25 @@ function writeProduct(
   const [i, j] = pair;
   const [left, right] = [cuts[0]![i]!.worth, cuts[1]![j]!.worth];
   const made = left.times(right);
-  const lost = scribe.slip(LOST_SIGN.id, !made.isZero && (isNegative(left) || isNegative(right)));
-  const missed = scribe.slip(MISSED_PRODUCT.id, !made.isZero && !lost);
+  const lost = scribe.slip(LOST_SIGN.id, !made.isZero && (isNegative(left) || isNegative(right)), {
+    at: where('cell', i, j),
+  });
+  const missed = scribe.slip(MISSED_PRODUCT.id, !made.isZero && !lost, {
+    at: where('cell', i, j),
+  });
   const product = lost ? made.negate() : made;
-  const { spot, isFirst, named } = placeOf(pair, brackets);
+  const { spot, isFirst, corner } = placeOf(pair, brackets);
   const marks = scribe.step({
     law: isNegative(left) && isNegative(right) ? 'sign' : 'evaluate',
-    phase: 'products',
+    phase: { kind: 'products' },
+    about: { factors: [left, right], ...(corner ? { corner } : {}) },
     takes: [scribe.owes(i, j)],
     writes: missed ? [] : [termWriting('product', product, isFirst, spot)],
     phrase: phrase('terms.product', {
       left,
       right,
       product,
-      named,
+      named: corner ? CORNER_NAMES[corner] : '',
       slip: missed ? MISSED_PRODUCT.id : lost ? LOST_SIGN.id : '',
     }),
   });
@@ -141,10 +146,10 @@ function placeOf([i, j]: Pair, { first, second, way }: Brackets) {
   const [row, column] = [first.indexOf(i), second.indexOf(j)];
   if (way === 'grid') {
     const spot = { area: 'cell', row: column, column: row };
-    return { spot, isFirst: true, named: '' };
+    return { spot, isFirst: true, corner: null };
   }
   const at = row * second.length + column;
   const isLine = first.length * second.length <= IN_ONE_LINE;
   const spot = isLine ? { area: 'product', row: 0, column: at } : { area: 'product', row, column };
-  return { spot, isFirst: at === 0, named: way === 'foil' ? FOIL_NAMES[at]! : '' };
+  return { spot, isFirst: at === 0, corner: way === 'foil' ? (CORNERS[at] ?? null) : null };
 }

@@ -42,7 +42,9 @@ export function gatherTerms(scribe: Scribe, terms: readonly Entry[]): readonly M
     const next = left[k + 1]?.members;
     const wrong =
       kind.members.length > 0 &&
-      scribe.slip(UNLIKE_GATHERED.id, next !== undefined && next.length > 0);
+      scribe.slip(UNLIKE_GATHERED.id, next !== undefined && next.length > 0, {
+        at: scribe.kindWhere(kind.letters),
+      });
     if (wrong) kind.members.push(next!.shift()!);
     if (kind.members.length === 0) return;
     const spot = { area: 'answer', row: 0, column: k };
@@ -80,7 +82,7 @@ export function combineKind(
   const many = members.length > 1;
   return scribe.step({
     law: 'like-terms',
-    phase: 'gather',
+    phase: { kind: 'gather' },
     takes: members,
     strikes: strikes || made.isZero ? members : [],
     writes: made.isZero ? [] : [termWriting('answer', made, isFirst, spot)],
@@ -94,7 +96,7 @@ export function combineKind(
 export function nothing(scribe: Scribe): Mark {
   const [mark] = scribe.step({
     law: 'like-terms',
-    phase: 'gather',
+    phase: { kind: 'gather' },
     takes: [],
     writes: [
       {

@@ -99,7 +99,9 @@ function combined(
   const members = columns[k]!;
   if (members.length === 0) return [];
   const other = next === undefined ? undefined : columns[next];
-  const wrong = scribe.slip(UNLIKE_GATHERED.id, other !== undefined && other.length > 0);
+  const wrong = scribe.slip(UNLIKE_GATHERED.id, other !== undefined && other.length > 0, {
+    at: scribe.kindWhere(kinds[k]!),
+  });
   if (wrong) members.push(other!.shift()!);
   const before = columns.slice(0, k).map((terms) => Exact.sum(terms.map(({ worth }) => worth)));
   return combineKind(scribe, kinds[k]!, members, {

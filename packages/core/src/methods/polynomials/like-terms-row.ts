@@ -52,7 +52,9 @@ function work(scribe: Scribe, problem: Problem): Trace {
   copies.forEach(({ letters, members }, k) => {
     if (members.length === 0) return;
     const next = copies[k + 1]?.members;
-    const wrong = scribe.slip(UNLIKE_GATHERED.id, next !== undefined && next.length > 0);
+    const wrong = scribe.slip(UNLIKE_GATHERED.id, next !== undefined && next.length > 0, {
+      at: scribe.kindWhere(letters),
+    });
     if (wrong) members.push(next!.shift()!);
     const spot = { area: 'answer', row: 0, column: k };
     const slip = wrong ? UNLIKE_GATHERED.id : '';
@@ -81,7 +83,7 @@ function opened(scribe: Scribe, asked: readonly AskedTerm[]): readonly Entry[] {
   if (plain.length > 0) {
     const marks = scribe.step({
       law: 'reorder',
-      phase: 'signs',
+      phase: { kind: 'signs' },
       takes: plain.map(({ entry }) => entry),
       writes: plain.map((term) => ({
         ...termWriting('copied term', term.entry.worth, spot(term).column === 0, spot(term)),
@@ -105,11 +107,13 @@ function copied(
 ): readonly { readonly letters: string; readonly members: Entry[] }[] {
   let column = 0;
   return kinds.map(({ letters, members }) => {
-    const missed = scribe.slip(MISSED_TERM.id, members.length > 1);
+    const missed = scribe.slip(MISSED_TERM.id, members.length > 1, {
+      at: scribe.kindWhere(letters),
+    });
     const shown = missed ? members.slice(0, -1) : members;
     const marks = scribe.step({
       law: 'reorder',
-      phase: 'copy',
+      phase: { kind: 'copy' },
       takes: members,
       strikes: shown,
       writes: shown.map((entry) => ({
@@ -220,7 +224,10 @@ function sheet(trace: Trace): Sheet {
 }
 
 /** Kinds with more than one term, numbered; the number tells how they are underlined. */
-function kindNumbers({ groups }: Trace): ReadonlyMap<string, number> {
+function kindNumbers(trace: Trace): ReadonlyMap<string, number> {
+  const { start, steps, groups } = trace;
+  const entries = [...start, ...steps.flatMap(({ gives }) => gives)];
+  const worths = new Map(entries.map(({ id, worth }) => [id, worth]));
   const many = groups.filter(({ role, marks }) => role === 'like terms' && marks.length > 1);
-  return new Map(many.map(({ phrase: { values } }, kind) => [String(values['letters']), kind]));
+  return new Map(many.map(({ marks }, kind) => [worths.get(marks[0]!)!.letters, kind]));
 }

@@ -1,6 +1,7 @@
+import { where } from '../../account/chance.ts';
 import type { Entry, Mark } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
-import type { Exact } from '../../exact/exact.ts';
+import { Exact } from '../../exact/exact.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { termWriting } from './gather.ts';
 import { polynomialPhrases } from './polynomial-words.ts';
@@ -46,15 +47,16 @@ export function openTerms(scribe: Scribe, { kind, operands }: Problem): readonly
 /** Turns the sign of a term behind a minus; the slip leaves it as it is, but for the first one. */
 export function turnTerm(
   scribe: Scribe,
-  { entry, written, index }: AskedTerm,
+  { entry, written, index, operand, part }: AskedTerm,
   isFirst: boolean,
   spot: Mark['spot'],
 ): Mark {
-  const kept = scribe.slip(FIRST_TERM_ONLY.id, index > 0);
+  const kept = scribe.slip(FIRST_TERM_ONLY.id, index > 0, { at: where('term', operand, part) });
   const made = kept ? written : written.negate();
   const [mark] = scribe.step({
     law: 'sign',
-    phase: 'signs',
+    phase: { kind: 'signs' },
+    about: { factors: [Exact.of(-1n), written] },
     takes: [entry],
     strikes: [entry],
     writes: [termWriting('turned term', made, isFirst, spot)],

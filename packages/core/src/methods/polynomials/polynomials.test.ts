@@ -63,7 +63,7 @@ describe('brackets multiplied', () => {
   it('show terms cancelling, and write nothing for them', () => {
     const trace = worked('expand-foil', '(x − 2)(x + 2)');
     const cancelled = trace.steps.find(
-      ({ phase, gives }) => phase === 'gather' && gives.length === 0,
+      ({ phase, gives }) => phase.kind === 'gather' && gives.length === 0,
     )!;
     expect(cancelled.strikes).toHaveLength(2);
     expect(foresee(trace)).toEqual([{ kind: 'cancelling', places: [], times: 1 }]);
@@ -96,7 +96,9 @@ describe('brackets multiplied', () => {
       school: { ...arcs.defaultSchool, start, tidy: 'at-the-end' },
     }));
     const comparison = compare(problem, schools);
-    const last = comparison.lanes[0]!.trace.steps.findLast(({ phase }) => phase === 's2.products')!;
+    const last = comparison.lanes[0]!.trace.steps.findLast(
+      ({ phase }) => phase.kind === 'products' && phase.stage === 2,
+    )!;
     const id = last.gives[0]!.id;
     const subject = pointAt(comparison, { kind: 'entry', lane: 0, id })!;
     expect(subject.worth.toString()).toBe('16');

@@ -1,3 +1,4 @@
+import { where } from '../../account/chance.ts';
 import type { Entry, Mark, OwedEntry, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
@@ -36,8 +37,8 @@ export const digitPairs = defineMethod({
 });
 
 function work(scribe: Scribe, problem: Problem, school: School): Trace {
-  const plan = planRoot(problem.operands[0]!, school, (slip, occurrence) =>
-    scribe.willSlip(slip, occurrence),
+  const plan = planRoot(problem.operands[0]!, school, (slip, place) =>
+    scribe.willSlip(slip, where('place', place)),
   );
   return new PairWork(scribe, problem, plan).run();
 }
@@ -126,7 +127,7 @@ class PairWork {
     const above = trials.find(({ fits }) => !fits);
     const [figure, square] = this.scribe.step({
       law: 'square',
-      phase: `digit-${place}`,
+      phase: { kind: 'digit', of: place },
       takes: [],
       writes: [
         ...this.digitAndProduct(digit),
@@ -155,10 +156,13 @@ class PairWork {
     const { place, before, digit: found, there, undoubled, oneBox } = digit;
     const { base } = this.plan;
     const doubled = undoubled ? before : before * 2n;
-    this.scribe.slip(NOT_DOUBLED.id, digit.mayBeWrong);
+    this.scribe.slip(NOT_DOUBLED.id, digit.mayBeWrong, {
+      at: where('place', place),
+      ahead: 1 + digit.trials.length,
+    });
     this.scribe.step({
       law: 'square',
-      phase: `digit-${place}`,
+      phase: { kind: 'digit', of: place },
       takes: [],
       writes: [this.sideNumber(`${text(doubled, base)}▢ × ▢`, spot('doubled', this.beside, place))],
       phrase: phrase('root.double', {
@@ -169,12 +173,15 @@ class PairWork {
         slip: undoubled ? NOT_DOUBLED.id : '',
       }),
     });
-    this.scribe.slip(ONE_BOX.id, digit.mayBeWrong && !undoubled);
+    this.scribe.slip(ONE_BOX.id, digit.mayBeWrong && !undoubled, {
+      at: where('place', place),
+      ahead: digit.trials.length,
+    });
     digit.trials.forEach((one, row) => this.tryDigit(digit, one, row));
     const factor = doubled * BigInt(base) + (oneBox ? 0n : BigInt(found));
     const marks = this.scribe.step({
       law: 'square',
-      phase: `digit-${place}`,
+      phase: { kind: 'digit', of: place },
       takes: [],
       writes: [
         ...this.digitAndProduct(digit),
@@ -210,7 +217,8 @@ class PairWork {
     const factor = one.product / BigInt(one.digit);
     this.scribe.step({
       law: 'evaluate',
-      phase: `digit-${place}`,
+      phase: { kind: 'digit', of: place },
+      about: { digit: one.digit },
       takes: [],
       writes: [this.trialMark(one, row, place, there)],
       phrase: phrase('root.trial', {
@@ -231,7 +239,7 @@ class PairWork {
     const glyph = pairText(pair, this.plan.base, false);
     const [mark] = this.scribe.step({
       law: 'place-value',
-      phase: `digit-${place}`,
+      phase: { kind: 'digit', of: place },
       takes: entry ? [entry] : [],
       writes: [
         {
@@ -306,7 +314,7 @@ class PairWork {
     this.left = [
       ...this.scribe.step({
         law: 'evaluate',
-        phase: `digit-${place}`,
+        phase: { kind: 'digit', of: place },
         takes: [...this.left, product],
         writes: [
           {
@@ -375,7 +383,7 @@ class PairWork {
     if (left.isZero) return this.scribe.close(this.root, name);
     const [rest] = this.scribe.step({
       law: 'place-value',
-      phase: 'rest',
+      phase: { kind: 'rest' },
       takes: this.left,
       writes: [
         {

@@ -1,3 +1,4 @@
+import { where } from '../../account/chance.ts';
 import type { Mark, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
@@ -95,7 +96,7 @@ class Ladder {
     const text = this.text(this.number);
     const [answer] = this.scribe.step({
       law: 'evaluate',
-      phase: 'out',
+      phase: { kind: 'out' },
       takes: this.live,
       writes: [this.whole('answer', text, this.total, { area: 'answer', row: 0, column: 0 })],
       phrase: phrase('root.single', { number: this.total }),
@@ -107,7 +108,7 @@ class Ladder {
     const rest = this.number / prime;
     const [side, next] = this.scribe.step({
       law: 'pair-factors',
-      phase: 'primes',
+      phase: { kind: 'primes' },
       takes: this.live,
       writes: [
         this.aside('prime', this.text(prime), this.row, 1),
@@ -138,7 +139,9 @@ class Ladder {
       if (this.primes[k + 1]?.value === value) out.push(...this.pair(value, ++k));
       else alone.push(value);
     }
-    const lost = this.scribe.slip(UNPAIRED_LOST.id, alone.length > 0);
+    const lost = this.scribe.slip(UNPAIRED_LOST.id, alone.length > 0, {
+      at: where('answer', 0),
+    });
     const root = out.reduce((made, one) => made * one, 1n);
     const under = alone.reduce((made, one) => made * one, 1n);
     const inside = lost ? 1n : under;
@@ -146,7 +149,10 @@ class Ladder {
     const worth = Exact.of(root * root * inside);
     const [answer] = this.scribe.step({
       law: 'pair-factors',
-      phase: 'out',
+      phase: { kind: 'out' },
+      about: {
+        primes: { out: out.map((one) => Exact.of(one)), inside: alone.map((one) => Exact.of(one)) },
+      },
       takes: this.live,
       writes: [this.whole('answer', text, worth, { area: 'answer', row: this.row + 1, column: 0 })],
       phrase: phrase('root.out', {
@@ -163,17 +169,31 @@ class Ladder {
 
   /** One of a pair is written out at the row of its second; the slip takes both. */
   private pair(prime: bigint, second: number): readonly bigint[] {
-    const both = this.scribe.slip(BOTH_OUT.id, true);
+    const both = this.scribe.slip(BOTH_OUT.id, true, {
+      at: where('row', second),
+      ahead: this.pairsAfter(second),
+    });
     const text = this.text(prime);
     this.scribe.step({
       law: 'pair-factors',
-      phase: 'pairs',
+      phase: { kind: 'pairs' },
       takes: [],
       strikes: [this.primes[second - 1]!.mark, this.primes[second]!.mark],
       writes: [this.aside('prime', both ? `${text} × ${text}` : text, second, 2)],
       phrase: phrase('root.pair', { prime: Exact.of(prime), slip: both ? BOTH_OUT.id : '' }),
     });
     return both ? [prime, prime] : [prime];
+  }
+
+  /** How many more pairs are taken out once the one that ends at a row is. */
+  private pairsAfter(row: number): number {
+    let pairs = 0;
+    for (let k = row + 1; k + 1 < this.primes.length; k++) {
+      if (this.primes[k]!.value !== this.primes[k + 1]!.value) continue;
+      pairs += 1;
+      k += 1;
+    }
+    return pairs + 1;
   }
 
   private text(value: bigint): string {
@@ -240,7 +260,7 @@ function sheet(trace: Trace): Sheet {
 function pairLinks(trace: Trace, x: number): readonly SheetLink[] {
   return trace.steps.flatMap(({ number, phase, gives }): SheetLink[] => {
     const row = gives[0]?.spot.row;
-    if (phase !== 'pairs' || row === undefined) return [];
+    if (phase.kind !== 'pairs' || row === undefined) return [];
     return [{ step: number, stays: true, across: 0.5, x1: x, y1: row - 0.5, x2: x, y2: row + 0.5 }];
   });
 }

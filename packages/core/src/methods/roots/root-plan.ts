@@ -40,8 +40,8 @@ export interface RootPlan {
   readonly decimals: number;
 }
 
-/** Whether the learner slips at the nth chance: the root is not doubled, or the digit goes into one box only. */
-export type PlannedSlip = (slip: 'not-doubled' | 'one-box', occurrence: number) => boolean;
+/** Whether the learner slips at a place of the root: the root is not doubled, or the digit goes into one box only. */
+export type PlannedSlip = (slip: 'not-doubled' | 'one-box', place: number) => boolean;
 
 const PLACES: Readonly<Record<string, number>> = {
   'whole-number': 0,
@@ -64,7 +64,6 @@ export function planRoot(
   const asked = PLACES[school['stop'] ?? ''] ?? 0;
   const decimals = pairs.filter(({ place }) => place < 0).length;
   const digits: RootDigit[] = [];
-  const chances = { doubling: 0, boxes: 0 };
   let [root, left] = [0n, 0n];
   for (let place = pairs[0]!.place; place >= -Math.max(asked, decimals); place--) {
     const own = pairs.find((pair) => pair.place === place);
@@ -73,8 +72,8 @@ export function planRoot(
     const pair = own?.value ?? 0n;
     const there = left * BigInt(base) ** 2n + pair;
     const mayBeWrong = root > 0n && largestDigit(productBy(root * 2n, base), there, base) > 0;
-    const undoubled = mayBeWrong && slips('not-doubled', ++chances.doubling);
-    const oneBox = mayBeWrong && !undoubled && slips('one-box', ++chances.boxes);
+    const undoubled = mayBeWrong && slips('not-doubled', place);
+    const oneBox = mayBeWrong && !undoubled && slips('one-box', place);
     const product = productBy(undoubled ? root : root * 2n, base, oneBox);
     const digit = largestDigit(product, there, base);
     const taken = product(digit);

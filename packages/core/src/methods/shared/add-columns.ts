@@ -1,3 +1,4 @@
+import { carryFeatures, type Feature, figureFeatures, where } from '../../account/chance.ts';
 import type { Entry, Mark, Spot } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import { definePhrases, type Wording } from '../../phrases/phrasebook.ts';
@@ -79,6 +80,27 @@ export interface ColumnSum {
   readonly mayWriteWhole?: boolean;
 }
 
+/** The next column that writes more than a zero, once the total of one has been written whole and carries nothing on. */
+function nextWritten(
+  columns: readonly (readonly Addend[] | undefined)[],
+  place: number,
+  top: number,
+  base: number,
+): number {
+  let carry = 0;
+  for (let next = place + 1; next < top; next++) {
+    const total = (columns[next] ?? []).reduce((all, { count }) => all + count, carry);
+    if (total % base > 0) return next;
+    carry = Math.floor(total / base);
+  }
+  return top;
+}
+
+function columnFeatures(column: readonly Addend[]): readonly Feature[] {
+  const [above, below] = column;
+  return above ? figureFeatures(above.count, below?.count) : [];
+}
+
 /** One column added up. */
 export interface AddedColumn {
   readonly place: number;
@@ -112,18 +134,24 @@ export function addColumns(scribe: Scribe, sum: ColumnSum): readonly AddedColumn
   for (let place = 0; place <= top; place++) {
     const here = columns[place] ?? [];
     const last = place === top;
-    const lostCarry = scribe.slip(FORGET_SUM_CARRY.id, carried > 0);
+    const lostCarry = scribe.slip(FORGET_SUM_CARRY.id, carried > 0, {
+      at: where('place', place),
+      features: [...carryFeatures(carried), ...columnFeatures(here)],
+    });
     const kept = lostCarry ? 0 : carried;
     const total: number = here.reduce((all, { count }) => all + count, kept);
     const may = sum.mayWriteWhole === true && total >= scribe.base && place < filled;
-    const inPlace = scribe.slip(WHOLE_COLUMN_TOTAL.id, may);
+    const inPlace = scribe.slip(WHOLE_COLUMN_TOTAL.id, may, {
+      at: where('place', place),
+      ahead: may ? nextWritten(columns, place, top, scribe.base) - place : 0,
+    });
     const keep = last || inPlace ? 0 : Math.floor(total / scribe.base);
     const entries = here.map(({ entry }) => entry);
     const figures = figuresOf(total, last || inPlace, scribe.base);
     const written = place + shift;
     const marks: readonly Mark[] = scribe.step({
       law: 'place-value',
-      phase: 'sum',
+      phase: { kind: 'sum' },
       takes: carry ? [...entries, carry] : entries,
       strikes: carry && sum.strikes ? [carry] : [],
       writes: [

@@ -1,10 +1,13 @@
-import type { EntryId, Group, Mark, SlipRequest, Step, Trace } from '../../account/account.ts';
+import type { EntryId, Group, Mark, Opportunity, Step, Trace } from '../../account/account.ts';
+import { addressText, where, withEnds } from '../../account/chance.ts';
+import type { SlipAt } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
 import { numeralValue, pointedText } from '../../exact/numeral.ts';
 import { definePhrases, fixed, type Wording } from '../../phrases/phrasebook.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { nearestPoint, placedPoint } from '../../problem/point.ts';
 import type { SlipSpec } from '../method-spec.ts';
+import type { LightRun } from '../../account/light-run.ts';
 
 export const POINT_ONE_OFF: SlipSpec = {
   id: 'point-one-off',
@@ -67,7 +70,7 @@ const { phrase } = phrases;
  * Goes on from the whole answer of a product of decimals: counts the figures after the points of the
  * factors, holds an estimate against them and writes the answer with its point.
  */
-export function withPoint(trace: Trace, problem: Problem, slips: readonly SlipRequest[]): Trace {
+export function withPoint(trace: Trace, problem: Problem, slips: readonly SlipAt[]): Trace {
   const { scale, whole } = trace;
   const point = placedPoint(problem);
   if (!scale || !whole || !point) return trace;
@@ -76,8 +79,7 @@ export function withPoint(trace: Trace, problem: Problem, slips: readonly SlipRe
   const figures = trace.groups.at(-1)!;
   const read = whole.answer.numerator;
   const may = read !== 0n;
-  const off =
-    may && slips.some(({ slip, occurrence }) => slip === POINT_ONE_OFF.id && occurrence === 1);
+  const off = may && isPointOff(slips);
   const decimals = off ? scale.decimals - 1 : scale.decimals;
   const placed = pointedText(read, decimals, base);
   const worth = off ? trace.answer.times(Exact.of(base)) : trace.answer;
@@ -98,7 +100,7 @@ export function withPoint(trace: Trace, problem: Problem, slips: readonly SlipRe
   const step: Step = {
     number,
     law: 'place-value',
-    phase: 'point',
+    phase: { kind: 'point' },
     takes: figures.marks,
     gives: [mark],
     opens: [],
@@ -128,10 +130,35 @@ export function withPoint(trace: Trace, problem: Problem, slips: readonly SlipRe
     ...trace,
     steps: [...trace.steps, step],
     groups: [...trace.groups.slice(0, -1), stays, answer],
-    opportunities: may
-      ? [...trace.opportunities, { slip: POINT_ONE_OFF.id, occurrence: 1, step: number }]
-      : trace.opportunities,
+    opportunities: may ? withPointChance(trace.opportunities, number) : trace.opportunities,
     answer: worth,
     balanced: trace.balanced && !off,
   };
+}
+
+const AT_ANSWER = where('answer', 0);
+
+function isPointOff(slips: readonly SlipAt[]): boolean {
+  const address = addressText({ slip: POINT_ONE_OFF.id, at: AT_ANSWER });
+  return slips.some((one) => addressText(one) === address);
+}
+
+function withPointChance(chances: readonly Opportunity[], step: number): readonly Opportunity[] {
+  const own = { slip: POINT_ONE_OFF.id, occurrence: 1, at: AT_ANSWER, features: [], step };
+  return withEnds([...chances, own]);
+}
+
+/** What placing the point makes of a work that is followed for its amounts alone; `step` is the one that places it. */
+export function pointSlip(
+  run: LightRun,
+  step: number,
+  problem: Problem,
+  slips: readonly SlipAt[],
+): LightRun {
+  if (!placedPoint(problem) || run.answer.isZero) return run;
+  const opportunities = withPointChance(run.opportunities, step);
+  if (!isPointOff(slips)) return { ...run, opportunities };
+  const answer = run.answer.times(Exact.of(problem.base));
+  const leaks = [...run.leaks, { step, amount: answer.minus(run.answer) }];
+  return { ...run, answer, leaks, opportunities };
 }

@@ -1,3 +1,4 @@
+import { where } from '../../account/chance.ts';
 import type { Entry, School, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
@@ -150,13 +151,14 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   const changes =
     scribe.hops.length > 0 ? scribe.hops : fitting(ownChange(numbers, school), minuend);
   changes.forEach((change, column) => {
-    const oneOnly = scribe.slip('one-changed', true);
-    const opposite = scribe.slip('opposite', true);
+    const at = where('hop', column);
+    const oneOnly = scribe.slip('one-changed', true, { at });
+    const opposite = scribe.slip('opposite', true, { at });
     minuend = oneOnly ? minuend : opposite ? minuend.minus(change) : minuend.plus(change);
     subtrahend = subtrahend.plus(change);
     [above, below] = scribe.step({
       law: 'same-change',
-      phase: 'change',
+      phase: { kind: 'change' },
       takes: [above!, below!],
       strikes: [above!, below!],
       writes: [
@@ -185,7 +187,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   const to = minuend.minus(subtrahend);
   const answer = scribe.step({
     law: 'evaluate',
-    phase: 'difference',
+    phase: { kind: 'difference' },
     takes: [above!, below!],
     writes: [
       wholeWriting('answer', to, { area: 'answer', row: 0, column: changes.length }, base, {

@@ -1,3 +1,4 @@
+import { where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
@@ -248,12 +249,12 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   const count = stretch.length;
   const owed = (k: number) => scribe.owes(larger!, up ? count - 1 - k : k);
   const rings = hopAlong(scribe, way, owed);
-  const skipped = rings.map(() => scribe.slip('skip-ring', true)).indexOf(true);
-  const told = rings.filter((_, k) => k !== skipped);
+  const skipped = rings.map((_, k) => scribe.slip('skip-ring', true, { at: where('hop', k) }));
+  const told = rings.filter((_, k) => !skipped[k]);
   const to = Exact.sum(told.map(({ worth }) => worth));
   const answer = scribe.step({
     law: small.worth.isZero ? 'evaluate' : 'inverse',
-    phase: 'together',
+    phase: { kind: 'together' },
     takes: [...rings, scribe.owes(larger!, count), scribe.owes(smaller!, 0)],
     writes: [wholeWriting('answer', to, { area: 'answer', row: 0, column: 0 }, base)],
     phrase: phrase('counting.total', {
@@ -261,7 +262,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
       to,
       start: way.start,
       target: way.target,
-      skipped: skipped >= 0,
+      skipped: skipped.includes(true),
     }),
   });
   return scribe.close(answer, phrase('counting.answer', {}));
@@ -280,12 +281,14 @@ function hopAlong(scribe: Scribe, way: Way, owed: (k: number) => Entry): readonl
     const takes: Entry[] = moves ? [owed(piece++)] : gap ? [gap] : [];
     const opensGap = !last && (moves === null || !moves.equals(absolute(by)) || isPast(way, by));
     const onesHop = absolute(by).compare(Exact.of(base)) < 0;
-    const startCounted = scribe.slip('count-the-start', onesHop && isPositive(by));
+    const startCounted = scribe.slip('count-the-start', onesHop && isPositive(by), {
+      at: where('hop', row),
+    });
     const worth = startCounted ? by.plus(Exact.ONE) : by;
     const hopTo = { from, to };
     const marks: readonly Mark[] = scribe.step({
       law: 'evaluate',
-      phase: 'hops',
+      phase: { kind: 'hops' },
       takes,
       writes: [
         wholeWriting('hop', worth, { area: 'hop', row, column: 0 }, base, {

@@ -68,6 +68,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   const answer: Mark[] = [];
   numbers.minuend.digits.forEach((_, place) => {
     if (!scans) minuend.repair(place, false);
+    minuend.chanceAt(place);
     const top = minuend.counts[place]!;
     const bottom = digitAt(subtrahend, place);
     const reversed = top < bottom;
@@ -76,7 +77,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
     const bare = place >= subtrahend.digits.length;
     const [mark] = scribe.step({
       law: 'evaluate',
-      phase: 'difference',
+      phase: { kind: 'difference' },
       takes: [minuend.entries[place]!, ...(bare ? [] : [scribe.owes(1, place)])],
       writes: isWritten
         ? [

@@ -1,3 +1,4 @@
+import { where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { digitAt } from '../../exact/numeral.ts';
@@ -15,6 +16,7 @@ import {
   groupColumns,
   minusSign,
   openTwoRows,
+  placeFeatures,
 } from './two-rows.ts';
 
 type PairValues = {
@@ -141,10 +143,13 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
     const takes: Entry[] = [top, bottom, raised].filter((entry) => entry !== null);
     raised = null;
     if (upper < lower) {
-      const forgotten = scribe.slip('forget-lower', true);
+      const forgotten = scribe.slip('forget-lower', true, {
+        at: where('place', place),
+        features: placeFeatures(numbers, place),
+      });
       const [above, below]: readonly Mark[] = scribe.step({
         law: 'same-change',
-        phase: 'equal additions',
+        phase: { kind: 'equal additions' },
         takes: [],
         writes: littleOnes(place, dot, forgotten),
         phrase: phrase('equal.pair', { top: upper, bottom: lower, place, forgotten, dot }),
@@ -157,7 +162,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
     const written = result > 0 || place < significant;
     const marks = scribe.step({
       law: 'evaluate',
-      phase: 'difference',
+      phase: { kind: 'difference' },
       takes,
       writes: written
         ? [

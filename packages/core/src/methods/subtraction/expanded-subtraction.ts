@@ -99,13 +99,14 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   const single = numbers.minuend.digits.length === 1;
   const parts = numbers.minuend.digits.map((_, place) => {
     if (!scans) minuend.repair(place, false);
+    minuend.chanceAt(place);
     const top = minuend.counts[place]!;
     const bottom = digitAt(subtrahend, place);
     const result = worthAt(Math.abs(top - bottom), base, place);
     const spot = { area: single ? 'answer' : 'difference', row: 0, column: place };
     const [mark] = scribe.step({
       law: 'evaluate',
-      phase: 'differences',
+      phase: { kind: 'differences' },
       takes: [
         minuend.entries[place]!,
         ...(place < subtrahend.digits.length ? [scribe.owes(1, place)] : []),
@@ -139,7 +140,7 @@ function gathered(scribe: Scribe, parts: readonly Mark[]): readonly Mark[] {
   const to = Exact.sum(shown);
   return scribe.step({
     law: 'place-value',
-    phase: 'together',
+    phase: { kind: 'together' },
     takes: parts,
     writes: [wholeWriting('answer', to, { area: 'answer', row: 0, column: 0 }, scribe.base)],
     phrase: phrase('expanded.sum', { parts: shown.length > 0 ? shown : [Exact.ZERO], to }),

@@ -1,3 +1,4 @@
+import { where } from '../../account/chance.ts';
 import type { Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
@@ -11,7 +12,14 @@ import { placeRule, placeSquare } from '../shared/place-columns.ts';
 import { orderSchool } from '../shared/schools.ts';
 import { absolute, acceptsDifference, isPositive, mostPlaces } from '../shared/sums.ts';
 import { signed, wholeWriting } from '../shared/whole.ts';
-import { columnName, digitsOwed, groupColumns, openTwoRows, type TwoNumbers } from './two-rows.ts';
+import {
+  columnName,
+  digitsOwed,
+  groupColumns,
+  openTwoRows,
+  placeFeatures,
+  type TwoNumbers,
+} from './two-rows.ts';
 
 type PlaceValues = {
   readonly top: number;
@@ -140,10 +148,13 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
 function writePlace(scribe: Scribe, numbers: TwoNumbers, at: number): Mark {
   const { top, bottom } = digitsOwed(scribe, numbers, at);
   const [upper, lower] = [digitAt(numbers.minuend, at), digitAt(numbers.subtrahend, at)];
-  const lost = scribe.slip('lost-sign', upper < lower);
+  const lost = scribe.slip('lost-sign', upper < lower, {
+    at: where('place', at),
+    features: placeFeatures(numbers, at),
+  });
   const [mark] = scribe.step({
     law: 'evaluate',
-    phase: 'places',
+    phase: { kind: 'places' },
     takes: [top, bottom].filter((entry) => entry !== null),
     writes: [
       {
@@ -171,7 +182,7 @@ function together(
     const to = filled[0]?.worth ?? Exact.ZERO;
     const [answer] = scribe.step({
       law: 'place-value',
-      phase: 'together',
+      phase: { kind: 'together' },
       takes: all,
       writes: [wholeWriting('answer', to, ANSWER, base)],
       phrase: phrase('differences.alone', { to }),
@@ -180,7 +191,7 @@ function together(
   }
   const parts = scribe.step({
     law: 'place-value',
-    phase: 'together',
+    phase: { kind: 'together' },
     takes: all,
     writes: filled.map((mark, row) =>
       wholeWriting('place total', mark.worth, { area: 'part', row, column: 0 }, base, {
@@ -219,7 +230,7 @@ function join(scribe: Scribe, so: Mark, part: Mark, row: number | null): Mark {
   const spot = row === null ? ANSWER : { area: 'total', row, column: 0 };
   const [made] = scribe.step({
     law: 'evaluate',
-    phase: 'together',
+    phase: { kind: 'together' },
     takes: [so, part],
     writes: [
       wholeWriting(row === null ? 'answer' : 'subtotal', to, spot, scribe.base, {

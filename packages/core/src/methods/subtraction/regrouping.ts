@@ -1,3 +1,5 @@
+import { placeFeatures } from './two-rows.ts';
+import { where, type Feature } from '../../account/chance.ts';
 import type { Entry, Mark } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import type { Wording } from '../../phrases/phrasebook.ts';
@@ -94,6 +96,8 @@ export class Minuend {
   readonly reversed = new Set<number>();
   private readonly rewrites: number[];
   private readonly asked = new Set<number>();
+  /** Places that were short, where the smaller figure may be taken from the larger. */
+  private readonly chances = new Set<number>();
 
   constructor(
     private readonly scribe: Scribe,
@@ -116,13 +120,30 @@ export class Minuend {
   repair(place: number, again: boolean, why = 'short'): void {
     if (!this.isShort(place) || this.reversed.has(place)) return;
     if (!this.asked.has(place)) {
+      const at = where('place', place);
       this.asked.add(place);
-      if (this.scribe.slip(SMALLER_FROM_LARGER.id, !(again && this.isFilledLater(place)))) {
+      if (!(again && this.isFilledLater(place))) this.chances.add(place);
+      if (this.chances.has(place) && this.scribe.willSlip(SMALLER_FROM_LARGER.id, at)) {
         this.reversed.add(place);
         return;
       }
     }
     this.fill(place, why, again);
+  }
+
+  /** Names the chance at a place where it was short; called just before its difference is written. */
+  chanceAt(place: number): void {
+    this.scribe.slip(SMALLER_FROM_LARGER.id, this.chances.has(place), {
+      at: where('place', place),
+      features: this.features(place),
+    });
+  }
+
+  private features(place: number): readonly Feature[] {
+    return [
+      ...placeFeatures(this.numbers, place),
+      ...(this.rewrites[place]! > 0 ? (['just-regrouped'] as const) : []),
+    ];
   }
 
   private isShort(place: number): boolean {
@@ -152,7 +173,10 @@ export class Minuend {
   private move(lender: number, why: string): void {
     const low = lender - 1;
     const [before, lowBefore] = [this.counts[lender]!, this.counts[low]!];
-    const kept = this.scribe.slip(LENDER_NOT_REDUCED.id, true);
+    const kept = this.scribe.slip(LENDER_NOT_REDUCED.id, true, {
+      at: where('place', lender),
+      features: this.features(lender),
+    });
     const [high, below] = [this.entries[lender]!, this.entries[low]!];
     const phrase = this.say({
       place: lender,
@@ -169,7 +193,7 @@ export class Minuend {
     if (kept) {
       const [made] = this.scribe.step({
         law: 'place-value',
-        phase: 'regrouping',
+        phase: { kind: 'regrouping' },
         takes: [below],
         strikes: [below],
         writes: [{ ...lowWrite, from: [below] }],
@@ -180,7 +204,7 @@ export class Minuend {
       const highWrite = this.write(before - 1, lender, this.rewrites[lender]!++, [high]);
       const [stays, made] = this.scribe.step({
         law: 'place-value',
-        phase: 'regrouping',
+        phase: { kind: 'regrouping' },
         takes: [high, below],
         strikes: [high, below],
         writes: [highWrite, lowWrite],

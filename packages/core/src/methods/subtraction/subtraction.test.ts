@@ -27,7 +27,7 @@ describe('decomposition', () => {
       '4 is less than 7: regroup 1 of the 3; 2 stays, and the 4 becomes 14.',
       'Now 2 is less than 3: regroup 1 of the 5; 4 stays, and the 2 becomes 12.',
     ]);
-    expect(trace.steps.map(({ phase }) => phase)).toEqual([
+    expect(trace.steps.map(({ phase }) => phase.kind)).toEqual([
       'regrouping',
       'regrouping',
       'difference',

@@ -1,6 +1,7 @@
+import { figureFeatures, type Feature } from '../../account/chance.ts';
 import { placeCut } from '../../account/cut.ts';
 import type { Scribe } from '../../account/scribe.ts';
-import { wholeText, type Numeral } from '../../exact/numeral.ts';
+import { digitAt, wholeText, type Numeral } from '../../exact/numeral.ts';
 import { plain, type Wording } from '../../phrases/phrasebook.ts';
 import { problemValue, type Problem } from '../../problem/problem.ts';
 import type { SheetSign } from '../../sheet/sheet.ts';
@@ -39,6 +40,18 @@ export function digitsOwed(scribe: Scribe, { minuend, subtrahend }: TwoNumbers, 
     top: place < minuend.digits.length ? scribe.owes(0, place) : null,
     bottom: place < subtrahend.digits.length ? scribe.owes(1, place) : null,
   };
+}
+
+/** What the figures of a place are like, for a learner's habit. */
+export function placeFeatures(
+  { minuend, subtrahend }: TwoNumbers,
+  place: number,
+): readonly Feature[] {
+  return figureFeatures(
+    digitAt(minuend, place),
+    place < subtrahend.digits.length ? digitAt(subtrahend, place) : undefined,
+    place + 1 < minuend.digits.length ? digitAt(minuend, place + 1) : undefined,
+  );
 }
 
 /** The digit pairs of every place, read down as columns: what place by place differences hold. */

@@ -1,0 +1,115 @@
+/** What a learner deals with where a slip may be made. */
+export const WHATS = [
+  'operand',
+  'place',
+  'line',
+  'cell',
+  'diagonal',
+  'row',
+  'hop',
+  'chunk',
+  'term',
+  'stage',
+  'answer',
+] as const;
+export type What = (typeof WHATS)[number];
+
+/**
+ * Where a slip may be made: by what is dealt with, never by where it is written, so that it stays the same when
+ * another slip is made. Numbers count from 0 as in the ids of terms, from the ones; places after the point are
+ * negative.
+ */
+export interface Where {
+  readonly what: What;
+  readonly at: readonly number[];
+  /** The stage of a string of factors, from 0; absent in the first. */
+  readonly stage?: number;
+}
+
+/** `where('line', 1, 0)` is the figure 0 of line 1. */
+export function where(what: What, ...at: readonly number[]): Where {
+  return { what, at };
+}
+
+/** `line-1.0`; `stage-1/line-1.0` in the second stage of a string of factors. */
+export function whereText({ what, at, stage }: Where): string {
+  return `${stage === undefined ? '' : `stage-${stage}/`}${what}-${at.join('.')}`;
+}
+
+/** What names one chance of one work: `forget-carry@line-1.0`. */
+export function addressText({ slip, at }: { readonly slip: string; readonly at: Where }): string {
+  return `${slip}@${whereText(at)}`;
+}
+
+const PLACE = /^(?:stage-(\d{1,3})\/)?([a-z]+)-(-?\d{1,6}(?:\.-?\d{1,6})*)$/;
+
+/** Reads what {@link whereText} has written; null for any other text. */
+export function readWhere(text: string): Where | null {
+  const [, stage, name, numbers] = PLACE.exec(text) ?? [];
+  const what = WHATS.find((one) => one === name);
+  if (!what || numbers === undefined) return null;
+  const at = numbers.split('.').map(Number);
+  return stage === undefined ? { what, at } : { what, at, stage: Number(stage) };
+}
+
+/** What the numbers are like at a chance; a learner's habit may go by it. */
+export const FEATURES = [
+  'zero-above',
+  'zero-below',
+  'equal-figures',
+  'blank-below',
+  'neighbour-zero',
+  'just-regrouped',
+  'carry-of-one',
+  'carry-of-more',
+  'first',
+  'last',
+] as const;
+export type Feature = (typeof FEATURES)[number];
+
+/** A chance as a method asks about it. */
+export interface Chance {
+  readonly at: Where;
+  readonly features?: readonly Feature[];
+  /** How many steps later its first false amount stands, when it is not the next one. */
+  readonly ahead?: number;
+}
+
+/** What two figures of one place are like; `below` is undefined where nothing stands. */
+export function figureFeatures(
+  above: number,
+  below: number | undefined,
+  neighbour?: number,
+): readonly Feature[] {
+  return [
+    ...(above === 0 ? (['zero-above'] as const) : []),
+    ...(below === 0 ? (['zero-below'] as const) : []),
+    ...(below === above ? (['equal-figures'] as const) : []),
+    ...(below === undefined ? (['blank-below'] as const) : []),
+    ...(neighbour === 0 ? (['neighbour-zero'] as const) : []),
+  ];
+}
+
+export function carryFeatures(carried: number): readonly Feature[] {
+  return carried === 0 ? [] : [carried === 1 ? 'carry-of-one' : 'carry-of-more'];
+}
+
+/** Chances with the first and the last of every slip marked as such. */
+export function withEnds<
+  C extends { readonly slip: string; readonly features: readonly Feature[] },
+>(chances: readonly C[]): readonly C[] {
+  const first = new Map<string, C>();
+  const last = new Map<string, C>();
+  for (const chance of chances) {
+    if (!first.has(chance.slip)) first.set(chance.slip, chance);
+    last.set(chance.slip, chance);
+  }
+  return chances.map((chance) => ({
+    ...chance,
+    features: [
+      ...chance.features.filter((feature) => feature !== 'first' && feature !== 'last'),
+      ...(first.get(chance.slip) === chance ? (['first'] as const) : []),
+      ...(last.get(chance.slip) === chance ? (['last'] as const) : []),
+    ],
+  }));
+}

@@ -1,0 +1,11 @@
+import type { Exact } from '../exact/exact.ts';
+import type { Opportunity } from './account.ts';
+import type { Leak } from './leaks.ts';
+
+/** What a work comes to, without how it looks or what is said of it. Plain amounts; it can go to a worker. */
+export interface LightRun {
+  readonly answer: Exact;
+  readonly total: Exact;
+  readonly leaks: readonly Leak[];
+  readonly opportunities: readonly Opportunity[];
+}

@@ -1,0 +1,62 @@
+/** What a run of steps is for. */
+export const PHASE_KINDS = [
+  'answer',
+  'cells',
+  'chain',
+  'change',
+  'chunk',
+  'column',
+  'combine',
+  'copy',
+  'cross',
+  'diagonals',
+  'difference',
+  'differences',
+  'digit',
+  'doubles',
+  'equal additions',
+  'figure',
+  'find',
+  'gather',
+  'hops',
+  'improper',
+  'line',
+  'open',
+  'out',
+  'pairs',
+  'places',
+  'point',
+  'primes',
+  'products',
+  'quotient',
+  'regrouping',
+  'rename',
+  'rest',
+  'rounding',
+  'rows',
+  'scale',
+  'signs',
+  'simplify',
+  'stage',
+  'sum',
+  'ticks',
+  'together',
+  'total',
+  'totals',
+  'wholes',
+] as const;
+export type PhaseKind = (typeof PHASE_KINDS)[number];
+
+/** Steps of one phase belong together: a line, the final sum. */
+export interface Phase {
+  readonly kind: PhaseKind;
+  /** Which of its kind: a line's place, a chunk's number; absent where there is one alone. */
+  readonly of?: number;
+  /** The stage of a string of factors, from 1; absent for a work of one stage. */
+  readonly stage?: number;
+}
+
+/** Whether two steps belong to one phase. */
+export function samePhase(a: Phase, b: Phase): boolean {
+  return a.kind === b.kind && a.of === b.of && a.stage === b.stage;
+}

@@ -1,0 +1,99 @@
+import type { Opportunity } from '../account/account.ts';
+import { withEnds } from '../account/chance.ts';
+import type { Leak } from '../account/leaks.ts';
+import type { LightRun } from '../account/light-run.ts';
+import { LightScribe } from '../account/light-scribe.ts';
+import { Exact } from '../exact/exact.ts';
+import { numeralValue } from '../exact/numeral.ts';
+import { problemValue, type Problem } from '../problem/problem.ts';
+import type { MethodSpec } from './method-spec.ts';
+import {
+  inOrder,
+  inStages,
+  prepared,
+  scribeRequest,
+  type Named,
+  type Request,
+} from './run-method.ts';
+import { pointSlip } from './shared/point-step.ts';
+
+/** One stage as it is followed. */
+interface LightWork {
+  readonly by: LightScribe;
+  readonly steps: number;
+  readonly answer: Exact;
+  readonly opportunities: readonly Opportunity[];
+}
+
+/**
+ * Works a problem by the same code of the method as a trace, for its answer and leaks alone: what classes, diagnosis
+ * and claims need of thousands of works. RangeError when the method does not accept the problem.
+ */
+export function runLight(spec: MethodSpec, problem: Problem, request: Request): LightRun {
+  const chancesOf = (clean: Request) => runLight(spec, problem, clean).opportunities;
+  const { scale, whole, own, staged } = prepared(spec, problem, request, chancesOf);
+  const run = staged ? stagedRun(spec, whole, own) : onlyRun(runOnce(spec, whole, own), whole);
+  if (!scale) return run.light;
+  const read = scaled(run.light, problem, scale.unit);
+  return pointSlip(read, run.steps + 1, problem, own.slips);
+}
+
+function runOnce(spec: MethodSpec, problem: Problem, own: Named): LightWork {
+  const by = new LightScribe(scribeRequest(spec, problem, own));
+  const { answer, opportunities } = spec.work(by, problem, own.school);
+  return { by, steps: by.steps, answer, opportunities };
+}
+
+function onlyRun({ by, steps, answer, opportunities }: LightWork, problem: Problem) {
+  const light: LightRun = { answer, total: problemValue(problem), leaks: by.leaks, opportunities };
+  return { steps, light };
+}
+
+/** Stage after stage; what an early one leaks is multiplied by the factors still to come. */
+function stagedRun(spec: MethodSpec, problem: Problem, own: Named) {
+  const { taken } = inOrder(spec, problem, own.school);
+  const works = inStages(taken, own, {
+    run: (stage, request) => runOnce(spec, stage, request),
+    madeBy: ({ by }) => by.answer,
+  });
+  const factors = taken.operands.map(numeralValue);
+  const leaks: Leak[] = [];
+  const opportunities: Opportunity[] = [];
+  let steps = 0;
+  works.forEach((work, k) => {
+    const rest = factors.slice(k + 2).reduce((product, factor) => product.times(factor), Exact.ONE);
+    if (k > 0) steps += 1;
+    if (!rest.isZero) {
+      for (const { step, amount } of work.by.leaks) {
+        leaks.push({ step: step + steps, amount: amount.times(rest) });
+      }
+      for (const one of work.opportunities) {
+        const earlier = opportunities.filter(({ slip }) => slip === one.slip).length;
+        const at = k === 0 ? one.at : { ...one.at, stage: k };
+        opportunities.push({ ...one, at, occurrence: earlier + 1, step: one.step + steps });
+      }
+    }
+    steps += work.steps;
+  });
+  const light: LightRun = {
+    answer: works.at(-1)!.answer,
+    total: problemValue(problem),
+    leaks,
+    opportunities: withEnds(opportunities),
+  };
+  return { steps, light };
+}
+
+/** A run in whole numbers read as the one with decimals that it stands for. */
+function scaled(
+  { answer, leaks, opportunities }: LightRun,
+  problem: Problem,
+  unit: Exact,
+): LightRun {
+  return {
+    answer: answer.times(unit),
+    total: problemValue(problem),
+    leaks: leaks.map(({ step, amount }) => ({ step, amount: amount.times(unit) })),
+    opportunities,
+  };
+}

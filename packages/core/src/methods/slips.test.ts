@@ -1,0 +1,71 @@
+import fc from 'fast-check';
+import { addressText, readWhere, whereText } from '../account/chance.ts';
+import { leaksOf } from '../account/leaks.ts';
+import { choiceName, everySchool, problemsFor } from '../testing/arbitraries.ts';
+import { worked } from '../testing/work.ts';
+
+const named = everySchool.map((choice) => [choiceName(choice), choice] as const);
+
+describe.each(named)('slips of %s', (_, { method, school }) => {
+  it('have an address each, and leak first at the step that is named', () => {
+    fc.assert(
+      fc.property(problemsFor(method), (problem) => {
+        const clean = method.trace(problem, { school });
+        expect(leaksOf(clean)).toEqual([]);
+        const addresses = clean.opportunities.map(addressText);
+        expect(new Set(addresses).size).toBe(addresses.length);
+        for (const chance of clean.opportunities.slice(0, 12)) {
+          const address = addressText(chance);
+          expect(readWhere(whereText(chance.at))).toEqual(chance.at);
+          const byNumber = { slip: chance.slip, occurrence: chance.occurrence };
+          const slipped = method.trace(problem, {
+            school,
+            slips: [{ slip: chance.slip, at: chance.at }],
+          });
+          const named = slipped.opportunities.find((one) => addressText(one) === address);
+          expect([address, named !== undefined]).toEqual([address, true]);
+          const [first] = leaksOf(slipped);
+          if (first) expect([address, first.step]).toEqual([address, named!.step]);
+          const again = method.trace(problem, { school, slips: [byNumber] });
+          expect([address, again.answer.toString()]).toEqual([address, slipped.answer.toString()]);
+        }
+      }),
+      { numRuns: 10 },
+    );
+  });
+});
+
+describe('addresses', () => {
+  const addressesOf = (id: string, text: string) => worked(id, text).opportunities.map(addressText);
+
+  it.each([
+    ['column-multiplication', '46 × 58', ['omit-placeholder@line-1', 'forget-carry@line-1.1']],
+    ['decomposition', '642 − 387', ['lender-not-reduced@place-2', 'smaller-from-larger@place-0']],
+    ['lattice', '46 × 58', ['swap-cell@cell-1.0', 'add-edge-digit@diagonal-0']],
+    ['left-to-right-addition', '386 + 58', ['skip-part@term-1.1']],
+    ['column-multiplication', '12 × 35 × 7', ['forget-carry@stage-1/line-0.2']],
+    ['short-division', '952 ÷ 7', ['forget-remainder@place-1']],
+    ['mixed-improper', '5 1/6 − 2 5/6', ['whole-added@operand-1']],
+    ['expand-arcs', '(x+4)(3x−2)', ['lost-sign@cell-1.0', 'unlike-gathered@term-1.0']],
+  ])('of %s for %s hold %j', (id, text, some) => {
+    expect(addressesOf(id, text)).toEqual(expect.arrayContaining(some));
+  });
+
+  it('stay the same when another slip is made', () => {
+    const both = worked('column-multiplication', '768 × 67', {
+      slips: [
+        { slip: 'forget-carry', at: { what: 'line', at: [0, 1] } },
+        { slip: 'forget-carry', at: { what: 'line', at: [1, 2] } },
+      ],
+    });
+    expect(leaksOf(both).map(({ step, amount }) => [step, amount.toString()])).toEqual([
+      [2, '-50'],
+      [7, '-4000'],
+    ]);
+  });
+
+  it.each(['line', 'line-', 'line-x', 'nowhere-1', 'stage-1/', 'line-1.0.', 'stage--1/line-1', ''])(
+    'are not read from %j',
+    (text) => expect(readWhere(text)).toBeNull(),
+  );
+});
