@@ -1,7 +1,7 @@
 import { Exact } from '../exact/exact.ts';
 import { worthAt } from '../exact/numeral.ts';
 import { problemValue } from '../problem/problem.ts';
-import type { Entry, EntryId, Given, Mark, OwedEntry, Trace } from './account.ts';
+import type { Entry, EntryId, Given, Mark, Opportunity, OwedEntry, Trace } from './account.ts';
 import { withEnds } from './chance.ts';
 import type { Leak } from './leaks.ts';
 import { Scribe, type StepDraft, type Writing } from './scribe.ts';
@@ -14,8 +14,7 @@ import { TermSet, type PieceSpace, type TermSpace } from './terms.ts';
  */
 export class LightScribe extends Scribe {
   readonly leaks: Leak[] = [];
-  /** The marks that are read as the answer, in the order in which they were written. */
-  answer: readonly Mark[] = [];
+  private read: readonly Mark[] = [];
   private readonly allMarks: Mark[] = [];
   private none!: TermSet;
   private done = 0;
@@ -27,6 +26,17 @@ export class LightScribe extends Scribe {
   /** How many steps were made. */
   get steps(): number {
     return this.done;
+  }
+
+  /** The marks that are read as the answer, in the order in which they were written. */
+  get answer(): readonly Mark[] {
+    const read = new Set(this.read);
+    return this.allMarks.filter((mark) => read.has(mark));
+  }
+
+  /** The chances that were asked about. */
+  get chances(): readonly Opportunity[] {
+    return withEnds(this.opportunities);
   }
 
   protected override openTerms(space: TermSpace): void {
@@ -121,8 +131,7 @@ export class LightScribe extends Scribe {
 
   override close(answer: readonly Mark[]): Trace {
     const { problem, method, school, order = [], hops = [] } = this.request;
-    const read = new Set(answer);
-    this.answer = this.allMarks.filter((mark) => read.has(mark));
+    this.read = answer;
     return {
       problem,
       method,
@@ -133,7 +142,7 @@ export class LightScribe extends Scribe {
       start: [],
       steps: [],
       groups: [],
-      opportunities: withEnds(this.opportunities),
+      opportunities: this.opportunities,
       total: problemValue(problem),
       answer: Exact.sum(answer.map(({ worth }) => worth)),
       balanced: this.leaks.length === 0,

@@ -84,12 +84,12 @@ export interface ScribeRequest {
   readonly school: School;
   /** Slips to be made, by the addresses of their chances. */
   readonly slips?: readonly SlipAt[];
-  readonly order?: readonly string[];
+  readonly order?: readonly string[] | undefined;
   readonly hops?: readonly Exact[];
   /** How many figures the answer has at least, because the point stands before the last ones. */
   readonly leastPlaces?: number;
   /** Which stage of a string of factors this is, from 1, and whether it is the last. */
-  readonly stage?: StagePlace;
+  readonly stage?: StagePlace | undefined;
 }
 
 export interface StagePlace {
@@ -140,7 +140,7 @@ export class Scribe {
     cuts: Cuts,
     kept: readonly (readonly number[])[] = cuts.map((parts) => parts.map((_, k) => k)),
   ): void {
-    this.openTerms(new ProductSpace(cuts), choices(kept));
+    this.openTerms(new ProductSpace(cuts), () => choices(kept));
   }
 
   /**
@@ -151,8 +151,9 @@ export class Scribe {
     const signs = cuts.map((_, k) =>
       this.request.problem.kind === 'difference' && k > 0 ? -1 : 1,
     );
-    const terms = cuts.flatMap((parts, operand) => parts.map((_, part) => [operand, part]));
-    this.openTerms(new SumSpace(cuts, signs), terms);
+    this.openTerms(new SumSpace(cuts, signs), () =>
+      cuts.flatMap((parts, operand) => parts.map((_, part) => [operand, part])),
+    );
   }
 
   /**
@@ -173,10 +174,10 @@ export class Scribe {
     });
   }
 
-  protected openTerms(space: TermSpace, kept: readonly (readonly number[])[]): void {
+  protected openTerms(space: TermSpace, kept: () => readonly (readonly number[])[]): void {
     this.space = space;
     this.termsOf = space.cuts.map((parts) => parts.map(() => []));
-    for (const parts of kept) {
+    for (const parts of kept()) {
       const index = space.index(parts);
       const worth = space.worthOf(parts);
       const id = `o${space.id(index)}` as EntryId;

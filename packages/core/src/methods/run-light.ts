@@ -22,7 +22,6 @@ interface LightWork {
   readonly by: LightScribe;
   readonly steps: number;
   readonly answer: Exact;
-  readonly opportunities: readonly Opportunity[];
 }
 
 /**
@@ -40,12 +39,13 @@ export function runLight(spec: MethodSpec, problem: Problem, request: Request): 
 
 function runOnce(spec: MethodSpec, problem: Problem, own: Named): LightWork {
   const by = new LightScribe(scribeRequest(spec, problem, own));
-  const { answer, opportunities } = spec.work(by, problem, own.school);
-  return { by, steps: by.steps, answer, opportunities };
+  const { answer } = spec.work(by, problem, own.school);
+  return { by, steps: by.steps, answer };
 }
 
-function onlyRun({ by, steps, answer, opportunities }: LightWork, problem: Problem) {
-  const light: LightRun = { answer, total: problemValue(problem), leaks: by.leaks, opportunities };
+function onlyRun({ by, steps, answer }: LightWork, problem: Problem) {
+  const total = problemValue(problem);
+  const light: LightRun = { answer, total, leaks: by.leaks, opportunities: by.chances };
   return { steps, light };
 }
 
@@ -67,7 +67,7 @@ function stagedRun(spec: MethodSpec, problem: Problem, own: Named) {
       for (const { step, amount } of work.by.leaks) {
         leaks.push({ step: step + steps, amount: amount.times(rest) });
       }
-      for (const one of work.opportunities) {
+      for (const one of work.by.chances) {
         const earlier = opportunities.filter(({ slip }) => slip === one.slip).length;
         const at = k === 0 ? one.at : { ...one.at, stage: k };
         opportunities.push({ ...one, at, occurrence: earlier + 1, step: one.step + steps });

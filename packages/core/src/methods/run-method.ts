@@ -18,7 +18,14 @@ export interface Request extends TraceOptions {
 }
 
 /** A request whose slips are known by their addresses. */
-export type Named = Omit<Request, 'slips'> & { readonly slips: readonly SlipAt[] };
+export interface Named {
+  readonly school: School;
+  readonly slips: readonly SlipAt[];
+  readonly order: readonly string[] | undefined;
+  readonly hops: readonly Exact[];
+  readonly leastPlaces: number;
+  readonly stage: StagePlace | undefined;
+}
 
 /** How a request is worked: in whole numbers, and how they are read back. */
 export interface Prepared {
@@ -31,6 +38,25 @@ export interface Prepared {
   readonly hops: readonly Exact[];
 }
 
+/** What does not depend on schools or slips. */
+type Readied = Pick<Prepared, 'scale' | 'whole' | 'staged'>;
+
+/** Looked at once for every problem and method, since a class works one problem many times. */
+const READIED = new WeakMap<Problem, Map<string, Readied>>();
+
+function readied(spec: MethodSpec, problem: Problem): Readied {
+  const known = READIED.get(problem)?.get(spec.id);
+  if (known) return known;
+  const acceptance = spec.accepts(problem);
+  if (!acceptance.ok) throw new RangeError(`${spec.id}: ${refusalText(acceptance.reason)}`);
+  const scale = scaleOf(problem);
+  const whole = scale?.whole ?? problem;
+  const made = { scale, whole, staged: whole.kind === 'product' && whole.operands.length > 2 };
+  const all = READIED.get(problem) ?? new Map<string, Readied>();
+  READIED.set(problem, all.set(spec.id, made));
+  return made;
+}
+
 /** Looks at a request before it is worked. RangeError when the method does not accept the problem. */
 export function prepared(
   spec: MethodSpec,
@@ -38,16 +64,14 @@ export function prepared(
   request: Request,
   chancesOf: (clean: Request) => readonly Opportunity[],
 ): Prepared {
-  const acceptance = spec.accepts(problem);
-  if (!acceptance.ok) throw new RangeError(`${spec.id}: ${refusalText(acceptance.reason)}`);
-  const scale = scaleOf(problem);
-  const whole = scale?.whole ?? problem;
+  const { scale, whole, staged } = readied(spec, problem);
   const hops = lawfulHops(spec, problem, request);
   const counts = scale ? hops.map((hop) => hop.dividedBy(scale.unit)) : hops;
-  const staged = whole.kind === 'product' && whole.operands.length > 2;
   const leastPlaces = scale && whole.kind !== 'product' ? scale.decimals + 1 : 1;
   const slips = addressed(request, chancesOf);
-  return { scale, whole, own: { ...request, slips, hops: counts, leastPlaces }, staged, hops };
+  const { school, order, stage } = request;
+  const own: Named = { school, order, stage, slips, hops: counts, leastPlaces };
+  return { scale, whole, own, staged, hops };
 }
 
 /**
@@ -88,17 +112,9 @@ function runOnce(spec: MethodSpec, problem: Problem, request: Named): Trace {
 
 /** What a Scribe is asked for one stage of a work. */
 export function scribeRequest(spec: MethodSpec, problem: Problem, request: Named): ScribeRequest {
-  const { school, slips, order, hops = [], leastPlaces = 1, stage } = request;
-  return {
-    problem,
-    method: spec.id,
-    school,
-    slips,
-    ...(order && spec.freeOrder ? { order } : {}),
-    hops,
-    leastPlaces,
-    ...(stage ? { stage } : {}),
-  };
+  const { school, slips, order, hops, leastPlaces, stage } = request;
+  const own = spec.freeOrder ? order : undefined;
+  return { problem, method: spec.id, school, slips, order: own, hops, leastPlaces, stage };
 }
 
 /** The stages in the order in which the method takes the factors up. */
@@ -137,13 +153,12 @@ export function inStages<Work>(
   let product = first!;
   for (const [k, factor] of others.entries()) {
     const later = others.slice(k + 1);
-    const { order, ...rest } = request;
-    const without = {
-      ...rest,
+    const own: Named = {
+      ...request,
+      order: k === 0 ? request.order : undefined,
       stage: { number: k + 1, isLast: later.length === 0 },
       slips: later.some(isZero) ? [] : slipsOfStage(request.slips, k),
     };
-    const own = k === 0 && order ? { ...without, order } : without;
     const work = run(makeProblem('product', [product, factor]), own);
     works.push(work);
     product = nextFactor(madeBy(work), problem);
