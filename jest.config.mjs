@@ -29,13 +29,19 @@ const project = (displayName, roots, extra = {}) => ({
   ...extra,
 });
 
+/** Projects whose traces are all replayed while they are tested; those of core say themselves which. */
+const WATCHED = {
+  setupFilesAfterEnv: ['<rootDir>/testing/patience.mjs', '<rootDir>/testing/watch.mjs'],
+};
+
 /** Unit tests by package; real-browser tests and pictures are projects of their own. */
 export default {
   projects: [
     project('core', ['packages/core/src']),
-    project('cli', ['packages/cli/src']),
-    project('server', ['apps/server/src']),
+    project('cli', ['packages/cli/src'], WATCHED),
+    project('server', ['apps/server/src'], WATCHED),
     project('web', ['apps/web/src'], {
+      ...WATCHED,
       setupFiles: ['<rootDir>/apps/web/src/testing/browser-globals.ts'],
       moduleNameMapper: { '\\.css$': '<rootDir>/apps/web/src/testing/no-style.ts' },
     }),

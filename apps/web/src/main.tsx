@@ -1,6 +1,7 @@
 import '@fontsource-variable/figtree';
 import '@fontsource-variable/literata';
 import '@fontsource-variable/literata/wght-italic.css';
+import { watchTraces } from '@levee/core';
 import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
 import { StrictMode } from 'react';
@@ -17,6 +18,7 @@ const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"
 const cache = createCache({ key: 'lv', prepend: true, ...(nonce ? { nonce } : {}) });
 
 watchLeaving();
+if (import.meta.env.DEV) watchTraces();
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -200,5 +200,6 @@ export {
   type PaperChoice,
 } from './formats/comparison-document.ts';
 export { decodeAgreement } from './formats/agreement-document.ts';
+export { watchTraces } from './methods/watch.ts';
 export { auditDocument, type TraceFault } from './formats/trace-audit.ts';
 export { LAW_TABLE } from './laws/table.ts';

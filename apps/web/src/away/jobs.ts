@@ -1,5 +1,6 @@
 import { choicesOf, compare, readProblem, registry, type PaperChoice } from '@levee/core';
 import { certify, type Certified } from '../worked/certify.ts';
+import { readImport } from './read-import.ts';
 
 /** What is worked out away from the page. Plain data in, plain data out. */
 export const jobs = {
@@ -9,6 +10,8 @@ export const jobs = {
     if (!read.ok) throw new RangeError(`certificate: "${problem}" is not a problem`);
     return certify(compare(read.problem, choicesOf(papers, registry)));
   },
+
+  readImport,
 };
 
 export type Jobs = typeof jobs;

@@ -6,6 +6,7 @@ import type { MethodSpec, TraceOptions } from './method-spec.ts';
 import type { LightRun } from '../account/light-run.ts';
 import { runLight } from './run-light.ts';
 import { runMethod } from './run-method.ts';
+import { watched } from './watch.ts';
 import { scaledHops } from './scaled-hops.ts';
 import { POINT_ONE_OFF, pointPhrases } from './shared/point-step.ts';
 import { stagePhrases } from './shared/stages.ts';
@@ -40,8 +41,11 @@ export function defineMethod(spec: MethodSpec): Method {
   return {
     ...whole,
     defaultSchool,
-    trace: (problem, options = {}) =>
-      runMethod(whole, problem, { ...options, school: options.school ?? defaultSchool }),
+    trace: (problem, options = {}) => {
+      const school = options.school ?? defaultSchool;
+      const trace = runMethod(whole, problem, { ...options, school });
+      return options.slips && options.slips.length > 0 ? trace : watched(trace);
+    },
     light: (problem, options = {}) =>
       runLight(whole, problem, { ...options, school: options.school ?? defaultSchool }),
     sheet: (trace) => sheetOf(spec.sheet, trace),

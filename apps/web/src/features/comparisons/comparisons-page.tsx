@@ -1,4 +1,4 @@
-import { decodeComparison, registry, type ComparisonDocument } from '@levee/core';
+import { registry } from '@levee/core';
 import AddIcon from '@mui/icons-material/Add';
 import { Button, TablePagination, TextField } from '@mui/material';
 import { useCallback, useEffect, useState, type ChangeEvent } from 'react';
@@ -10,6 +10,7 @@ import {
   type Stored,
   type Unreadable,
 } from '../../api/client.ts';
+import { away } from '../../away/away.ts';
 import { closeComparison } from '../../store/keeper.ts';
 import { download, fileName } from '../../ui/download.ts';
 import { notify } from '../../ui/notices.tsx';
@@ -275,10 +276,14 @@ function ImportButton({ done }: { readonly done: () => void }) {
     const [file] = event.target.files ?? [];
     event.target.value = '';
     if (!file) return;
-    const read = readImport(await file.text());
+    const read = await away('readImport', await file.text());
     if (!read.ok) return notify(`${file.name} cannot be imported: ${read.fault}`);
     const reply = await comparisonsApi.create(read.document);
-    notify(reply.ok ? `${file.name} is imported.` : `It could not be kept. ${reply.detail}`);
+    notify(
+      reply.ok
+        ? `${file.name} is imported. ${read.checked}`
+        : `It could not be kept. ${reply.detail}`,
+    );
     done();
   };
   return (
@@ -292,21 +297,6 @@ function ImportButton({ done }: { readonly done: () => void }) {
       />
     </Button>
   );
-}
-
-type Import = { ok: true; document: ComparisonDocument } | { ok: false; fault: string };
-
-/** Reads an imported file; a fault says where it is. */
-export function readImport(text: string): Import {
-  let input: unknown;
-  try {
-    input = JSON.parse(text);
-  } catch {
-    return { ok: false, fault: 'it is not JSON.' };
-  }
-  const decoded = decodeComparison(input, registry);
-  if (decoded.ok) return { ok: true, document: decoded.document };
-  return { ok: false, fault: `${decoded.where}: ${decoded.fault}.`.replace(/\.\.$/, '.') };
 }
 
 async function exportList(search: string): Promise<void> {

@@ -1,7 +1,6 @@
 /** @jest-environment jsdom */
 import { documentWith } from '../../testing/scene.ts';
 import { fileName } from '../../ui/download.ts';
-import { readImport } from './comparisons-page.tsx';
 import { listCsv } from './list-csv.ts';
 
 const document = documentWith('46 × 58', ['lattice', 'column-multiplication']);
@@ -42,21 +41,6 @@ describe('a comparison that cannot be read', () => {
       },
     ]);
     expect(csv.split('\r\n')[1]).toBe('9,Later,,7 + 8,,,,then,now');
-  });
-});
-
-describe('an import', () => {
-  it('reads what was exported', () => {
-    expect(readImport(JSON.stringify(document))).toEqual({ ok: true, document });
-  });
-
-  it('says what is wrong, and where', () => {
-    expect(readImport('nonsense')).toEqual({ ok: false, fault: 'it is not JSON.' });
-    const bad = JSON.stringify({ ...document, problem: '46 ×' });
-    expect(readImport(bad)).toMatchObject({
-      ok: false,
-      fault: expect.stringMatching(/^problem: /),
-    });
   });
 });
 

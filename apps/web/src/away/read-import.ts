@@ -1,0 +1,90 @@
+import {
+  audit,
+  auditDocument,
+  choicesOf,
+  compare,
+  decodeComparison,
+  registry,
+  type ComparisonDocument,
+  type Comparison,
+} from '@levee/core';
+
+/** An imported file as a comparison, with a sentence on what was checked; or what is wrong with it, and where. */
+export type Import =
+  | { readonly ok: true; readonly document: ComparisonDocument; readonly checked: string }
+  | { readonly ok: false; readonly fault: string };
+
+/**
+ * Reads an imported file: a comparison, whose papers are worked and replayed; or the trace of one method, which is
+ * replayed as it stands in the file and becomes a comparison of one paper.
+ */
+export function readImport(text: string): Import {
+  let input: unknown;
+  try {
+    input = JSON.parse(text);
+  } catch {
+    return { ok: false, fault: 'it is not JSON.' };
+  }
+  return isTrace(input) ? traceImport(input) : comparisonImport(input);
+}
+
+interface TraceLike {
+  readonly format: 'levee-trace';
+  readonly problem?: { readonly text?: unknown };
+  readonly method?: unknown;
+  readonly school?: unknown;
+}
+
+function isTrace(input: unknown): input is TraceLike {
+  return (input as { format?: unknown } | null)?.format === 'levee-trace';
+}
+
+function traceImport(input: TraceLike): Import {
+  const fault = auditDocument(input);
+  if (fault) {
+    const where = fault.step === 0 ? '' : `in step ${fault.step} `;
+    return { ok: false, fault: sentence(`${where}${fault.fault}`) };
+  }
+  const { method, school } = input;
+  const read = comparisonImport({
+    format: 'levee-comparison',
+    version: 2,
+    title: '',
+    story: '',
+    unit: '',
+    counted: false,
+    problem: input.problem?.text,
+    estimate: null,
+    papers: [{ method, school, order: [], hops: [] }],
+    steps: [0],
+    pace: 'amount',
+    checks: [],
+  });
+  return read.ok
+    ? { ...read, checked: 'Every amount and law of its trace holds, as it stands in the file.' }
+    : read;
+}
+
+function comparisonImport(input: unknown): Import {
+  const decoded = decodeComparison(input, registry);
+  if (!decoded.ok) return { ok: false, fault: sentence(`${decoded.where}: ${decoded.fault}`) };
+  const { document, problem } = decoded;
+  const fault = firstFault(compare(problem, choicesOf(document.papers, registry)));
+  if (fault !== null) return { ok: false, fault };
+  const papers = document.papers.length;
+  const of = papers === 1 ? 'its paper' : `its ${papers} papers`;
+  return { ok: true, document, checked: `Every amount and law of ${of} holds.` };
+}
+
+/** Where a paper breaks a promise; null when none does. */
+function firstFault({ lanes }: Comparison): string | null {
+  for (const { method, trace } of lanes) {
+    const [fault] = audit(trace);
+    if (fault) return sentence(`${method.name}, step ${fault.step}: ${fault.fault}`);
+  }
+  return null;
+}
+
+function sentence(text: string): string {
+  return text.endsWith('.') ? text : `${text}.`;
+}
