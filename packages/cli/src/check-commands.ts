@@ -13,8 +13,13 @@ export function verifyCommand(file: string): string {
     const { method, move, fault } = verdict;
     throw new RefutedError(method === null ? fault : `${method}, line ${move + 1}: ${fault}`);
   }
-  const lines = read.value.methods.reduce((count, { moves }) => count + moves.length, 0);
-  return `confirmed: ${read.value.methods.length} methods, ${lines} lines\n`;
+  const { methods } = read.value;
+  const lines = methods.reduce((count, { moves }) => count + moves.length, 0);
+  const leaks = methods.flatMap(({ method, leak }) =>
+    leak ? [`${method} leaks ${leak.amount} in step ${leak.step}`] : [],
+  );
+  const asFar = leaks.length > 0 ? `; as far as it goes: ${leaks.join(', ')}` : '';
+  return `confirmed: ${methods.length} methods, ${lines} lines${asFar}\n`;
 }
 
 /** Whether a trace holds. RefutedError with the first fault. */

@@ -121,6 +121,7 @@ function orderArgument(order: string | undefined): readonly string[] | null {
 export interface CompareOptions {
   readonly methods: string;
   readonly school: readonly string[];
+  readonly slip?: readonly string[];
   readonly format: string;
 }
 
@@ -134,8 +135,12 @@ export function compareCommand(text: string, options: CompareOptions): string {
   const choices = ids.map((id) => {
     const method = methodArgument(id, problem);
     const own = options.school.filter((pair) => pair.startsWith(`${id}:`));
+    const slips = (options.slip ?? [])
+      .filter((text) => text.startsWith(`${id}:`))
+      .map((text) => slipArgument(method, text.slice(id.length + 1)));
     return {
       method,
+      ...(slips.length > 0 ? { slips } : {}),
       school: schoolArgument(
         method,
         own.map((pair) => pair.slice(id.length + 1)),
@@ -146,7 +151,18 @@ export function compareCommand(text: string, options: CompareOptions): string {
   if (stray !== undefined) {
     throw new UsageError(`"${stray}" names no compared method; write it as method:school=option.`);
   }
+  const strange = options.slip?.find((text) => !ids.includes(text.split(':')[0] ?? ''));
+  if (strange !== undefined) {
+    throw new UsageError(`"${strange}" names no compared method; write it as method:slip@where.`);
+  }
   const comparison = compare(problem, choices);
+  for (const [k, { trace }] of comparison.lanes.entries()) {
+    const { method, school, slips = [] } = choices[k]!;
+    for (const slip of slips) {
+      const asked = slip.at ? trace : method.trace(problem, { school });
+      if (!hasOpportunity(asked.opportunities, slip)) throw new UsageError(noChance(asked, slip));
+    }
+  }
   if (format === 'json') return json(comparisonReport(comparison));
   const names = { method: (id: string) => registry.get(id).name, notation: PLAIN_NOTATION };
   const certificate = agreement(comparison);

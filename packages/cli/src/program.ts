@@ -72,7 +72,12 @@ function commandTree(write: (text: string) => void, complain: (text: string) => 
       collect,
       [],
     )
-    .option('--slip <slip@n>', 'make the nth chance of a slip happen; may be repeated', collect, [])
+    .option(
+      '--slip <slip@where>',
+      'make a slip, by its address or as slip@n at the nth chance; may be repeated',
+      collect,
+      [],
+    )
     .option('--order <terms>', 'term ids to deal with first, joined by commas')
     .option('--hops <amounts>', 'hops, pieces or changes of your own, joined by commas')
     .option('--format <format>', 'json, markdown, svg or text', 'json')
@@ -84,6 +89,7 @@ function commandTree(write: (text: string) => void, complain: (text: string) => 
     .argument('<problem>', 'such as "46 * 58"')
     .requiredOption('--methods <ids>', 'method ids joined by commas')
     .option('--school <method:school=option>', 'choose an option; may be repeated', collect, [])
+    .option('--slip <method:slip@where>', 'make a slip; may be repeated', collect, [])
     .option('--format <format>', 'json, markdown or latex', 'json')
     .action((problem, options) => write(compareCommand(problem, options)));
 

@@ -6,7 +6,7 @@ import { lettersText, raised } from '../exact/terms-text.ts';
 import type { ProblemKind } from '../problem/problem.ts';
 import { writeAmount, type Script } from '../problem/script.ts';
 import type { Agreement } from './agreement.ts';
-import type { Expression, Move } from './expressions.ts';
+import type { Expression, MethodAgreement, Move } from './expressions.ts';
 
 /** Each law in a few words, for people. */
 export const LAW_NAMES: Record<Law, string> = {
@@ -150,7 +150,7 @@ export function equationText(certificate: Agreement): string {
 /** The agreement as a Markdown document: a section a method, a table row a move. */
 export function agreementMarkdown(agreement: Agreement, { method, notation }: ExportNames): string {
   const texts = termTextsOf(agreement);
-  const sections = agreement.methods.map(({ method: id, moves }) =>
+  const sections = agreement.methods.map(({ method: id, moves, leak }) =>
     [
       `## ${method(id)}`,
       '',
@@ -160,15 +160,26 @@ export function agreementMarkdown(agreement: Agreement, { method, notation }: Ex
         ({ expression, law }) =>
           `| = | ${expressionLine(expression, texts, notation)} | ${lawName(law, agreement)} |`,
       ),
+      ...(leak ? ['', leakText(leak, (text) => inNotation(text, notation))] : []),
     ].join('\n'),
   );
   const equation = inNotation(equationText(agreement), notation);
   return [
-    `# Why the methods agree: ${equation}`,
+    `# ${agreement.methods.some(({ leak }) => leak) ? 'How far' : 'Why'} the methods agree: ${equation}`,
     ...sections,
     closing(agreement, (text) => inNotation(text, notation)),
     '',
   ].join('\n\n');
+}
+
+/** `Step 3 loses 50; from there on it does not agree.` */
+function leakText(
+  { step, amount }: NonNullable<MethodAgreement['leak']>,
+  math: (text: string) => string,
+): string {
+  const isLess = amount.startsWith('-');
+  const size = math(isLess ? amount.slice(1) : amount);
+  return `Step ${step} ${isLess ? 'loses' : 'gains'} ${size}; from there on it does not agree.`;
 }
 
 /** What all methods deal with; the terms are put into mathematics where the text is not plain. */
@@ -272,8 +283,10 @@ export function movesLatex(
 export function agreementLatex(agreement: Agreement, { method, notation }: ExportNames): string {
   const texts = termTextsOf(agreement);
   const sections = agreement.methods.map(
-    ({ method: id, moves }) =>
-      `\\paragraph{${method(id)}}\n\\[\n${movesLatex(agreement.problem, moves, texts, notation)}\n\\]`,
+    ({ method: id, moves, leak }) =>
+      `\\paragraph{${method(id)}}\n\\[\n${movesLatex(agreement.problem, moves, texts, notation)}\n\\]${
+        leak ? `\n${leakText(leak, (text) => `$${texText(text, notation)}$`)}` : ''
+      }`,
   );
   return [
     '% needs \\usepackage{amsmath}',

@@ -13,6 +13,7 @@ import {
   type Move,
 } from './expressions.ts';
 import { dealtSteps } from './stops.ts';
+import { leakedMoves } from './leaked-moves.ts';
 import { quotientMoves } from './quotient-moves.ts';
 import { rootMoves } from './root-moves.ts';
 import { sumMoves } from './sum-moves.ts';
@@ -21,7 +22,8 @@ import { termMoves } from './term-moves.ts';
 /** A certificate that methods agree: plain data that can be checked without the traces. */
 export interface Agreement {
   readonly format: 'levee-agreement';
-  readonly version: 2;
+  /** 3 where some method leaks, else 2. */
+  readonly version: 2 | 3;
   readonly problem: string;
   readonly kind: ProblemKind;
   /** How its numbers are written. */
@@ -55,7 +57,7 @@ export function agreement(comparison: Comparison): Agreement {
   const indices = Array.from({ length: space.size }, (_, index) => index);
   return {
     format: 'levee-agreement',
-    version: 2,
+    version: lanes.some(({ leaks }) => leaks.length > 0) ? 3 : 2,
     problem: problemText(problem),
     kind: problem.kind,
     script: scriptOf(problem),
@@ -78,6 +80,8 @@ export function agreement(comparison: Comparison): Agreement {
 function methodAgreement(comparison: Comparison, lane: Lane, total: Exact): MethodAgreement {
   const method = lane.method.id;
   const { space, problem } = comparison;
+  const [leak] = lane.leaks;
+  if (leak) return { method, ...leakedMoves(lane, problem, leak), brief: false };
   const all = lane.amounts.at(-1)!.terms;
   if (all.isEmpty || (!isSum(problem.kind) && total.isZero)) {
     return { method, moves: [], bracketing: null, brief: false };

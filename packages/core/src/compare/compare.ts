@@ -1,4 +1,13 @@
-import type { Entry, EntryId, Given, Group, School, Trace } from '../account/account.ts';
+import type {
+  Entry,
+  EntryId,
+  Given,
+  Group,
+  School,
+  SlipRequest,
+  Trace,
+} from '../account/account.ts';
+import { leaksOf, type Leak } from '../account/leaks.ts';
 import { allEntries } from '../account/owed.ts';
 import { TermSet, type TermSpace } from '../account/terms.ts';
 import type { Exact } from '../exact/exact.ts';
@@ -14,6 +23,8 @@ export interface Choice {
   readonly order?: readonly string[];
   /** Her own hops, for methods that take them. */
   readonly hops?: readonly Exact[];
+  /** Slips that a learner makes in it. */
+  readonly slips?: readonly SlipRequest[];
 }
 
 /** A group of a trace in the common terms of its comparison. */
@@ -28,6 +39,8 @@ export interface Amount {
 export interface Lane {
   readonly method: Method;
   readonly trace: Trace;
+  /** Where it gains or loses something: nowhere without a slip. */
+  readonly leaks: readonly Leak[];
   /** The trace's groups, in the common terms. */
   readonly amounts: readonly Amount[];
   /** The common terms of every entry and given of the trace. */
@@ -47,11 +60,12 @@ export interface Comparison {
 
 /** Works a problem by several methods. RangeError when a method does not accept it. */
 export function compare(problem: Problem, choices: readonly Choice[]): Comparison {
-  const traces = choices.map(({ method, school, order, hops }) =>
+  const traces = choices.map(({ method, school, order, hops, slips }) =>
     method.trace(problem, {
       ...(school ? { school } : {}),
       ...(order ? { order } : {}),
       ...(hops ? { hops } : {}),
+      ...(slips ? { slips } : {}),
     }),
   );
   const { space, translate } = commonTerms(traces);
@@ -66,7 +80,8 @@ export function compare(problem: Problem, choices: readonly Choice[]): Compariso
       const terms = entries.get(id)?.terms;
       return terms ? translate[k]!(terms) : TermSet.empty(space);
     };
-    return { method: choices[k]!.method, trace, amounts, termsOf, find };
+    const leaks = choices[k]!.slips ? leaksOf(trace) : [];
+    return { method: choices[k]!.method, trace, leaks, amounts, termsOf, find };
   });
   return { problem, space, lanes, stops: stopsOf(lanes) };
 }

@@ -39,6 +39,8 @@ export interface MethodAgreement {
   readonly bracketing: Expression | null;
   /** True where only the brackets and the total are told, because the steps would be too long. */
   readonly brief: boolean;
+  /** Where a learner's work gains or loses something; the moves then go only as far as before that step. */
+  readonly leak?: { readonly step: number; readonly amount: string };
 }
 
 /** An amount of these terms; `scaled` says how it is written where that is not how it is told. */

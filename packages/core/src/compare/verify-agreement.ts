@@ -54,12 +54,15 @@ export function verifyAgreement(certificate: Agreement): Verification {
   const value = Exact.parse(certificate.value);
   const frame: Frame = {
     terms: termsFor(certificate, worths),
-    isNumbered: certificate.version !== (1 as number),
+    isNumbered: (certificate.version as number) !== 1,
     laws: lawFrame(certificate, worths, read.problem),
     worths,
     value,
   };
   for (const agreement of certificate.methods) {
+    if (agreement.leak && certificate.version !== 3) {
+      return { ok: false, method: agreement.method, move: 0, fault: 'only version 3 tells leaks' };
+    }
     const wrong = methodFault(agreement, frame);
     if (wrong) return { ok: false, method: agreement.method, ...wrong };
   }
@@ -194,7 +197,8 @@ const OPENING: Record<Agreement['kind'], Move['law']> = {
 };
 
 function methodFault(agreement: MethodAgreement, frame: Frame): Fault | null {
-  const { moves, bracketing } = agreement;
+  const { moves, bracketing, leak } = agreement;
+  if (leak && !isLeak(leak)) return { move: 0, fault: 'a leak has a step and an amount' };
   if (moves.length === 0)
     return frame.value.isZero ? null : { move: 0, fault: 'there are no moves' };
   const lines: Line[] = [];
@@ -211,7 +215,7 @@ function methodFault(agreement: MethodAgreement, frame: Frame): Fault | null {
   return (
     openingFault(moves[0]!, lines[0]!, frame) ??
     stepsFault(agreement, lines, frame) ??
-    endFault(lines, frame) ??
+    (agreement.leak ? null : endFault(lines, frame)) ??
     bracketingFault(bracketing, lines, frame)
   );
 }
@@ -293,6 +297,12 @@ function moveFault(
   }
   const stray = parts.find(({ change }) => otherTerms(change, frame) !== null);
   return stray && law !== 'same-change' ? 'the terms of a part are not the same' : null;
+}
+
+/** A work that leaks says where and how much; what it has come to before is no claim on the total. */
+function isLeak({ step, amount }: NonNullable<MethodAgreement['leak']>): boolean {
+  const leaks = amountOrNull(amount);
+  return step >= 1 && leaks !== null && !leaks.isZero;
 }
 
 /**

@@ -15,7 +15,7 @@ import {
   type Read,
 } from './reading.ts';
 
-const VERSIONS = [1, 2];
+const VERSIONS = [1, 2, 3];
 
 /**
  * Reads a certificate from anything and trusts nothing; what it claims is for `verifyAgreement` to check. Version 1,
@@ -32,7 +32,7 @@ export function decodeAgreement(input: unknown): Read<Agreement> {
     }
     return {
       format: 'levee-agreement',
-      version: fields['version'] as 2,
+      version: fields['version'] as 2 | 3,
       problem: textIn(fields['problem'], 'problem'),
       kind: oneOfIn(fields['kind'], 'kind', PROBLEM_KINDS),
       script: oneOfIn(fields['script'], 'script', SCRIPTS),
@@ -65,7 +65,7 @@ function termIn(input: unknown, where: string): Agreement['terms'][number] {
 
 function methodIn(input: unknown, where: string): MethodAgreement {
   const fields = fieldsOf(input, where);
-  const { bracketing, brief } = fields;
+  const { bracketing, brief, leak } = fields;
   const moves = listIn(fields['moves'], `${where}.moves`, moveIn);
   return {
     method: textIn(fields['method'], `${where}.method`),
@@ -74,7 +74,13 @@ function methodIn(input: unknown, where: string): MethodAgreement {
     // Version 1 did not say so: a sum in three lines was one in brief.
     brief:
       brief === true || (brief === undefined && moves.length <= 3 && moves[1]?.law === 'reorder'),
+    ...(leak === undefined ? {} : { leak: leakIn(leak, `${where}.leak`) }),
   };
+}
+
+function leakIn(input: unknown, where: string): NonNullable<MethodAgreement['leak']> {
+  const { step, amount } = fieldsOf(input, where);
+  return { step: countIn(step, `${where}.step`), amount: amountIn(amount, `${where}.amount`) };
 }
 
 function moveIn(input: unknown, where: string): Move {
