@@ -138,6 +138,8 @@ describe('the web application', () => {
         const policy = headers['content-security-policy']!;
         expect(policy).toContain(`style-src 'self' 'nonce-${nonce}'`);
         expect(policy).toContain("default-src 'none'");
+        expect(policy).toMatch(/connect-src 'self'(;|$)/);
+        expect(policy).not.toContain('*');
         expect(policy).not.toContain('unsafe');
         expect(headers['x-content-type-options']).toBe('nosniff');
       }

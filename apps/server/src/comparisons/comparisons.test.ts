@@ -155,10 +155,11 @@ describe('a comparison', () => {
     await server.ask.delete(`/api/comparisons/${id}`).expect(204);
     await server.ask.get(`/api/comparisons/${id}`).expect(404);
     await server.ask.delete(`/api/comparisons/${id}`).expect(404);
-    await server.ask.put(`/api/comparisons/${id}`).send({ version: 1, document }).expect(404);
+    const late = { version: 1, document: { ...document!, title: 'Written after it was deleted' } };
+    await server.ask.put(`/api/comparisons/${id}`).send(late).expect(404);
     await server.ask.post(`/api/comparisons/${id}/restore`).expect(200);
     const { body } = await server.ask.get(`/api/comparisons/${id}`).expect(200);
-    expect(body).toMatchObject({ document });
+    expect(body).toMatchObject({ version: 1, document });
   });
 });
 

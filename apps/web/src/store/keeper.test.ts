@@ -113,14 +113,34 @@ describe('keeping', () => {
     expect(readDraft(own())).toBeNull();
   });
 
+  it('is not kept while a change made under way waits, and sends that too', async () => {
+    let answer: (value?: undefined) => void = () => undefined;
+    server.slow = new Promise((resolve) => (answer = resolve));
+    retitle('first');
+    await jest.advanceTimersByTimeAsync(500);
+    retitle('second');
+    const first = answer;
+    server.slow = new Promise((resolve) => (answer = resolve));
+    first();
+    await jest.advanceTimersByTimeAsync(0);
+    expect([state(), readDraft(own())?.document.title]).toEqual(['keeping', 'second']);
+    expect(server.stored.document.title).toBe('second');
+    answer();
+    await settle();
+    expect([state(), readDraft(own())]).toEqual(['kept', null]);
+  });
+
   it('keeps progress too, but undo does not go through it', async () => {
     useComparison.getState().setSteps([1, 1, 1]);
     await settle();
     expect(server.stored.document.steps).toEqual([1, 1, 1]);
     expect(history().pastStates).toHaveLength(0);
     retitle('x');
+    useComparison.getState().setSteps([2, 2, 2]);
     history().undo();
-    expect(currentDocument()).toMatchObject({ title: '', steps: [1, 1, 1] });
+    expect(currentDocument()).toMatchObject({ title: '', steps: [2, 2, 2] });
+    history().redo();
+    expect(currentDocument()).toMatchObject({ title: 'x', steps: [2, 2, 2] });
   });
 
   it('goes on when the server was away for a while', async () => {

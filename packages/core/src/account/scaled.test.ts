@@ -38,6 +38,30 @@ describe('works with decimals', () => {
     expect(answerText(trace)).toBe('73.8');
   });
 
+  it('give hops and figures of the question their true worth', () => {
+    const hops = (id: string, text: string) =>
+      marksOf(worked(id, text)).flatMap(({ hop }) => (hop ? [`${hop.from}>${hop.to}`] : []));
+    expect(hops('left-to-right-addition', '12.5 + 3.75')).toEqual([
+      '25/2>31/2',
+      '31/2>81/5',
+      '81/5>65/4',
+    ]);
+    expect(hops('counting-up', '12.5 − 3.75')).toEqual(['15/4>19/5', '19/5>59/5', '59/5>25/2']);
+    const givens = (id: string, text: string) =>
+      worked(id, text).givens.map(({ glyph, worth }) => `${glyph}: ${worth}`);
+    expect(givens('column-multiplication', '3.6 × 2.05')).toEqual([
+      '6: 3/5',
+      '3: 3',
+      '5: 1/20',
+      '0: 0',
+      '2: 2',
+    ]);
+    expect(givens('left-to-right-addition', '12.5 + 3.75').slice(0, 2)).toEqual([
+      '12.50: 25/2',
+      '3.75: 15/4',
+    ]);
+  });
+
   it('place the point by counting and by the estimate, and flag what does not agree', () => {
     const last = said(worked('lattice', '3.6 × 20.5')).at(-1);
     expect(last).toBe(

@@ -1,3 +1,4 @@
+import { bothMake } from './totals-check.ts';
 import fc from 'fast-check';
 import { compare, type Comparison } from '../compare/compare.ts';
 import { Exact } from '../exact/exact.ts';
@@ -65,12 +66,30 @@ describe('checks', () => {
     expect(reach.every(({ caught, answer }) => caught && answer !== '255')).toBe(true);
   });
 
+  it('by rows and columns ask both', () => {
+    const sums = (rows: number, columns: number) => ({
+      rowSum: Exact.of(rows),
+      columnSum: Exact.of(columns),
+    });
+    const right = Exact.of(2668);
+    expect(bothMake(sums(2668, 2668), right)).toBe(true);
+    expect(bothMake(sums(2668, 2667), right)).toBe(false);
+    expect(bothMake(sums(2667, 2668), right)).toBe(false);
+  });
+
   it('of size let small slips through and find large ones', () => {
     const near = (answer: number, about: number, judgement: '' | 'close') =>
       isNearEnough(Exact.of(answer), Exact.of(about), judgement);
     expect(near(255, 200, '')).toBe(true);
     expect(near(255, 200, 'close')).toBe(false);
     expect(near(215, 200, 'close')).toBe(true);
+    expect([179, 180, 220, 221, 225].map((answer) => near(answer, 200, 'close'))).toEqual([
+      false,
+      true,
+      true,
+      false,
+      false,
+    ]);
     expect(near(2550, 200, '')).toBe(false);
     expect(near(-255, 200, '')).toBe(false);
     expect(near(0, 0, '')).toBe(true);

@@ -32,6 +32,14 @@ function ownTotals({ space, groups }: Trace): AreaTotals {
   return areaTotals(space, (i, j) => cells.get(`${i},${j}`) ?? Exact.ZERO)!;
 }
 
+/** Whether rows and columns each make the answer. */
+export function bothMake(
+  { rowSum, columnSum }: { readonly rowSum: Exact; readonly columnSum: Exact },
+  answer: Exact,
+): boolean {
+  return rowSum.equals(answer) && columnSum.equals(answer);
+}
+
 function make(
   { comparison: { space, problem }, lane }: CheckSubject,
   answer: Exact,
@@ -39,7 +47,7 @@ function make(
 ): CheckFinding {
   const totals = lane.method.hasCells ? ownTotals(work) : areaTotals(space)!;
   const text = amountWriter(problem);
-  const fits = totals.rowSum.equals(answer) && totals.columnSum.equals(answer);
+  const fits = bothMake(totals, answer);
   return {
     outcome: fits ? 'agrees' : 'disagrees',
     lines: [

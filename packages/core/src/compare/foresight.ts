@@ -98,14 +98,10 @@ function termForesight({ steps }: Trace): readonly Foresight[] {
   ];
 }
 
-/** Whether a step uses the rule of signs where a minus is on both sides: of two factors, or a bracket and its term. */
-export function meetsMinus({ law, about }: Step): boolean {
+/** Whether minus meets minus in a step: of two factors, or of a bracket and its term. */
+export function meetsMinus({ about }: Step): boolean {
   const factors = about?.factors ?? [];
-  return (
-    law === 'sign' &&
-    factors.length > 1 &&
-    factors.every(({ coefficient }) => coefficient.numerator < 0n)
-  );
+  return factors.length > 1 && factors.every(({ coefficient }) => coefficient.numerator < 0n);
 }
 
 /** Whether both numbers of a quotient are scaled, and the places that what is left goes into. */

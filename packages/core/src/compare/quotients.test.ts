@@ -101,6 +101,9 @@ describe('a quotient that is found', () => {
     const counted = cost(worked('long-division', '952 ÷ 7'));
     expect(counted).toMatchObject({ facts: 3, additions: 3, carries: 2, heldAtOnce: 0 });
     expect(counted.largestWritten.toString()).toBe('42');
+    expect(cost(worked('long-division', '1296 ÷ 24')).facts).toBe(4);
+    expect(cost(worked('short-division', '1296 ÷ 24')).facts).toBe(4);
+    expect(cost(worked('partial-quotients', '1296 ÷ 24')).facts).toBe(6);
     const chunks = cost(worked('partial-quotients', '952 ÷ 7'));
     expect(chunks).toMatchObject({ facts: 5, additions: 9, carries: 0 });
     expect(chunks.largestWritten.toString()).toBe('700');

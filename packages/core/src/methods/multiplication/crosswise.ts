@@ -22,12 +22,15 @@ type PlaceValues = {
   readonly place: number;
   readonly keep: number;
   readonly last: boolean;
+  /** Whether a figure is written; a place in front that holds nothing stays empty. */
+  readonly written: boolean;
   readonly slip: string;
 };
 
 const gathered: Wording<PlaceValues> = {
-  digit: ({ digits, carried, total, keep, last, slip }, say) => {
+  digit: ({ digits, carried, total, keep, last, written, slip }, say) => {
     const sum = `${pairText(digits, carried, slip, say)} = ${say.number(total)}`;
+    if (!written) return `${sum}: nothing is written in front${tail(slip)}.`;
     if (last || keep === 0) return `${sum}: write **${say.number(total)}**${tail(slip)}.`;
     return `${sum}: write **${say.number(total % say.base)}**, ${say.passOnFigures(keep)}${tail(slip)}.`;
   },
@@ -272,6 +275,7 @@ function fromTheOnes(
         place,
         keep,
         last,
+        written: isWritten,
         slip: forgotten ? 'forget-held' : missed ? 'miss-pair' : '',
       }),
     });
