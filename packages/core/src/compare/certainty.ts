@@ -1,4 +1,4 @@
-import type { EntryId, Mark, Trace } from '../account/account.ts';
+import type { Entry, Mark, Trace } from '../account/account.ts';
 import { tally } from '../account/ledger.ts';
 import { IN_QUOTIENT, isRewriting } from '../account/rewriting.ts';
 import type { Bounds, TermSet } from '../account/terms.ts';
@@ -58,39 +58,19 @@ function afterStages(all: readonly Certainty[], before: number): readonly Certai
 }
 
 function placeCertainties(trace: Trace): readonly Certainty[] {
-  const { problem } = trace;
-  const worth = new Map<EntryId, bigint>();
-  const bounds = new Map<EntryId, Bounds>();
-  let [low, high, marked] = [0n, 0n, 0n];
-  for (const entry of trace.start) {
-    if (entry.terms.isEmpty) continue;
-    const bound = boundOf(entry.terms, problem.base);
-    bounds.set(entry.id, bound);
-    low += bound.low;
-    high += bound.high;
-  }
-  const all = [certainty(marked, low, high, problem.base)];
-  for (const step of trace.steps) {
-    for (const id of step.takes) {
-      const bound = bounds.get(id);
-      low -= bound?.low ?? 0n;
-      high -= bound?.high ?? 0n;
-      marked -= worth.get(id) ?? 0n;
-    }
-    for (const mark of step.gives) {
-      if (mark.role === 'doubled') {
-        const bound = boundOf(mark.terms, problem.base);
-        bounds.set(mark.id, bound);
-        low += bound.low;
-        high += bound.high;
-        continue;
-      }
-      worth.set(mark.id, mark.worth.numerator);
-      marked += mark.worth.numerator;
-    }
-    all.push(certainty(marked, marked + low, marked + high, problem.base));
-  }
-  return all;
+  const { base } = trace.problem;
+  const known = tally(trace, (entry) => (isKnown(entry) ? entry.worth : null));
+  const [lows, highs] = (['low', 'high'] as const).map((end) =>
+    tally(trace, (entry) => (isKnown(entry) ? null : Exact.of(boundOf(entry.terms, base)[end]))),
+  ) as [readonly Exact[], readonly Exact[]];
+  return known.map(({ numerator: marked }, step) =>
+    certainty(marked, marked + lows[step]!.numerator, marked + highs[step]!.numerator, base),
+  );
+}
+
+/** What is marked is known, but for a double that stands for all that its row has not kept yet. */
+function isKnown(entry: Entry): boolean {
+  return entry.standing === 'marked' && entry.role !== 'doubled';
 }
 
 /** Fractions and terms have no figures in places: what is put together so far is known, and nothing of the rest. */

@@ -1,5 +1,6 @@
 import type { Entry, EntryId, Mark, Role, Trace } from '../account/account.ts';
 import { allEntries, owedEntries } from '../account/owed.ts';
+import { tally } from '../account/ledger.ts';
 import { samePhase } from '../account/phase.ts';
 import { isRewriting } from '../account/rewriting.ts';
 import { Exact } from '../exact/exact.ts';
@@ -111,13 +112,14 @@ function isDivided({ problem: { kind } }: Trace): boolean {
 }
 
 /** The most terms that are owed or written and not dealt with yet, at any moment. */
-function mostTerms({ start, steps }: Trace): number {
-  let [live, most] = [start.length, start.length];
-  for (const { takes, gives, opens } of steps) {
-    live += gives.length + opens.length - takes.length;
-    most = Math.max(most, live);
-  }
-  return most;
+function mostTerms(trace: Trace): number {
+  return mostLive(trace, () => true);
+}
+
+/** The most entries of a sort that are there at once, at any moment. */
+function mostLive(trace: Trace, isOfIt: (entry: Entry) => boolean): number {
+  const counts = tally(trace, (entry) => (isOfIt(entry) ? Exact.ONE : null));
+  return Number(largest(counts).numerator);
 }
 
 /** The largest number that each step writes. */
@@ -240,19 +242,12 @@ function regroupings(trace: Trace): number {
 }
 
 function heldLoad(trace: Trace): { most: number; largest: Exact } {
-  const inHead = new Map<EntryId, Mark>();
-  let most = 0;
-  let greatest = Exact.ZERO;
-  for (const step of trace.steps) {
-    for (const id of step.takes) inHead.delete(id);
-    for (const mark of step.gives.filter((given) => given.medium === 'head')) {
-      inHead.set(mark.id, mark);
-      const figure = heldNumber(mark, trace.problem.base);
-      if (figure.compare(greatest) > 0) greatest = figure;
-    }
-    most = Math.max(most, inHead.size);
-  }
-  return { most, largest: greatest };
+  const isHeld = (entry: Entry) => entry.standing === 'marked' && entry.medium === 'head';
+  const held = trace.steps.flatMap(({ gives }) => gives.filter(isHeld));
+  return {
+    most: mostLive(trace, isHeld),
+    largest: largest(held.map((mark) => heldNumber(mark, trace.problem.base))),
+  };
 }
 
 /** The figure that is held, or the whole number where one is. */
