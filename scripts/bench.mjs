@@ -14,6 +14,18 @@ import {
 const SAMPLE = 40;
 const SAMPLES = 15;
 
+/** One work of every sort, to be followed for its amounts alone. */
+const LIGHT = [
+  ['386 + 58', 'column-addition'],
+  ['642 − 387', 'decomposition'],
+  ['46 × 58', 'column-multiplication'],
+  ['46 × 58', 'lattice'],
+  ['952 ÷ 7', 'long-division'],
+  ['3/4 + 1/6', 'cross-products'],
+  ['(x+4)(3x−2)', 'expand-arcs'],
+  ['√7396', 'digit-pairs'],
+];
+
 /** Speed as ratios of one run, so that they hold on any machine. */
 await main(async () => {
   ensureInstalled();
@@ -48,6 +60,15 @@ async function benchCore() {
       () => method.trace(whole),
     );
     say(`  ${method.id.padEnd(24)} ${times.toFixed(2)}`);
+  }
+  say('Time to trace, and to trace with sentences, over a light run of the same work');
+  for (const [text, id] of LIGHT) {
+    const { problem } = core.readProblem(text);
+    const method = core.registry.get(id);
+    const light = () => method.light(problem);
+    const bare = ratio(() => method.trace(problem), light);
+    const whole = ratio(() => core.traceDocument(method, method.trace(problem)), light);
+    say(`  ${id.padEnd(24)} ${bare.toFixed(2)}   ${whole.toFixed(2)}`);
   }
   say(
     'Time to trace two numbers of n figures over time to write that trace as JSON (goal at most 1.50)',

@@ -13,6 +13,7 @@ import { TermSet, type PieceSpace, type TermSpace } from './terms.ts';
  * not kept. Entries say what they owe only when they are asked.
  */
 export class LightScribe extends Scribe {
+  override readonly keepsTerms = false;
   readonly leaks: Leak[] = [];
   private read: readonly Mark[] = [];
   private readonly allMarks: Mark[] = [];
@@ -67,7 +68,9 @@ export class LightScribe extends Scribe {
   }
 
   override kindWhere(letters: string) {
-    for (let index = 0; index < this.space.size; index++) this.owes(...this.space.parts(index));
+    if (this.owed.size < this.space.size) {
+      for (let index = 0; index < this.space.size; index++) this.owes(...this.space.parts(index));
+    }
     return super.kindWhere(letters);
   }
 

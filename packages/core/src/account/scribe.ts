@@ -106,6 +106,8 @@ const ONLY_STAGE: StagePlace = { number: 1, isLast: true };
  */
 export class Scribe {
   readonly base: number;
+  /** Whether terms are kept; where they are not, a method need not cut its numbers finely. */
+  readonly keepsTerms: boolean = true;
   protected space!: TermSpace;
   protected readonly owed = new Map<number, OwedEntry>();
   private readonly live = new Set<Entry>();
@@ -119,6 +121,7 @@ export class Scribe {
   private termsOf: number[][][] = [];
   /** Terms of steps that came to nothing and wrote nothing. */
   private readonly spent: TermSet[] = [];
+  private kinds: ReadonlyMap<string, EntryId> | null = null;
   private balance = Exact.ZERO;
   private marks = 0;
 
@@ -320,9 +323,15 @@ export class Scribe {
 
   /** The first term of a kind, by its letters: what names the kind, whatever has become of its terms. */
   kindWhere(letters: string): Where {
-    const inOrder = [...this.owed].sort(([a], [b]) => a - b).map(([, entry]) => entry);
-    const first = inOrder.find(({ worth }) => worth.letters === letters);
-    return where('term', ...(first ? first.id.slice(1).split('.').map(Number) : []));
+    this.kinds ??= this.firstOfKinds();
+    return where('term', ...(this.kinds.get(letters)?.slice(1).split('.').map(Number) ?? []));
+  }
+
+  private firstOfKinds(): ReadonlyMap<string, EntryId> {
+    const kinds = new Map<string, EntryId>();
+    const fromLast = [...this.owed].sort(([a], [b]) => b - a);
+    for (const [, { id, worth }] of fromLast) kinds.set(worth.letters, id);
+    return kinds;
   }
 
   /** How many steps are written. */

@@ -76,10 +76,12 @@ export class FigureDivision {
     const { plan, slip } = plannedDivision(scribe, problem, school);
     this.plan = plan;
     this.reach = reaches(plan);
-    const edges = this.reach.flatMap(({ to, usedTo }) => [to, usedTo]);
-    const unworked = figureEdges(plan);
+    const edges = () => [
+      ...this.reach.flatMap(({ to, usedTo }) => [to, usedTo]),
+      ...figureEdges(plan),
+    ];
     const by = slip === '' ? undefined : numeralValue(plan.divisor);
-    this.length = new DividendLength(problem, [...edges, ...unworked], by);
+    this.length = new DividendLength(problem, scribe.keepsTerms ? edges() : [], by);
     const figures = openFigures(scribe, problem, plan, this.length);
     for (const { place, entry } of figures) this.entries.set(place, entry);
     const { shift } = planDivision(problem, school);

@@ -89,7 +89,8 @@ class ChunkWork {
     this.unit = placeValue(plan.base, -plan.shift);
     let edge = Exact.ZERO;
     const edges = chunks.map((by) => (edge = edge.plus(by.times(divisor).times(this.unit))));
-    this.length = new DividendLength(problem, edges, slip === '' ? undefined : divisor);
+    const cuts = scribe.keepsTerms ? edges : [];
+    this.length = new DividendLength(problem, cuts, slip === '' ? undefined : divisor);
   }
 
   work(): Trace {

@@ -65,7 +65,7 @@ class PairWork {
     private readonly plan: RootPlan,
   ) {
     const total = numeralValue(problem.operands[0]!);
-    this.length = new NumberLength(total, this.cuts(), problem.base);
+    this.length = new NumberLength(total, scribe.keepsTerms ? this.cuts() : [], problem.base);
     this.owed = this.open();
   }
 
