@@ -163,7 +163,7 @@ function Row({ stored, reload }: { readonly stored: Stored; readonly reload: () 
         </a>
         <div className="caption">{document.story}</div>
       </td>
-      <td className="problem">
+      <td className="problem" title={document.problem}>
         <ProblemText problem={document.problem} />
       </td>
       <td className="caption">
