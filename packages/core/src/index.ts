@@ -200,6 +200,7 @@ export {
   type PaperChoice,
 } from './formats/comparison-document.ts';
 export { decodeAgreement } from './formats/agreement-document.ts';
+export { lightReport, type LightReport } from './formats/light-report.ts';
 export { watchTraces } from './methods/watch.ts';
 export { auditDocument, type TraceFault } from './formats/trace-audit.ts';
 export { LAW_TABLE } from './laws/table.ts';

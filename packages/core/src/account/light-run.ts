@@ -2,7 +2,7 @@ import type { Exact } from '../exact/exact.ts';
 import type { Opportunity } from './account.ts';
 import type { Leak } from './leaks.ts';
 
-/** What a work comes to, without how it looks or what is said of it. Plain amounts; it can go to a worker. */
+/** What a work comes to, without how it looks or what is said of it. */
 export interface LightRun {
   readonly answer: Exact;
   readonly total: Exact;

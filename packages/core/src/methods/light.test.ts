@@ -1,7 +1,11 @@
 import fc from 'fast-check';
 import { addressText } from '../account/chance.ts';
 import { leaksOf, type Leak } from '../account/leaks.ts';
+import { lightReport } from '../formats/light-report.ts';
+import { traceDocument } from '../formats/trace-document.ts';
 import { choiceName, everySchool, problemsFor } from '../testing/arbitraries.ts';
+import { problemFrom } from '../testing/work.ts';
+import { registry } from './index.ts';
 
 const named = everySchool.map((choice) => [choiceName(choice), choice] as const);
 
@@ -27,5 +31,27 @@ describe.each(named)('a light run of %s', (_, { method, school }) => {
       }),
       { numRuns: 10 },
     );
+  });
+});
+
+describe('what goes to a worker', () => {
+  it('is plain data: light runs and traces come back as they went', () => {
+    for (const [id, text] of [
+      ['column-multiplication', '3.6 × 20.5'],
+      ['mixed-separate', '5 1/6 − 2 5/6'],
+      ['expand-arcs', '(x+4)(3x−2)'],
+      ['digit-pairs', '√72'],
+    ] as const) {
+      const method = registry.get(id);
+      const problem = problemFrom(text);
+      const chance = method.light(problem).opportunities[0]!;
+      const report = lightReport(method.light(problem, { slips: [chance] }));
+      expect(structuredClone(report)).toEqual(report);
+      expect(JSON.parse(JSON.stringify(report))).toEqual(report);
+      expect(report.leaks.length).toBeGreaterThan(0);
+      const document = traceDocument(method, method.trace(problem));
+      expect(structuredClone(document)).toEqual(document);
+      expect(JSON.parse(JSON.stringify(document))).toEqual(document);
+    }
   });
 });
