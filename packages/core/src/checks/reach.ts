@@ -1,5 +1,6 @@
 import { answerText } from '../account/answer-text.ts';
-import type { Opportunity } from '../account/account.ts';
+import type { Opportunity, Trace } from '../account/account.ts';
+import type { Lane } from '../compare/compare.ts';
 import type { CheckSpec, CheckSubject } from './check.ts';
 
 /** A slip that could happen on a paper, the answer it would give, and whether a check would notice. */
@@ -20,18 +21,31 @@ const MOST = 60;
  * leave the answer right are no matter for a check and are left out.
  */
 export function reachOf(check: CheckSpec, subject: CheckSubject): readonly SlipReach[] {
-  const { method, trace } = subject.lane;
-  return trace.opportunities.slice(0, MOST).flatMap((opportunity): SlipReach[] => {
-    const slipped = method.trace(trace.problem, {
-      school: trace.school,
-      slips: [opportunity],
-      order: trace.choice.order,
-      hops: trace.choice.hops,
-    });
-    const { answer, total } = slipped;
-    if (answer.equals(total)) return [];
-    const label = method.slips.find(({ id }) => id === opportunity.slip)?.label ?? opportunity.slip;
-    const { outcome } = check.make(subject, answer, slipped);
-    return [{ opportunity, label, answer: answerText(slipped), caught: outcome === 'disagrees' }];
+  return slippedWorks(subject.lane).map(({ opportunity, label, trace }): SlipReach => {
+    const { outcome } = check.make(subject, trace.answer, trace);
+    return { opportunity, label, answer: answerText(trace), caught: outcome === 'disagrees' };
   });
+}
+
+interface SlippedWork {
+  readonly opportunity: Opportunity;
+  readonly label: string;
+  readonly trace: Trace;
+}
+
+const SLIPPED = new WeakMap<Trace, readonly SlippedWork[]>();
+
+/** Every slip of a work made once, those that leave the answer right left out; the same works for every check. */
+function slippedWorks({ method, trace }: Lane): readonly SlippedWork[] {
+  const known = SLIPPED.get(trace);
+  if (known) return known;
+  const { school, choice, problem, total } = trace;
+  const made = trace.opportunities.slice(0, MOST).flatMap((opportunity): SlippedWork[] => {
+    const request = { school, slips: [opportunity], order: choice.order, hops: choice.hops };
+    if (method.light(problem, request).answer.equals(total)) return [];
+    const label = method.slips.find(({ id }) => id === opportunity.slip)?.label ?? opportunity.slip;
+    return [{ opportunity, label, trace: method.trace(problem, request) }];
+  });
+  SLIPPED.set(trace, made);
+  return made;
 }
