@@ -25,12 +25,14 @@ type Region = AreaGround['regions'][number];
 export function AreaPicture() {
   const worked = useWorked();
   const ground = worked.ground?.kind === 'area' ? worked.ground : null;
-  if (!ground) {
+  if (!ground || ground.regions.length === 0) {
     return (
       <section className="panel area" aria-label="Shared picture">
         <h2>{headingOf(ground)}</h2>
         <p className="caption">
-          This rectangle has too many cells to be told apart; point at the papers instead.
+          {ground
+            ? 'A side of it is 0, so there is no rectangle to be cut.'
+            : 'This rectangle has too many cells to be told apart; point at the papers instead.'}
         </p>
       </section>
     );

@@ -40,6 +40,16 @@ describe('the picture of a quotient', () => {
     expect(page.texts('.shares text')).toEqual(['100', '20', '10', '5', '1']);
   });
 
+  it.each([
+    ['0 × 38', ['column-multiplication', 'crosswise']],
+    ['0 ÷ 7', DIVISION],
+  ])('is told, not drawn, where a side of it is 0: %s', (text, methods) => {
+    page.open(text, methods);
+    page.show(<AreaPicture />);
+    expect(page.text('.caption')).toBe('A side of it is 0, so there is no rectangle to be cut.');
+    expect(page.all('svg')).toHaveLength(0);
+  });
+
   it('shows what is found only of the paper that is active, at its own step', () => {
     page.open('952 ÷ 7', DIVISION);
     page.show(<AreaPicture />);
