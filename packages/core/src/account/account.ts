@@ -1,6 +1,7 @@
 import type { Exact } from '../exact/exact.ts';
 import type { Problem } from '../problem/problem.ts';
 import type { Scale } from '../problem/scale.ts';
+import type { Beyond } from './beyond.ts';
 import type { Feature, Where } from './chance.ts';
 import type { Phase } from './phase.ts';
 import type { TermSet, TermSpace } from './terms.ts';
@@ -83,6 +84,8 @@ export interface OwedEntry {
   readonly text: string;
   readonly worth: Exact;
   readonly terms: TermSet;
+  /** What it holds beyond the edge of the problem; absent where that is nothing. */
+  readonly beyond?: Beyond;
 }
 
 /** An amount written on paper or held in the head. */
@@ -101,6 +104,8 @@ export interface Mark {
   readonly place: number | undefined;
   /** For a hop along the line, where it starts and where it lands. */
   readonly hop?: Hop;
+  /** What it holds beyond the edge of the problem; absent where that is nothing. */
+  readonly beyond?: Beyond;
 }
 
 /** A move along the line from one number to another, forward or back. */

@@ -1,6 +1,7 @@
 import { Exact } from '../exact/exact.ts';
 import { lawFaults, workOf } from '../laws/replay.ts';
-import type { Trace } from './account.ts';
+import type { EntryId, Trace } from './account.ts';
+import { beyondOf } from './beyond.ts';
 
 /** The first primes above a hundred thousand. */
 const PRIMES = [
@@ -23,7 +24,7 @@ export interface AuditFault {
  * letters as large primes.
  */
 export function audit(trace: Trace): readonly AuditFault[] {
-  return [...amountFaults(trace), ...lawFaults(workOf(trace))];
+  return [...amountFaults(trace), ...beyondFaults(trace), ...lawFaults(workOf(trace))];
 }
 
 function amountFaults(trace: Trace): readonly AuditFault[] {
@@ -59,6 +60,33 @@ function amountFaults(trace: Trace): readonly AuditFault[] {
       faults.push({ step: trace.steps.length, fault: `${id} is left over` });
   }
   return faults;
+}
+
+/** What is laid beyond the edge of the problem must be taken back: in every step by itself, and so in the answer. */
+function beyondFaults({ start, steps, groups }: Trace): readonly AuditFault[] {
+  const entries = new Map(
+    [...start, ...steps.flatMap(({ gives, opens }) => [...gives, ...opens])].map((entry) => [
+      entry.id,
+      entry,
+    ]),
+  );
+  const all = (ids: readonly EntryId[]) => ids.flatMap((id) => entries.get(id) ?? []);
+  const faults = steps.flatMap(({ number: step, takes, gives, opens }): AuditFault[] => {
+    const more = beyondOf([...gives, ...opens], all(takes));
+    return more.size === 0
+      ? []
+      : [{ step, fault: `it lays ${[...more.keys()].join()} beyond the edge` }];
+  });
+  const left = beyondOf(all(groups.at(-1)?.marks ?? []));
+  return left.size === 0
+    ? faults
+    : [
+        ...faults,
+        {
+          step: steps.length,
+          fault: `the answer holds ${[...left.keys()].join()} beyond the edge`,
+        },
+      ];
 }
 
 /** Large primes for letters, so that different expressions do not come to the same. */

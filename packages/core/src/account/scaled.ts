@@ -2,6 +2,7 @@ import { Exact } from '../exact/exact.ts';
 import { numberText, placeValue, pointedText } from '../exact/numeral.ts';
 import { problemValue, type Problem } from '../problem/problem.ts';
 import type { Scale } from '../problem/scale.ts';
+import type { Beyond } from './beyond.ts';
 import type { Given, Mark, OwedEntry, Step, Trace } from './account.ts';
 import type { TermSet, TermSpace } from './terms.ts';
 
@@ -31,6 +32,7 @@ export function scaledTrace(whole: Trace, problem: Problem, scale: Scale): Trace
       worth: amount(of.worth),
       terms: terms(of.terms),
       ...(hop ? { hop } : {}),
+      ...(of.beyond ? { beyond: scaledBeyond(of.beyond, scale.unit) } : {}),
     };
   };
   const given = (of: Given): Given => {
@@ -63,6 +65,12 @@ export function scaledTrace(whole: Trace, problem: Problem, scale: Scale): Trace
     scale,
     whole,
   };
+}
+
+function scaledBeyond(beyond: Beyond, unit: Exact): Beyond {
+  return new Map(
+    [...beyond].map(([cell, { worth, count }]) => [cell, { worth: worth.times(unit), count }]),
+  );
 }
 
 function trueSpace(space: TermSpace, { operands }: Scale, base: number): TermSpace {

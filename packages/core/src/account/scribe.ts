@@ -20,6 +20,7 @@ import type {
   Step,
   Trace,
 } from './account.ts';
+import { beyondOf, NOTHING_BEYOND, type Beyond } from './beyond.ts';
 import { addressText, where, withEnds, type Chance, type Where } from './chance.ts';
 import { placeCut } from './cut.ts';
 import type { Phase } from './phase.ts';
@@ -55,6 +56,8 @@ export interface Writing {
   /** Whether a mark with a worth of its own still stands in its place. */
   readonly placed?: boolean;
   readonly hop?: Hop;
+  /** What it holds beyond the edge of the problem; where no mark of a step says so, all goes on into the first. */
+  readonly beyond?: Beyond;
 }
 
 /** One empty list for all steps that strike nothing. */
@@ -279,7 +282,10 @@ export class Scribe {
         throw new RangeError(`Scribe.step: ${entry.id} (${entry.text}) is taken twice`);
       }
     }
-    const gives = writes.map((writing) => this.mark(writing, terms));
+    const onward = writes.some(({ beyond }) => beyond) ? NOTHING_BEYOND : beyondOf(takes);
+    const gives = writes.map((writing, k) =>
+      this.mark(writing, terms, writing.beyond ?? (k === 0 ? onward : NOTHING_BEYOND)),
+    );
     for (const mark of gives) this.live.add(mark);
     // One sum, so that a step that keeps the balance comes to zero before anything is reduced.
     const change = worthOf(gives, takes);
@@ -382,7 +388,7 @@ export class Scribe {
     };
   }
 
-  private mark(writing: Writing, all: TermSet): Mark {
+  private mark(writing: Writing, all: TermSet, beyond: Beyond = NOTHING_BEYOND): Mark {
     const { role, count, place, spot, medium = 'paper', worth, from, hop, placed } = writing;
     const glyph = writing.glyph ?? this.glyph(count);
     const ofThese = (entries: readonly Entry[]) =>
@@ -403,6 +409,7 @@ export class Scribe {
       spot,
       place: worth === undefined || placed ? place : undefined,
       ...(hop ? { hop } : {}),
+      ...(beyond.size > 0 ? { beyond } : {}),
     };
   }
 

@@ -1,3 +1,4 @@
+import { beyondOf, NOTHING_BEYOND, type Beyond } from '../account/beyond.ts';
 import { LAWS } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
 import type { Amount } from '../laws/law.ts';
@@ -32,13 +33,19 @@ export interface TraceFault {
 export function auditDocument(input: unknown): TraceFault | null {
   const read = attempt(() => traceIn(input));
   if (!read.ok) return { step: 0, fault: `${read.where}: ${read.fault}` };
-  const { work, balances, total } = read.value;
-  const faults = [...amountFaults(work, balances, total), ...lawFaults(work)];
+  const { work, balances, total, beyond } = read.value;
+  const faults = [
+    ...amountFaults(work, balances, total),
+    ...beyondFaults(work, beyond),
+    ...lawFaults(work),
+  ];
   return faults.sort((a, b) => a.step - b.step)[0] ?? null;
 }
 
 interface ReadTrace {
   readonly work: Work;
+  /** What entries hold beyond the edge of the problem, by their ids. */
+  readonly beyond: ReadonlyMap<string, Beyond>;
   readonly balances: readonly Exact[];
   readonly total: Exact;
 }
@@ -55,6 +62,7 @@ function traceIn(input: unknown): ReadTrace {
   const entries = new Map(
     listIn(fields['entries'], 'entries', (entry, where) => entryIn(entry, where, read.problem)),
   );
+  const beyond = new Map(listIn(fields['entries'], 'entries', beyondIn));
   const steps = listIn(fields['steps'], 'steps', (step, where) => stepIn(step, where, entries));
   const given = new Set(steps.flatMap(({ step }) => [...step.gives.keys()]));
   const start = new Map([...entries].filter(([id, { owed }]) => owed && !given.has(id)));
@@ -62,6 +70,7 @@ function traceIn(input: unknown): ReadTrace {
     work: { problem: read.problem, start, steps: steps.map(({ step }) => step) },
     balances: steps.map(({ balance }) => balance),
     total: problemValue(read.problem),
+    beyond,
   };
 }
 
@@ -77,6 +86,32 @@ function entryIn(input: unknown, where: string, problem: Problem): readonly [str
       written: writtenIn(fields, problem),
     },
   ];
+}
+
+function beyondIn(input: unknown, where: string): readonly [string, Beyond] {
+  const { id, beyond = [] } = fieldsOf(input, where);
+  const cells = listIn(beyond, `${where}.beyond`, (one, at) => {
+    const { cell, worth, count } = fieldsOf(one, at);
+    if (!Number.isSafeInteger(count))
+      throw new ReadingFault(`${at}.count`, 'this is no whole number');
+    const laid = {
+      worth: Exact.parse(amountIn(worth, `${at}.worth`)),
+      count: BigInt(count as number),
+    };
+    return [textIn(cell, `${at}.cell`), laid] as const;
+  });
+  return [textIn(id, `${where}.id`), new Map(cells)];
+}
+
+/** What is laid beyond the edge of the problem is taken back, step by step. */
+function beyondFaults({ steps }: Work, beyond: ReadonlyMap<string, Beyond>): readonly TraceFault[] {
+  const all = (ids: Iterable<string>) =>
+    [...ids].map((id) => ({ beyond: beyond.get(id) ?? NOTHING_BEYOND }));
+  return steps.flatMap(({ number: step, takes, gives }): TraceFault[] => {
+    const more = beyondOf(all(gives.keys()), all(takes));
+    const cells = [...more.keys()].join();
+    return more.size === 0 ? [] : [{ step, fault: `it lays ${cells} beyond the edge` }];
+  });
 }
 
 /** A fraction as it stands on the paper; other figures are told by their worth. */

@@ -33,6 +33,12 @@ export interface EntryDocument {
   readonly medium: Mark['medium'] | null;
   readonly role: Mark['role'] | null;
   readonly terms: readonly string[];
+  /** Cells beyond the edge of the problem that it holds, each so many times; absent where there are none. */
+  readonly beyond?: readonly {
+    readonly cell: string;
+    readonly worth: string;
+    readonly count: number;
+  }[];
 }
 
 export interface StepDocument {
@@ -176,5 +182,14 @@ function entryDocument(entry: Entry): EntryDocument {
     medium: marked?.medium ?? null,
     role: marked?.role ?? null,
     terms: entry.terms.ids(),
+    ...(entry.beyond
+      ? {
+          beyond: [...entry.beyond].map(([cell, { worth, count }]) => ({
+            cell,
+            worth: worth.toString(),
+            count: Number(count),
+          })),
+        }
+      : {}),
   };
 }

@@ -1,3 +1,4 @@
+import { laidBeyond } from '../../account/beyond.ts';
 import { where } from '../../account/chance.ts';
 import type { Entry, Mark, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
@@ -133,6 +134,9 @@ function ownRounding(operands: readonly Numeral[]): Rounding {
   return nearer ? { operand: 0, change: first! } : { operand: 1, change: second! };
 }
 
+/** What the rounded addend holds that the addend does not. */
+const TOO_FAR = 'beyond.0';
+
 function work(scribe: Scribe, { operands, base }: Problem): Trace {
   scribe.openSum(operands.map(wholeCut));
   operands.forEach((_, row) => scribe.giveWhole(row, { area: 'addend', row, column: 0 }));
@@ -150,10 +154,13 @@ function work(scribe: Scribe, { operands, base }: Problem): Trace {
       takes: [entries[operand]!],
       strikes: [entries[operand]!],
       writes: [
-        wholeWriting('adjusted number', to, spot('adjusted', operand), base),
+        wholeWriting('adjusted number', to, spot('adjusted', operand), base, {
+          beyond: laidBeyond(TOO_FAR, change),
+        }),
         wholeWriting('adjustment', change.negate(), spot('adjustment'), base, {
           glyph: signed(change.negate(), base),
           from: [],
+          beyond: laidBeyond(TOO_FAR, change, -1n),
         }),
       ],
       phrase: phrase('compensation.round', { from: worths[operand]!, to, change }),

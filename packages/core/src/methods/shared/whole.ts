@@ -1,3 +1,4 @@
+import { type Beyond } from '../../account/beyond.ts';
 import type { Entry, Hop, Role, Spot, Trace } from '../../account/account.ts';
 import type { Writing } from '../../account/scribe.ts';
 import type { Exact } from '../../exact/exact.ts';
@@ -9,6 +10,8 @@ export interface WholeExtras {
   readonly from?: readonly Entry[];
   /** Figures to show when they are not those of the worth. */
   readonly glyph?: string;
+  /** What it holds beyond the edge of the problem. */
+  readonly beyond?: Beyond;
 }
 
 /** A number written whole, whatever place its figures stand in. */

@@ -1,3 +1,4 @@
+import { beyondOf, laidBeyond, NOTHING_BEYOND } from '../../account/beyond.ts';
 import { where } from '../../account/chance.ts';
 import type { Entry, School, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
@@ -152,6 +153,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
     scribe.hops.length > 0 ? scribe.hops : fitting(ownChange(numbers, school), minuend);
   changes.forEach((change, column) => {
     const at = where('hop', column);
+    const cell = `beyond.${column}`;
     const oneOnly = scribe.slip('one-changed', true, { at });
     const opposite = scribe.slip('opposite', true, { at });
     minuend = oneOnly ? minuend : opposite ? minuend.minus(change) : minuend.plus(change);
@@ -164,6 +166,10 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
       writes: [
         wholeWriting('adjusted number', minuend, { area: 'changed', row: 0, column }, base, {
           from: [above!],
+          beyond: beyondOf([
+            above!,
+            { beyond: oneOnly ? NOTHING_BEYOND : laidBeyond(cell, change, opposite ? -1n : 1n) },
+          ]),
         }),
         wholeWriting(
           'adjusted number',
@@ -172,6 +178,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
           base,
           {
             from: [below!],
+            beyond: beyondOf([below!, { beyond: laidBeyond(cell, change, -1n) }]),
             glyph: wholeGlyph(subtrahend, base),
           },
         ),

@@ -1,3 +1,4 @@
+import { laidBeyond } from '../../account/beyond.ts';
 import { where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
@@ -285,6 +286,8 @@ function hopAlong(scribe: Scribe, way: Way, owed: (k: number) => Entry): readonl
       at: where('hop', row),
     });
     const worth = startCounted ? by.plus(Exact.ONE) : by;
+    const before = gap?.beyond?.get(PAST)?.count ?? 0n;
+    const after = opensGap ? pastBy(way, to) : 0n;
     const hopTo = { from, to };
     const marks: readonly Mark[] = scribe.step({
       law: 'evaluate',
@@ -294,6 +297,7 @@ function hopAlong(scribe: Scribe, way: Way, owed: (k: number) => Entry): readonl
         wholeWriting('hop', worth, { area: 'hop', row, column: 0 }, base, {
           glyph: signed(worth, base),
           hop: hopTo,
+          beyond: laidBeyond(PAST, Exact.ONE, before - after),
         }),
         ...(last ? [] : [stopAt(to, row, base)]),
         ...(opensGap
@@ -301,6 +305,7 @@ function hopAlong(scribe: Scribe, way: Way, owed: (k: number) => Entry): readonl
               wholeWriting('hop too far', left, { area: 'gap', row, column: 0 }, base, {
                 medium: 'head',
                 glyph: signed(left, base),
+                beyond: laidBeyond(PAST, Exact.ONE, after),
               }),
             ]
           : []),
@@ -318,6 +323,17 @@ function hopAlong(scribe: Scribe, way: Way, owed: (k: number) => Entry): readonl
     scribe.group(`hop-${row}`, 'hop', [marks[0]!], phrase('counting.ring', hopTo));
   });
   return rings;
+}
+
+/** Ones of the line that lie past its ends. */
+const PAST = 'beyond.0';
+
+/** How much of what is still missing lies past an end of the stretch: less than nothing once a hop went too far. */
+function pastBy({ start, target }: Way, at: Exact): bigint {
+  const up = target.compare(start) >= 0;
+  const [low, high] = up ? [start, target] : [target, start];
+  const edge = at.compare(low) < 0 ? low : at.compare(high) > 0 ? high : at;
+  return edge.minus(at).numerator;
 }
 
 /** Whether a hop goes the other way than the end lies. */

@@ -1,7 +1,8 @@
+import { laidBeyond } from '../../account/beyond.ts';
 import { where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
-import { digitAt } from '../../exact/numeral.ts';
+import { digitAt, worthAt } from '../../exact/numeral.ts';
 import { definePhrases, fixed, type Wording } from '../../phrases/phrasebook.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
@@ -151,7 +152,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
         law: 'same-change',
         phase: { kind: 'equal additions' },
         takes: [],
-        writes: littleOnes(place, dot, forgotten),
+        writes: littleOnes(place, dot, forgotten, scribe.base),
         phrase: phrase('equal.pair', { top: upper, bottom: lower, place, forgotten, dot }),
       });
       takes.push(above!);
@@ -189,7 +190,13 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
 }
 
 /** Ten of this place above, and one of the next place, to be taken away, below. */
-function littleOnes(place: number, dot: boolean, forgotten: boolean): readonly Writing[] {
+function littleOnes(
+  place: number,
+  dot: boolean,
+  forgotten: boolean,
+  base: number,
+): readonly Writing[] {
+  const ten = worthAt(1, base, place + 1);
   const glyph = dot ? '•' : '1';
   const above: Writing = {
     role: 'little one',
@@ -197,6 +204,7 @@ function littleOnes(place: number, dot: boolean, forgotten: boolean): readonly W
     place: place + 1,
     glyph,
     spot: { area: 'above', row: 0, column: place },
+    beyond: laidBeyond(`beyond.${place}`, ten),
   };
   const below: Writing = {
     role: 'little one',
@@ -204,6 +212,7 @@ function littleOnes(place: number, dot: boolean, forgotten: boolean): readonly W
     place: place + 1,
     glyph,
     spot: { area: 'below', row: 0, column: place + 1 },
+    beyond: laidBeyond(`beyond.${place}`, ten, -1n),
   };
   return forgotten ? [above] : [above, below];
 }

@@ -1,0 +1,54 @@
+import { Exact } from '../exact/exact.ts';
+import type { Entry } from './account.ts';
+
+/**
+ * Cells that reach beyond the edge of the problem, by their names: what each is worth, and how many times an amount
+ * holds it; negative where it is taken back. What an amount holds is a map from cells to whole numbers: its terms once
+ * each, and these. Never holds a count of 0.
+ */
+export type Beyond = ReadonlyMap<string, BeyondCell>;
+
+export interface BeyondCell {
+  readonly worth: Exact;
+  readonly count: bigint;
+}
+
+export const NOTHING_BEYOND: Beyond = new Map();
+
+/** One cell beyond the edge, laid so many times. */
+export function laidBeyond(cell: string, worth: Exact, count = 1n): Beyond {
+  return worth.isZero || count === 0n ? NOTHING_BEYOND : new Map([[cell, { worth, count }]]);
+}
+
+/** What amounts hold beyond the edge together, less what some others do; cells that net to nothing are gone. */
+export function beyondOf(
+  entries: readonly Pick<Entry, 'beyond'>[],
+  less: readonly Pick<Entry, 'beyond'>[] = [],
+): Beyond {
+  const all = new Map<string, BeyondCell>();
+  const add = (beyond: Beyond, sign: bigint) => {
+    for (const [cell, { worth, count }] of beyond) {
+      const sum = (all.get(cell)?.count ?? 0n) + sign * count;
+      if (sum === 0n) all.delete(cell);
+      else all.set(cell, { worth, count: sum });
+    }
+  };
+  for (const { beyond } of entries) if (beyond) add(beyond, 1n);
+  for (const { beyond } of less) if (beyond) add(beyond, -1n);
+  return all.size === 0 ? NOTHING_BEYOND : all;
+}
+
+/** What cells beyond the edge are worth together. */
+export function worthBeyond(beyond: Beyond): Exact {
+  return Exact.sum([...beyond.values()].map(({ worth, count }) => worth.times(Exact.of(count))));
+}
+
+/** Everything that an amount holds: every cell with how many times, those of the problem and those beyond its edge. */
+export function holds({
+  terms,
+  beyond,
+}: Pick<Entry, 'terms' | 'beyond'>): ReadonlyMap<string, bigint> {
+  const counts = new Map<string, bigint>(terms.ids().map((id) => [id, 1n]));
+  for (const [cell, { count }] of beyond ?? NOTHING_BEYOND) counts.set(cell, count);
+  return counts;
+}
