@@ -89,14 +89,14 @@ function repeated(text, times) {
 
 const document = (problem, more = {}) => ({
   format: 'levee-comparison',
-  version: 2,
+  version: 3,
   title: 'siege',
   story: '',
   unit: '',
   counted: false,
   problem,
   estimate: null,
-  papers: [{ method: 'column-addition', school: {}, order: [], hops: [] }],
+  papers: [{ method: 'column-addition', school: {}, order: [], hops: [], slips: [] }],
   steps: [0],
   pace: 'amount',
   checks: [],

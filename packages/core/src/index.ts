@@ -47,7 +47,14 @@ export { kindsGround, type KindsGround } from './ground/kinds.ts';
 export { placedPoint, type PlacedPoint } from './problem/point.ts';
 export { amountWriter, scriptOf, writeAmount, type Script } from './problem/script.ts';
 export { scaleOf, type Scale } from './problem/scale.ts';
-export { addressText, readWhere, whereText, type Feature, type Where } from './account/chance.ts';
+export {
+  addressText,
+  readAddress,
+  readWhere,
+  whereText,
+  type Feature,
+  type Where,
+} from './account/chance.ts';
 export { leaksOf, type Leak } from './account/leaks.ts';
 export type { LightRun } from './account/light-run.ts';
 export { structureOf, type Finding, type Structure } from './problem/structure.ts';
@@ -162,6 +169,7 @@ export type { Expression as SumExpression, MethodAgreement, Move } from './compa
 export {
   agreementLatex,
   agreementMarkdown,
+  leakText,
   amountText,
   expressionLine,
   equationText,
@@ -188,6 +196,7 @@ export {
   JUDGEMENTS,
   MAX_CHECKS,
   MAX_HOPS,
+  MAX_SLIPS,
   MAX_PAPERS,
   PACES,
   TEXT_LIMITS,

@@ -5,6 +5,7 @@ import {
   LIMITS,
   MAX_CHECKS,
   MAX_HOPS,
+  MAX_SLIPS,
   MAX_PAPERS,
   OUTCOMES,
   PACES,
@@ -62,6 +63,18 @@ export class PaperDto {
   @IsString({ each: true })
   @MaxLength(60, { each: true })
   hops?: string[];
+
+  @ApiProperty({
+    type: [String],
+    required: false,
+    description: 'Slips made on purpose, by their addresses: `forget-carry@line-1.0`.',
+  })
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MAX_SLIPS)
+  @IsString({ each: true })
+  @MaxLength(80, { each: true })
+  slips?: string[];
 }
 
 export class CheckDto {

@@ -22,7 +22,7 @@ function comparison(demo: DemoComparison): ComparisonDocument {
   const { papers, pace = 'amount', counted = false, checks = [], ...rest } = demo;
   return {
     format: 'levee-comparison',
-    version: 2,
+    version: 3,
     pace,
     counted,
     checks,
@@ -32,6 +32,7 @@ function comparison(demo: DemoComparison): ComparisonDocument {
       school: { ...registry.get(method).defaultSchool, ...school },
       order: [],
       hops,
+      slips: [],
     })),
   };
 }

@@ -48,14 +48,14 @@ function traceImport(input: TraceLike): Import {
   const { method, school } = input;
   const read = comparisonImport({
     format: 'levee-comparison',
-    version: 2,
+    version: 3,
     title: '',
     story: '',
     unit: '',
     counted: false,
     problem: input.problem?.text,
     estimate: null,
-    papers: [{ method, school, order: [], hops: [] }],
+    papers: [{ method, school, order: [], hops: [], slips: [] }],
     steps: [0],
     pace: 'amount',
     checks: [],

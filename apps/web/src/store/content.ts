@@ -34,7 +34,7 @@ export function contentOf(document: ComparisonDocument): Content {
 
 export function documentOf(content: Content, { steps, pace }: Progress): ComparisonDocument {
   const fitted = content.papers.map((_, k) => steps[k] ?? 0);
-  return { format: 'levee-comparison', version: 2, ...content, steps: fitted, pace };
+  return { format: 'levee-comparison', version: 3, ...content, steps: fitted, pace };
 }
 
 /** The problem of a document; documents hold only problems that can be read. */
@@ -45,7 +45,7 @@ export function problemOf(content: Content): Problem {
 }
 
 export function paperOf(method: string): PaperChoice {
-  return { method, school: registry.get(method).defaultSchool, order: [], hops: [] };
+  return { method, school: registry.get(method).defaultSchool, order: [], hops: [], slips: [] };
 }
 
 /** The papers that are laid for a kind of problem when none of the papers on the bench works it. */
@@ -88,7 +88,7 @@ export function freshDocument(): ComparisonDocument {
 export function withProblem(content: Content, problem: Problem): Content {
   const papers = content.papers
     .filter(({ method }) => registry.get(method).accepts(problem).ok)
-    .map((paper) => ({ ...paper, order: [], hops: [] }));
+    .map((paper) => ({ ...paper, order: [], hops: [], slips: [] }));
   return {
     ...content,
     problem: problemText(problem),
@@ -207,8 +207,25 @@ export function withEstimate(content: Content, estimate: EstimateRecord | null):
   return { ...content, estimate };
 }
 
+/** Another choice for a paper. Slips go where it is worked in another way: their chances may not be there any more. */
 export function withPaper(content: Content, index: number, paper: PaperChoice): Content {
-  return { ...content, papers: content.papers.map((own, k) => (k === index ? paper : own)) };
+  const papers = content.papers.map((own, k) => {
+    if (k !== index) return own;
+    const stays =
+      own.method === paper.method &&
+      own.school === paper.school &&
+      own.order === paper.order &&
+      own.hops === paper.hops;
+    return stays || paper.slips.length === 0 ? paper : { ...paper, slips: [] };
+  });
+  return { ...content, papers };
+}
+
+/** One slip of a paper taken back. */
+export function withoutSlip(content: Content, index: number, slip: string): Content {
+  const paper = content.papers[index];
+  if (!paper) return content;
+  return withPaper(content, index, { ...paper, slips: paper.slips.filter((one) => one !== slip) });
 }
 
 export function withSchool(

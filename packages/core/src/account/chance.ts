@@ -52,6 +52,13 @@ export function readWhere(text: string): Where | null {
   return stage === undefined ? { what, at } : { what, at, stage: Number(stage) };
 }
 
+/** Reads `forget-carry@line-1.0`; null for any other text. */
+export function readAddress(text: string): { readonly slip: string; readonly at: Where } | null {
+  const [slip = '', place = '', ...more] = text.split('@');
+  const at = readWhere(place);
+  return at && /^[a-z]+(-[a-z]+)*$/.test(slip) && more.length === 0 ? { slip, at } : null;
+}
+
 /** What the numbers are like at a chance; a learner's habit may go by it. */
 export const FEATURES = [
   'zero-above',

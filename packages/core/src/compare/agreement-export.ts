@@ -173,7 +173,7 @@ export function agreementMarkdown(agreement: Agreement, { method, notation }: Ex
 }
 
 /** `Step 3 loses 50; from there on it does not agree.` */
-function leakText(
+export function leakText(
   { step, amount }: NonNullable<MethodAgreement['leak']>,
   math: (text: string) => string,
 ): string {

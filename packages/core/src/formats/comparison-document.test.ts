@@ -3,7 +3,7 @@ import { choicesOf, decodeComparison, type ComparisonDocument } from './comparis
 
 const document: ComparisonDocument = {
   format: 'levee-comparison',
-  version: 2,
+  version: 3,
   title: 'Sandbags',
   story: 'sandbags on 46 pallets of 58',
   unit: 'bags',
@@ -16,8 +16,15 @@ const document: ComparisonDocument = {
       school: { carries: 'below', shift: 'gap' },
       order: [],
       hops: [],
+      slips: [],
     },
-    { method: 'lattice', school: registry.get('lattice').defaultSchool, order: ['1.1'], hops: [] },
+    {
+      method: 'lattice',
+      school: registry.get('lattice').defaultSchool,
+      order: ['1.1'],
+      hops: [],
+      slips: [],
+    },
   ],
   steps: [0, 3],
   pace: 'amount',
@@ -61,7 +68,7 @@ describe('decodeComparison', () => {
 
   it('fills in schools that are not named', () => {
     const read = decoded({
-      papers: [{ method: 'lattice', school: {}, order: [], hops: [] }],
+      papers: [{ method: 'lattice', school: {}, order: [], hops: [], slips: [] }],
       steps: [0],
     });
     expect(read.ok && read.document.papers[0]!.school).toEqual(
@@ -73,7 +80,7 @@ describe('decodeComparison', () => {
   const check = document.checks[0]!;
   it.each<[Record<string, unknown>, string, RegExp]>([
     [{ format: 'other' }, 'format', /not a Levee comparison/],
-    [{ version: 3 }, 'version', /version 3 is not known/],
+    [{ version: 4 }, 'version', /version 4 is not known/],
     [{ counted: 'yes' }, 'counted', /true or false/],
     [{ checks: [{ ...check, check: 'luck' }] }, 'checks[0].check', /one of/],
     [{ checks: [{ ...check, method: 'magic' }] }, 'checks[0].method', /no method "magic"/],
@@ -109,5 +116,44 @@ describe('decodeComparison', () => {
 
   it.each([null, [], 'text', 5])('refuses %j', (input) => {
     expect(decodeComparison(input, registry)).toMatchObject({ ok: false, where: 'document' });
+  });
+
+  it('keep slips by their addresses, when each has a chance on its paper', () => {
+    const [column, ...others] = document.papers;
+    const withSlips = (...slips: string[]) =>
+      decodeComparison({ ...document, papers: [{ ...column!, slips }, ...others] }, registry);
+    const read = withSlips('forget-carry@line-0.1');
+    if (!read.ok) throw new Error(read.fault);
+    const [choice] = choicesOf(read.document.papers, registry);
+    expect(choice!.slips).toEqual([{ slip: 'forget-carry', at: { what: 'line', at: [0, 1] } }]);
+    for (const [slip, fault] of [
+      ['forget-carry', /is not a slip such as/],
+      ['forget-carry@1', /is not a slip such as/],
+      ['forget-carry@line-0.0', /no chance for forget-carry@line-0\.0/],
+      ['swap-cell@cell-0.0', /no chance for swap-cell/],
+    ] as const) {
+      expect(withSlips(slip)).toEqual({
+        ok: false,
+        where: 'papers[0].slips',
+        fault: expect.stringMatching(fault),
+      });
+    }
+    const many = Array.from({ length: 21 }, () => 'forget-carry@line-0.1');
+    expect(withSlips(...many)).toEqual({
+      ok: false,
+      where: 'papers[0].slips',
+      fault: expect.stringMatching(/up to 20 slips/),
+    });
+  });
+
+  it('of version 2 are read, with no slips', () => {
+    const papers = document.papers.map(({ method, school, order, hops }) => ({
+      method,
+      school,
+      order,
+      hops,
+    }));
+    const read = decodeComparison({ ...document, version: 2, papers }, registry);
+    expect(read).toMatchObject({ ok: true, document });
   });
 });

@@ -1,10 +1,17 @@
+import { addressText, readAddress } from '../account/chance.ts';
 import type { School } from '../account/account.ts';
 import { CHECKS, OUTCOMES, type CheckId, type Outcome } from '../checks/check.ts';
 import type { Choice } from '../compare/compare.ts';
 import { Exact } from '../exact/exact.ts';
 import { failureText } from '../problem/failure.ts';
 import { readProblem, type Problem } from '../problem/problem.ts';
-import { refusalText, resolveSchool, schoolFailureText } from '../methods/method.ts';
+import {
+  hasOpportunity,
+  refusalText,
+  resolveSchool,
+  schoolFailureText,
+  type Method,
+} from '../methods/method.ts';
 import type { Registry } from '../methods/registry.ts';
 import { COMPARISON_VERSION, migrateComparison } from './comparison-migrations.ts';
 
@@ -33,6 +40,8 @@ export interface PaperChoice {
   readonly order: readonly string[];
   /** Her own hops, pieces or changes: exact amounts in base ten (`13`, `-5`, `1/20`), for methods that take them. */
   readonly hops: readonly string[];
+  /** Slips that a learner makes on it, by their addresses, such as `forget-carry@line-1.0`. */
+  readonly slips: readonly string[];
 }
 
 /** A check that was made, as it was found then. */
@@ -47,10 +56,10 @@ export interface CheckRecord {
   readonly at: string;
 }
 
-/** The open format of a kept comparison, version 2: what was chosen, never what can be computed. */
+/** The open format of a kept comparison, version 3: what was chosen, never what can be computed. */
 export interface ComparisonDocument {
   readonly format: 'levee-comparison';
-  readonly version: 2;
+  readonly version: 3;
   readonly title: string;
   /** What the numbers stand for, in a line. */
   readonly story: string;
@@ -70,6 +79,8 @@ export const MAX_PAPERS = 4;
 /** Most checks that a comparison keeps, and most hops of a paper. */
 export const MAX_CHECKS = 200;
 export const MAX_HOPS = 40;
+/** Most slips of a paper. */
+export const MAX_SLIPS = 20;
 /** Most characters of a title, story or unit. */
 export const TEXT_LIMITS = { title: 120, story: 400, unit: 40 } as const;
 
@@ -166,7 +177,7 @@ function decodePaper(
   problem: Problem,
   registry: Registry,
 ): PaperChoice {
-  const fields = object(input, where, ['method', 'school', 'order', 'hops']);
+  const fields = object(input, where, ['method', 'school', 'order', 'hops', 'slips']);
   const id = text(fields['method'], `${where}.method`, 80);
   const method = registry.find(id);
   if (!method) throw new Fault(`${where}.method`, `there is no method "${id}"`);
@@ -186,7 +197,32 @@ function decodePaper(
   if (hops.length > MAX_HOPS) {
     throw new Fault(`${where}.hops`, `a paper has up to ${MAX_HOPS} hops, not ${hops.length}`);
   }
-  return { method: id, school: resolved.school, order, hops };
+  const slips = list(fields['slips'], `${where}.slips`).map((slip, k) =>
+    text(slip, `${where}.slips[${k}]`, 80),
+  );
+  const paper = { method: id, school: resolved.school, order, hops, slips };
+  const fault = slipFault(method, problem, paper);
+  if (fault !== null) throw new Fault(`${where}.slips`, fault);
+  return paper;
+}
+
+/** Why the slips of a paper cannot be made; null when each has a chance of its own there. */
+function slipFault(
+  method: Method,
+  problem: Problem,
+  { school, order, hops, slips }: PaperChoice,
+): string | null {
+  if (slips.length === 0) return null;
+  if (slips.length > MAX_SLIPS) return `a paper has up to ${MAX_SLIPS} slips, not ${slips.length}`;
+  const wished = slips.flatMap((slip) => readAddress(slip) ?? []);
+  if (wished.length < slips.length) {
+    const unread = slips.find((slip) => !readAddress(slip));
+    return `"${unread}" is not a slip such as ${method.slips[0]?.id ?? 'forget-carry'}@place-0`;
+  }
+  const own = hops.map((hop) => Exact.parse(hop));
+  const { opportunities } = method.light(problem, { school, order, hops: own, slips: wished });
+  const strange = wished.find((slip) => !hasOpportunity(opportunities, slip));
+  return strange ? `there is no chance for ${addressText(strange)} on this paper` : null;
 }
 
 /** `13`, `-5` or `1/20` in lowest terms, the one way in which an amount is kept. */
@@ -290,10 +326,11 @@ function oneOf<T extends string>(input: unknown, where: string, known: readonly 
 
 /** The papers of a document as choices of a comparison. RangeError on a method that does not exist. */
 export function choicesOf(papers: readonly PaperChoice[], registry: Registry): readonly Choice[] {
-  return papers.map(({ method, school, order, hops }) => ({
+  return papers.map(({ method, school, order, hops, slips }) => ({
     method: registry.get(method),
     school,
     order,
     hops: hops.map((hop) => Exact.parse(hop)),
+    ...(slips.length > 0 ? { slips: slips.flatMap((slip) => readAddress(slip) ?? []) } : {}),
   }));
 }

@@ -1,7 +1,7 @@
 type Fields = Readonly<Record<string, unknown>>;
 
 /** The version that is written. */
-export const COMPARISON_VERSION = 2;
+export const COMPARISON_VERSION = 3;
 
 /**
  * What each version needs to become the next, by the version it starts from. They change only what a
@@ -14,12 +14,17 @@ const MIGRATIONS: Readonly<Record<number, (fields: Fields) => Fields>> = {
     version: 2,
     counted: false,
     checks: [],
-    papers: Array.isArray(fields['papers']) ? fields['papers'].map(withoutHops) : fields['papers'],
+    papers: eachPaper(fields, { hops: [] }),
   }),
+  /** Version 2 knew no slips on purpose. */
+  2: (fields) => ({ ...fields, version: 3, papers: eachPaper(fields, { slips: [] }) }),
 };
 
-function withoutHops(paper: unknown): unknown {
-  return typeof paper === 'object' && paper !== null ? { ...paper, hops: [] } : paper;
+function eachPaper({ papers }: Fields, more: Fields): unknown {
+  if (!Array.isArray(papers)) return papers;
+  return papers.map((paper: unknown) =>
+    typeof paper === 'object' && paper !== null ? { ...paper, ...more } : paper,
+  );
 }
 
 /** A document of any known version as the current one; null for a version that is not known. */

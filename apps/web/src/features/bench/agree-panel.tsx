@@ -1,6 +1,7 @@
 import {
   expressionLine,
   LAW_LABELS,
+  leakText,
   movesLatex,
   sumTex,
   termTextsOf,
@@ -13,12 +14,21 @@ import {
 import type { ReactNode } from 'react';
 import { Tex } from '../../ui/tex.tsx';
 import { notify } from '../../ui/notices.tsx';
-import { useNotation, useWorked } from '../../worked/use-worked.ts';
+import { useNotation, useSpeaker, useWorked } from '../../worked/use-worked.ts';
 import type { Worked } from '../../worked/work.ts';
 import { useCommand } from './scene.tsx';
 import { useAgreement } from '../../worked/certified.ts';
+import type { Certified } from '../../worked/certify.ts';
 
 const MOST_TERMS = 16;
+
+/** A work with a slip is certified as far as it goes, and no agreement is claimed for it. */
+function statusOf(made: Certified | null): string {
+  if (made === null) return 'checking …';
+  if (!made.confirmed) return 'the check failed';
+  const slipped = made.certificate.methods.some(({ leak }) => leak !== undefined);
+  return slipped ? 'checked, up to the slip' : 'checked ✓';
+}
 
 /** Why the methods agree, in a line a method. */
 export function AgreePanel() {
@@ -29,7 +39,7 @@ export function AgreePanel() {
         <h2>
           Why they agree{' '}
           <span className="caption" role="status">
-            {made === null ? 'checking …' : made.confirmed ? 'checked ✓' : 'the check failed'}
+            {statusOf(made)}
           </span>
         </h2>
         <AgreeActions certificate={made?.certificate ?? null} />
@@ -63,6 +73,7 @@ function AgreeActions({ certificate }: { readonly certificate: Agreement | null 
 function AgreeLines({ certificate }: { readonly certificate: Agreement }) {
   const { papers } = useWorked();
   const notation = useNotation();
+  const say = useSpeaker();
   const texts = termTextsOf(certificate);
   const count = certificate.terms.length;
   const text = (method: MethodAgreement): ReactNode => {
@@ -79,7 +90,12 @@ function AgreeLines({ certificate }: { readonly certificate: Agreement }) {
     <>
       <dl>
         {certificate.methods.map((method, k) => (
-          <Line key={k} name={papers[k]!.title} text={text(method)} law={lastLaw(method)} />
+          <Line
+            key={k}
+            name={papers[k]!.title}
+            text={text(method)}
+            law={method.leak ? leakText(method.leak, say.pointed.bind(say)) : lastLaw(method)}
+          />
         ))}
       </dl>
       <p className="caption">{closing(count, certificate)}</p>

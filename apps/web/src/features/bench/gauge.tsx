@@ -98,10 +98,34 @@ export function Gauge() {
         </p>
       )}
       <p className="caption balance" role="status">
-        {balanced ? `balanced ✓ · ${papers[active]!.title}` : 'out of balance'}
+        {balanced ? (
+          `balanced ✓ · ${papers[active]!.title}`
+        ) : (
+          <Leaks papers={papers} steps={steps} />
+        )}
       </p>
     </aside>
   );
+}
+
+/** Which papers have gained or lost something so far, and how much. */
+function Leaks({
+  papers,
+  steps,
+}: {
+  readonly papers: readonly Paper[];
+  readonly steps: readonly number[];
+}) {
+  const say = useSpeaker();
+  const told = papers.flatMap((paper, k) => {
+    const { balance } = paper.levels[steps[k]!]!;
+    const over = balance.minus(paper.lane.trace.total);
+    if (over.isZero) return [];
+    const isLess = over.numerator < 0n;
+    const size = say.worth(isLess ? over.negate() : over);
+    return [`${paper.title} ${isLess ? 'has lost' : 'has gained'} ${size}`];
+  });
+  return <MathText text={told.join('; ')} />;
 }
 
 /** The account of a quotient: what is found, what is left to share, and that both make the dividend. */

@@ -1,8 +1,8 @@
-import { refusalText, registry, type Method, type SchoolSpec } from '@levee/core';
+import { readAddress, refusalText, registry, type Method, type SchoolSpec } from '@levee/core';
 import { ListItemText, Menu, MenuItem } from '@mui/material';
 import { memo, useState } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
-import { paperOf, withPaper, withSchool } from '../../store/content.ts';
+import { paperOf, withoutSlip, withPaper, withSchool } from '../../store/content.ts';
 import { useWorked } from '../../worked/use-worked.ts';
 import type { Paper } from '../../worked/work.ts';
 import { HopsButton } from './hops-strip.tsx';
@@ -112,9 +112,33 @@ export const SchoolMenus = memo(function SchoolMenus({ paper }: { readonly paper
           own order ×
         </button>
       )}
+      <SlipChips paper={paper} />
     </span>
   );
 });
+
+/** Slips that are made on purpose on a paper; pressing one takes it back. */
+function SlipChips({ paper }: { readonly paper: Paper }) {
+  const slips = useComparison((state) => state.content.papers[paper.index]?.slips ?? NO_SLIPS);
+  return slips.map((address) => {
+    const spec = paper.method.slips.find(({ id }) => id === readAddress(address)?.slip);
+    return (
+      <button
+        key={address}
+        type="button"
+        className="school own slip"
+        title={`${spec?.mechanism ?? ''} Made on purpose (${address}). Press to take it back.`}
+        onClick={() =>
+          useComparison.getState().change((content) => withoutSlip(content, paper.index, address))
+        }
+      >
+        slip: {spec?.label.toLowerCase() ?? address} ×
+      </button>
+    );
+  });
+}
+
+const NO_SLIPS: readonly string[] = [];
 
 function ownOrderAway(index: number): void {
   useComparison

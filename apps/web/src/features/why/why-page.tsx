@@ -5,6 +5,7 @@ import {
   areaTotals,
   cost,
   inNotation,
+  leakText,
   lawName,
   rootOf,
   squaredTex,
@@ -125,6 +126,11 @@ export function checkedText({ certificate, fault }: Certified): string {
   return [
     'Every line below was checked again from the certificate alone ✓',
     'Its worth, its terms, and that what changes is an instance of the law beside it.',
+    ...certificate.methods.flatMap(({ method, leak }) =>
+      leak
+        ? [`${registry.get(method).shortName} has a slip: its lines end before step ${leak.step}.`]
+        : [],
+    ),
     ...(brief.length > 0
       ? [`In brief, so that only brackets and total were checked: ${names}.`]
       : []),
@@ -201,6 +207,11 @@ function Method({ method, certificate, notation }: MethodProps) {
           </li>
         ))}
       </ol>
+      {method.leak && (
+        <p className="caption">
+          <MathText text={leakText(method.leak, (text) => inNotation(text, notation))} />
+        </p>
+      )}
     </section>
   );
 }
