@@ -154,8 +154,10 @@ function Shares({ problem, level }: { readonly problem: Problem; readonly level:
 
 /** What the line of the gauge stands for: the answer, and of a root the number under it. */
 function totalText(papers: readonly Paper[], say: Speaker): string {
-  const { trace } = papers[0]!.lane;
-  return trace.problem.kind === 'root' ? say.worth(trace.total) : say.pointed(answerText(trace));
+  const { problem, total } = papers[0]!.lane.trace;
+  const right = papers.find(({ lane }) => lane.trace.balanced);
+  const isRead = problem.kind !== 'root' && right !== undefined;
+  return isRead ? say.pointed(answerText(right.lane.trace)) : say.worth(total);
 }
 
 /** The account of a root: the square of the root so far, and what is left of the number. */

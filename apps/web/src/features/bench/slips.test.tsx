@@ -36,6 +36,7 @@ describe('a paper with a slip made on purpose', () => {
   it('is out of balance from its step on, by how much it has lost', () => {
     open();
     page.show(<Gauge />);
+    expect(page.text('.gauge-total')).toBe('2668');
     expect(page.text('.balance')).toMatch(/^balanced ✓/);
     page.act(() => useComparison.getState().setSteps([1, 0]));
     expect(page.text('.balance')).toMatch(/^balanced ✓/);
