@@ -4,6 +4,8 @@ import { withSchool } from '../../store/content.ts';
 import { giveRoom, Rendered } from '../../testing/render.tsx';
 import { documentWith } from '../../testing/scene.ts';
 import { work } from '../../worked/work.ts';
+import { ChecksPage } from '../checks/checks-page.tsx';
+import { WhyPage } from '../why/why-page.tsx';
 import { AgreePanel } from './agree-panel.tsx';
 import { Gauge } from './gauge.tsx';
 import { SchoolMenus } from './paper-menus.tsx';
@@ -49,6 +51,20 @@ describe('a paper with a slip made on purpose', () => {
     page.show(<AgreePanel />);
     expect(page.text('.agree [role="status"]')).toBe('checked, up to the slip');
     expect(page.text('.agree dl')).toContain('Step 2 loses 40; from there on it does not agree.');
+  });
+
+  it('is told from right work by the checks, and by the page of reasons', () => {
+    open();
+    page.show(<ChecksPage />);
+    const says = (id: string) => page.host.querySelector(`[data-check="${id}"]`)!.textContent ?? '';
+    expect(says('inverse')).toContain('The paper’s answer is wrong, and this check notices it.');
+    expect(says('direction')).toContain('is wrong, and this check lets it through.');
+    expect(page.all('.reach')).toHaveLength(0);
+    page.show(<WhyPage />);
+    expect(page.text('h1')).toContain('as far as each method goes');
+    expect(page.text('.why-head [role="status"]')).toContain(
+      'Column has a slip: its lines end before step 2.',
+    );
   });
 
   it('loses its slips when it is worked another way', () => {

@@ -21,7 +21,8 @@ interface CheckRowProps {
 export function CheckRow({ check, subject, make }: CheckRowProps) {
   const notation = useNotation();
   const lack = check.lacks(subject);
-  const { answer } = subject.lane.trace;
+  const { answer, total } = subject.lane.trace;
+  const isRight = answer.equals(total);
   const finding = lack === null ? check.make(subject, answer) : null;
   return (
     <article className="check" aria-label={check.name} data-check={check.id}>
@@ -45,10 +46,19 @@ export function CheckRow({ check, subject, make }: CheckRowProps) {
       <p className="caption">
         <strong>Catches:</strong> {check.catches} <strong>Lets through:</strong> {check.misses}
       </p>
-      {finding?.outcome === 'agrees' && <Reach check={check} subject={subject} />}
-      {finding && finding.outcome !== 'agrees' && (
+      {finding && isRight && finding.outcome === 'agrees' && (
+        <Reach check={check} subject={subject} />
+      )}
+      {finding && isRight && finding.outcome !== 'agrees' && (
         <p className="caption">
           It does not pass the right answer here, so it cannot tell slips from right work.
+        </p>
+      )}
+      {finding && !isRight && (
+        <p className="caption">
+          {finding.outcome === 'disagrees'
+            ? 'The paper’s answer is wrong, and this check notices it.'
+            : 'The paper’s answer is wrong, and this check lets it through.'}
         </p>
       )}
     </article>

@@ -53,7 +53,10 @@ export function WhyPage() {
     <main className="why">
       <header className="why-head">
         <h1>
-          Why <Equation certificate={certificate} problem={problem} /> by every method
+          Why <Equation certificate={certificate} problem={problem} />{' '}
+          {certificate.methods.some(({ leak }) => leak)
+            ? 'as far as each method goes'
+            : 'by every method'}
         </h1>
         <p className="caption" role="status">
           {checkedText(made)}
