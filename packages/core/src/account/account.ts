@@ -151,6 +151,8 @@ export interface About {
   /** The amounts that are multiplied; turning the sign of a term multiplies it by minus one. */
   readonly factors?: readonly Exact[];
   readonly corner?: Corner;
+  /** The row and column of a grid that the product stands in. */
+  readonly cell?: readonly [row: number, column: number];
   /** What both numbers of a fraction are divided by. */
   readonly by?: Exact;
   /** The digit that is tried. */

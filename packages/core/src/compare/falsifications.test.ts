@@ -117,13 +117,13 @@ describe('a falsified certificate', () => {
     );
   });
 
-  it('is refused, or is true after all in all but a few in a thousand', () => {
+  it('is refused, or is true after all', () => {
     for (const kind of FALSIFICATIONS) {
       expect([kind, tried.get(kind) ?? 0]).toEqual([kind, expect.any(Number)]);
       expect(tried.get(kind)).toBeGreaterThan(10);
     }
     const sum = (all: Map<string, number>) => [...all.values()].reduce((a, b) => a + b, 0);
     expect(sum(confirmed) / sum(tried)).toBeLessThan(0.03);
-    expect(unexplained.length / sum(tried)).toBeLessThan(0.003);
+    expect(unexplained).toEqual([]);
   });
 });

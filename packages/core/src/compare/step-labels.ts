@@ -21,8 +21,15 @@ export function stepLabels(trace: Trace, say: Speaker): readonly string[] {
     const divisor = numeralValue(operands[1]!);
     return trace.steps.map((step) => shareLabel(step, divisor, say));
   }
-  return trace.steps.map((step) => dealtLabel(step, owed, marked, say) ?? writtenLabel(step, say));
+  const products: Products | null =
+    kind === 'product' ? new Map(owedEntries(trace).map(({ id, worth }) => [id, worth])) : null;
+  return trace.steps.map(
+    (step) => dealtLabel(step, owed, marked, products, say) ?? writtenLabel(step, say),
+  );
 }
+
+/** What the owed products of a work are worth, by their ids. */
+type Products = ReadonlyMap<string, Exact>;
 
 /** `100 each`, `252 left`, `↓ 5`: what a step of a division finds, leaves or brings down. */
 function shareLabel({ law, gives }: Step, divisor: Exact, say: Speaker): string {
@@ -77,6 +84,7 @@ function dealtLabel(
   step: Step,
   owed: ReadonlyMap<string, string>,
   marked: ReadonlyMap<string, string>,
+  products: Products | null,
   say: Speaker,
 ): string | undefined {
   if (step.opens.length > 0) return 'next factor';
@@ -90,17 +98,18 @@ function dealtLabel(
   const texts = step.takes.flatMap((id) => owed.get(id) ?? []);
   const [only] = texts;
   if (only === undefined) return undefined;
-  if (texts.every((text) => text.includes('×'))) {
-    return texts.length === 1 ? only.replaceAll('×', say.times) : manyProducts(texts, say);
+  if (products) {
+    return texts.length === 1 ? only.replaceAll('×', say.times) : manyProducts(step, products, say);
   }
   const marks = step.takes.flatMap((id) => marked.get(id) ?? []);
   return addedLabel([...marks, ...texts]);
 }
 
 /** Several products at once: a row of zeros, or all pairs of a place. */
-function manyProducts(texts: readonly string[], say: Speaker): string {
-  const zeros = texts.every((text) => text.split('×').includes('0'));
-  return zeros ? `${texts.length} ${say.times} 0` : `${texts.length} products`;
+function manyProducts({ takes }: Step, products: Products, say: Speaker): string {
+  const taken = takes.flatMap((id) => products.get(id) ?? []);
+  const zeros = taken.every((worth) => worth.isZero);
+  return zeros ? `${taken.length} ${say.times} 0` : `${taken.length} products`;
 }
 
 const MOST_ADDED = 3;

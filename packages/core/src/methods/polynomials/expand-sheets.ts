@@ -15,11 +15,9 @@ import {
 } from './line-layout.ts';
 import { likeTerms } from './term-list.ts';
 
-/** The paper of two brackets multiplied: by the areas that its work has used. */
+/** The paper of two brackets multiplied: a grid where its products stand in cells. */
 export function expandSheet(trace: Trace): Sheet {
-  return trace.givens.some(({ spot }) => spot.area === 'head')
-    ? gridSheet(trace)
-    : arcsSheet(trace);
+  return trace.steps.some(({ about }) => about?.cell) ? gridSheet(trace) : arcsSheet(trace);
 }
 
 /** For marks that have like ones beside them, the number of their kind; it tells how they are underlined. */

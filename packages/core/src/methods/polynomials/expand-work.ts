@@ -120,11 +120,15 @@ function writeProduct(
     at: where('cell', i, j),
   });
   const product = lost ? made.negate() : made;
-  const { spot, isFirst, corner } = placeOf(pair, brackets);
+  const { spot, isFirst, corner, cell } = placeOf(pair, brackets);
   const marks = scribe.step({
     law: isNegative(left) && isNegative(right) ? 'sign' : 'evaluate',
     phase: { kind: 'products' },
-    about: { factors: [left, right], ...(corner ? { corner } : {}) },
+    about: {
+      factors: [left, right],
+      ...(corner ? { corner } : {}),
+      ...(cell ? { cell } : {}),
+    },
     takes: [scribe.owes(i, j)],
     writes: missed ? [] : [termWriting('product', product, isFirst, spot)],
     phrase: phrase('terms.product', {
@@ -146,10 +150,15 @@ function placeOf([i, j]: Pair, { first, second, way }: Brackets) {
   const [row, column] = [first.indexOf(i), second.indexOf(j)];
   if (way === 'grid') {
     const spot = { area: 'cell', row: column, column: row };
-    return { spot, isFirst: true, corner: null };
+    return { spot, isFirst: true, corner: null, cell: [column, row] as const };
   }
   const at = row * second.length + column;
   const isLine = first.length * second.length <= IN_ONE_LINE;
   const spot = isLine ? { area: 'product', row: 0, column: at } : { area: 'product', row, column };
-  return { spot, isFirst: at === 0, corner: way === 'foil' ? (CORNERS[at] ?? null) : null };
+  return {
+    spot,
+    isFirst: at === 0,
+    corner: way === 'foil' ? (CORNERS[at] ?? null) : null,
+    cell: null,
+  };
 }
