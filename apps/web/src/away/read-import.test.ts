@@ -19,7 +19,17 @@ describe('an import', () => {
     expect(readImport(JSON.stringify(document))).toEqual({
       ok: true,
       document,
-      checked: 'Every amount and law of its 2 papers holds.',
+      checked: 'Every amount and law of 2 papers holds.',
+    });
+  });
+
+  it('takes papers with slips made on purpose, and says that they were not replayed', () => {
+    const [column, lattice] = document.papers;
+    const slipped = { ...column!, slips: ['forget-carry@line-0.1'] };
+    expect(readImport(JSON.stringify({ ...document, papers: [slipped, lattice] }))).toMatchObject({
+      ok: true,
+      checked:
+        'Every amount and law of 1 paper holds. 1 paper with a slip made on purpose: not replayed.',
     });
   });
 

@@ -18,6 +18,8 @@ describe('cells beyond the edge', () => {
     expect(beyondOf([{ beyond: two }], [{ beyond: two }]).size).toBe(0);
     expect(beyondOf([{}, { beyond: back }]).get('b')!.count).toBe(-1n);
     expect(laidBeyond('b', Exact.ZERO).size).toBe(0);
+    const other = laidBeyond('b', Exact.of(3), -1n);
+    expect([...beyondOf([{ beyond: two }, { beyond: other }]).keys()]).toEqual(['b', 'b of 3']);
   });
 
   it.each([

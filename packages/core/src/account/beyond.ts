@@ -28,9 +28,12 @@ export function beyondOf(
   const all = new Map<string, BeyondCell>();
   const add = (beyond: Beyond, sign: bigint) => {
     for (const [cell, { worth, count }] of beyond) {
-      const sum = (all.get(cell)?.count ?? 0n) + sign * count;
-      if (sum === 0n) all.delete(cell);
-      else all.set(cell, { worth, count: sum });
+      const known = all.get(cell);
+      // One name for cells of two sizes is two cells: they do not make up for each other.
+      const name = known && !known.worth.equals(worth) ? `${cell} of ${worth}` : cell;
+      const sum = (all.get(name)?.count ?? 0n) + sign * count;
+      if (sum === 0n) all.delete(name);
+      else all.set(name, { worth, count: sum });
     }
   };
   for (const { beyond } of entries) if (beyond) add(beyond, 1n);
