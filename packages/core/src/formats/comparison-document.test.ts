@@ -138,6 +138,15 @@ describe('decodeComparison', () => {
         fault: expect.stringMatching(fault),
       });
     }
+    const long = '7'.repeat(20);
+    const papers = [{ ...column!, slips: ['forget-carry@line-0.1'] }];
+    expect(
+      decodeComparison({ ...document, problem: `${long} × ${long}`, papers, steps: [0] }, registry),
+    ).toEqual({
+      ok: false,
+      where: 'papers[0].slips',
+      fault: expect.stringMatching(/^slips are made on work that the bench shows: /),
+    });
     const many = Array.from({ length: 21 }, () => 'forget-carry@line-0.1');
     expect(withSlips(...many)).toEqual({
       ok: false,

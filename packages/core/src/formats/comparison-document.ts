@@ -1,3 +1,4 @@
+import { benchFailure } from '../problem/limits.ts';
 import { addressText, readAddress } from '../account/chance.ts';
 import type { School } from '../account/account.ts';
 import { CHECKS, OUTCOMES, type CheckId, type Outcome } from '../checks/check.ts';
@@ -213,6 +214,8 @@ function slipFault(
   { school, order, hops, slips }: PaperChoice,
 ): string | null {
   if (slips.length === 0) return null;
+  const long = benchFailure(problem);
+  if (long) return `slips are made on work that the bench shows: ${failureText(long)}`;
   if (slips.length > MAX_SLIPS) return `a paper has up to ${MAX_SLIPS} slips, not ${slips.length}`;
   const wished = slips.flatMap((slip) => readAddress(slip) ?? []);
   if (wished.length < slips.length) {
