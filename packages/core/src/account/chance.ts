@@ -101,6 +101,24 @@ export function carryFeatures(carried: number): readonly Feature[] {
   return carried === 0 ? [] : [carried === 1 ? 'carry-of-one' : 'carry-of-more'];
 }
 
+/** The chances of a stage among those before it: numbered on, by their addresses in the whole work. */
+export function chancesOfStage<
+  C extends { readonly slip: string; readonly at: Where; readonly step: number },
+>(
+  own: readonly C[],
+  earlier: readonly { readonly slip: string }[],
+  { stage, stepsBefore }: { readonly stage: number; readonly stepsBefore: number },
+): readonly (C & { readonly occurrence: number })[] {
+  const counts = new Map<string, number>();
+  for (const { slip } of earlier) counts.set(slip, (counts.get(slip) ?? 0) + 1);
+  return own.map((one) => {
+    const occurrence = (counts.get(one.slip) ?? 0) + 1;
+    counts.set(one.slip, occurrence);
+    const at = stage === 0 ? one.at : { ...one.at, stage };
+    return { ...one, at, occurrence, step: one.step + stepsBefore };
+  });
+}
+
 /** Chances with the first and the last of every slip marked as such. */
 export function withEnds<
   C extends { readonly slip: string; readonly features: readonly Feature[] },

@@ -13,7 +13,7 @@ import type {
   Step,
   Trace,
 } from './account.ts';
-import { withEnds } from './chance.ts';
+import { chancesOfStage, withEnds } from './chance.ts';
 import { ProductSpace, TermSet, type TermSpace } from './terms.ts';
 
 /** How a stage that follows is announced: the one before, with its number, and its own opening work. */
@@ -53,11 +53,10 @@ export function stagedTrace(problem: Problem, works: readonly Trace[], say: SayS
       });
     }
     steps.push(...lifted.steps);
-    for (const one of rest.isZero ? [] : work.opportunities) {
-      const earlier = opportunities.filter(({ slip }) => slip === one.slip).length;
-      const at = k === 0 ? one.at : { ...one.at, stage: k };
-      opportunities.push({ ...one, at, occurrence: earlier + 1, step: one.step + before });
-    }
+    const chances = rest.isZero ? [] : work.opportunities;
+    opportunities.push(
+      ...chancesOfStage(chances, opportunities, { stage: k, stepsBefore: before }),
+    );
     stages.push(stage);
     parts.push(lifted);
   });

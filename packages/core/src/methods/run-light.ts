@@ -1,5 +1,5 @@
 import type { Opportunity } from '../account/account.ts';
-import { withEnds } from '../account/chance.ts';
+import { chancesOfStage, withEnds } from '../account/chance.ts';
 import type { Leak } from '../account/leaks.ts';
 import type { LightRun } from '../account/light-run.ts';
 import { LightScribe } from '../account/light-scribe.ts';
@@ -67,11 +67,10 @@ function stagedRun(spec: MethodSpec, problem: Problem, own: Named) {
       for (const { step, amount } of work.by.leaks) {
         leaks.push({ step: step + steps, amount: amount.times(rest) });
       }
-      for (const one of work.by.chances) {
-        const earlier = opportunities.filter(({ slip }) => slip === one.slip).length;
-        const at = k === 0 ? one.at : { ...one.at, stage: k };
-        opportunities.push({ ...one, at, occurrence: earlier + 1, step: one.step + steps });
-      }
+      const { chances } = work.by;
+      opportunities.push(
+        ...chancesOfStage(chances, opportunities, { stage: k, stepsBefore: steps }),
+      );
     }
     steps += work.steps;
   });
