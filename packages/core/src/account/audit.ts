@@ -1,7 +1,7 @@
 import { Exact } from '../exact/exact.ts';
 import { lawFaults, workOf } from '../laws/replay.ts';
-import type { EntryId, Trace } from './account.ts';
-import { beyondOf } from './beyond.ts';
+import type { EntryId, Step, Trace } from './account.ts';
+import { beyondOf, NOTHING_BEYOND } from './beyond.ts';
 
 /** The first primes above a hundred thousand. */
 const PRIMES = [
@@ -62,31 +62,26 @@ function amountFaults(trace: Trace): readonly AuditFault[] {
   return faults;
 }
 
-/** What is laid beyond the edge of the problem must be taken back: in every step by itself, and so in the answer. */
+/**
+ * What is laid beyond the edge of the problem must be taken back: every step gives what it takes there. A step that
+ * comes to nothing gives nothing; what it took is part of the answer, which holds nothing beyond the edge.
+ */
 function beyondFaults({ start, steps, groups }: Trace): readonly AuditFault[] {
-  const entries = new Map(
-    [...start, ...steps.flatMap(({ gives, opens }) => [...gives, ...opens])].map((entry) => [
-      entry.id,
-      entry,
-    ]),
-  );
+  const made = steps.flatMap(({ gives, opens }) => [...gives, ...opens]);
+  const entries = new Map([...start, ...made].map((entry) => [entry.id, entry]));
   const all = (ids: readonly EntryId[]) => ids.flatMap((id) => entries.get(id) ?? []);
-  const faults = steps.flatMap(({ number: step, takes, gives, opens }): AuditFault[] => {
-    const more = beyondOf([...gives, ...opens], all(takes));
-    return more.size === 0
-      ? []
-      : [{ step, fault: `it lays ${[...more.keys()].join()} beyond the edge` }];
+  const isSpent = ({ gives, opens }: Step) => gives.length + opens.length === 0;
+  const faults = steps.flatMap((step): AuditFault[] => {
+    const more = isSpent(step)
+      ? NOTHING_BEYOND
+      : beyondOf([...step.gives, ...step.opens], all(step.takes));
+    const fault = `it lays ${[...more.keys()].join()} beyond the edge`;
+    return more.size === 0 ? [] : [{ step: step.number, fault }];
   });
-  const left = beyondOf(all(groups.at(-1)?.marks ?? []));
-  return left.size === 0
-    ? faults
-    : [
-        ...faults,
-        {
-          step: steps.length,
-          fault: `the answer holds ${[...left.keys()].join()} beyond the edge`,
-        },
-      ];
+  const spent = steps.filter(isSpent).flatMap(({ takes }) => all(takes));
+  const left = beyondOf([...all(groups.at(-1)?.marks ?? []), ...spent]);
+  const fault = `the answer holds ${[...left.keys()].join()} beyond the edge`;
+  return left.size === 0 ? faults : [...faults, { step: steps.length, fault }];
 }
 
 /** Large primes for letters, so that different expressions do not come to the same. */

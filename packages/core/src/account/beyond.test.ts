@@ -63,6 +63,22 @@ describe('cells beyond the edge', () => {
     expect(audit(trace)).toEqual([]);
   });
 
+  it('are part of the answer where a place comes to nothing and is not written', () => {
+    const trace = worked('equal-additions', '1004 − 987');
+    expect(marksOf(trace).filter(({ role }) => role === 'answer')).toHaveLength(2);
+    expect(audit(trace)).toEqual([]);
+    const method = registry.get('equal-additions');
+    const document = traceDocument(method, trace);
+    expect(auditDocument(document)).toBeNull();
+    const spent = document.steps.filter(({ gives }) => gives.length === 0).at(-1)!;
+    const last = document.entries.find(({ id, beyond }) => beyond && spent.takes.includes(id))!;
+    const entries = document.entries.map((entry) => {
+      const { beyond, ...rest } = entry;
+      return entry === last ? rest : { ...rest, ...(beyond ? { beyond } : {}) };
+    });
+    expect(auditDocument({ ...document, entries })?.fault).toMatch(/beyond the edge$/);
+  });
+
   it('make a rounded number just what it holds', () => {
     const trace = worked('compensation-addition', '386 + 58');
     const [sixty, back] = marksOf(trace);

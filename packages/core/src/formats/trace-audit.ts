@@ -103,15 +103,22 @@ function beyondIn(input: unknown, where: string): readonly [string, Beyond] {
   return [textIn(id, `${where}.id`), new Map(cells)];
 }
 
-/** What is laid beyond the edge of the problem is taken back, step by step. */
+/**
+ * What is laid beyond the edge of the problem is taken back: every step that gives something gives what it takes there,
+ * and what is left in the end, with what came to nothing on the way, holds nothing beyond the edge.
+ */
 function beyondFaults({ steps }: Work, beyond: ReadonlyMap<string, Beyond>): readonly TraceFault[] {
   const all = (ids: Iterable<string>) =>
     [...ids].map((id) => ({ beyond: beyond.get(id) ?? NOTHING_BEYOND }));
-  return steps.flatMap(({ number: step, takes, gives }): TraceFault[] => {
-    const more = beyondOf(all(gives.keys()), all(takes));
+  const faults = steps.flatMap(({ number: step, takes, gives }): TraceFault[] => {
+    const more = gives.size === 0 ? NOTHING_BEYOND : beyondOf(all(gives.keys()), all(takes));
     const cells = [...more.keys()].join();
     return more.size === 0 ? [] : [{ step, fault: `it lays ${cells} beyond the edge` }];
   });
+  const taken = new Set(steps.flatMap(({ takes, gives }) => (gives.size === 0 ? [] : takes)));
+  const left = beyondOf(all([...beyond.keys()].filter((id) => !taken.has(id))));
+  const fault = `the answer holds ${[...left.keys()].join()} beyond the edge`;
+  return left.size === 0 ? faults : [...faults, { step: steps.length, fault }];
 }
 
 /** A fraction as it stands on the paper; other figures are told by their worth. */
