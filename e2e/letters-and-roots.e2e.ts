@@ -49,6 +49,7 @@ describe('expressions with letters', () => {
       /First, outer, inner, last\s*First, outer, inner, last name the four products of two brackets of two terms; bracket 1 has 3 terms/,
     );
     await page.keys(Key.ESCAPE);
+    await page.waitCount('[role="menu"]', 0);
     await page.chord(Key.CONTROL, 'z');
     await page.waitText('.gauge-total', /^3x² \+ 10x − 8$/);
     await page.find('.keeping.kept');
