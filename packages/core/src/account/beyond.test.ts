@@ -87,6 +87,11 @@ describe('cells beyond the edge', () => {
       ['beyond.0', 1n],
     ]);
     expect([...holds(back!)]).toEqual([['beyond.0', -1n]]);
+    const own = sixty!.terms;
+    const again = laidBeyond('1.0', Exact.of(58));
+    expect([...holds({ terms: own, beyond: again })]).toEqual([['1.0', 2n]]);
+    const away = laidBeyond('1.0', Exact.of(58), -1n);
+    expect([...holds({ terms: own, beyond: away })]).toEqual([]);
     for (const { worth, terms, beyond } of marksOf(trace)) {
       const held = terms.worth().plus(worthBeyond(beyond ?? NOTHING_BEYOND));
       expect(held.toString()).toBe(worth.toString());

@@ -4,7 +4,8 @@ import type { Entry } from './account.ts';
 /**
  * Cells that reach beyond the edge of the problem, by their names: what each is worth, and how many times an amount
  * holds it; negative where it is taken back. What an amount holds is a map from cells to whole numbers: its terms once
- * each, and these. Never holds a count of 0.
+ * each, and these. A cell of the problem may be named too, where it is held more than once or taken away again. Never
+ * holds a count of 0.
  */
 export type Beyond = ReadonlyMap<string, BeyondCell>;
 
@@ -52,6 +53,10 @@ export function holds({
   beyond,
 }: Pick<Entry, 'terms' | 'beyond'>): ReadonlyMap<string, bigint> {
   const counts = new Map<string, bigint>(terms.ids().map((id) => [id, 1n]));
-  for (const [cell, { count }] of beyond ?? NOTHING_BEYOND) counts.set(cell, count);
+  for (const [cell, { count }] of beyond ?? NOTHING_BEYOND) {
+    const sum = (counts.get(cell) ?? 0n) + count;
+    if (sum === 0n) counts.delete(cell);
+    else counts.set(cell, sum);
+  }
   return counts;
 }
