@@ -1,10 +1,9 @@
 import { Exact } from '../exact/exact.ts';
-import { worthAt } from '../exact/numeral.ts';
 import { problemValue } from '../problem/problem.ts';
 import type { Entry, EntryId, Given, Mark, Opportunity, OwedEntry, Trace } from './account.ts';
 import { withEnds } from './chance.ts';
 import type { Leak } from './leaks.ts';
-import { Scribe, type StepDraft, type Writing } from './scribe.ts';
+import { Scribe, type StepDraft } from './scribe.ts';
 import { TermSet, type PieceSpace, type TermSpace } from './terms.ts';
 
 /**
@@ -104,28 +103,15 @@ export class LightScribe extends Scribe {
 
   override step({ takes, writes }: StepDraft): readonly Mark[] {
     this.done += 1;
-    const gives = writes.map((writing) => this.lightMark(writing));
+    const gives = writes.map((writing): Mark => ({
+      id: UNNAMED,
+      ...this.figuresOf(writing),
+      terms: this.none,
+    }));
     this.allMarks.push(...gives);
     const amount = change(gives, takes);
     if (amount) this.leaks.push({ step: this.done, amount });
     return gives;
-  }
-
-  private lightMark(writing: Writing): Mark {
-    const { role, count, place, spot, medium = 'paper', worth, placed } = writing;
-    const glyph = writing.glyph ?? this.glyph(count);
-    return {
-      id: '' as EntryId,
-      standing: 'marked',
-      text: glyph,
-      glyph,
-      worth: worth ?? worthAt(count, this.base, place),
-      terms: this.none,
-      medium,
-      role,
-      spot,
-      place: worth === undefined || placed ? place : undefined,
-    };
   }
 
   override group(): void {
@@ -155,6 +141,9 @@ export class LightScribe extends Scribe {
     };
   }
 }
+
+/** No method asks for the name of a mark; nothing else is made of it here. */
+const UNNAMED = '' as EntryId;
 
 const NOWHERE = { area: '', row: 0, column: 0 };
 

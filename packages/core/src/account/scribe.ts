@@ -389,31 +389,38 @@ export class Scribe {
   }
 
   private mark(writing: Writing, all: TermSet, beyond: Beyond = NOTHING_BEYOND): Mark {
-    const { role, count, place, spot, medium = 'paper', worth, from, hop, placed } = writing;
-    const glyph = writing.glyph ?? this.glyph(count);
+    const { from, hop } = writing;
     const ofThese = (entries: readonly Entry[]) =>
       TermSet.union(
         this.space,
         entries.map((entry) => entry.terms),
       );
-    const terms = writing.terms ?? (from ? ofThese(from) : all);
     return {
       id: `m${++this.marks}` as EntryId,
-      standing: 'marked',
-      text: writing.text ?? glyph,
-      glyph,
-      worth: worth ?? worthAt(count, this.base, place),
-      terms,
-      medium,
-      role,
-      spot,
-      place: worth === undefined || placed ? place : undefined,
+      ...this.figuresOf(writing),
+      terms: writing.terms ?? (from ? ofThese(from) : all),
       ...(hop ? { hop } : {}),
       ...(beyond.size > 0 ? { beyond } : {}),
     };
   }
 
-  protected glyph(count: number): string {
+  /** What a mark shows and is worth by the place it is written in, whatever terms it holds. */
+  protected figuresOf(writing: Writing): Omit<Mark, 'id' | 'terms' | 'hop' | 'beyond'> {
+    const { role, count, place, spot, medium = 'paper', worth, placed } = writing;
+    const glyph = writing.glyph ?? this.glyph(count);
+    return {
+      standing: 'marked',
+      text: writing.text ?? glyph,
+      glyph,
+      worth: worth ?? worthAt(count, this.base, place),
+      medium,
+      role,
+      spot,
+      place: worth === undefined || placed ? place : undefined,
+    };
+  }
+
+  private glyph(count: number): string {
     if (count < 0) return `−${this.glyph(-count)}`;
     return count < this.base ? figure(count) : count.toString(this.base).toUpperCase();
   }
