@@ -80,6 +80,27 @@ describe('the bench at 1280x800', () => {
     await page.waitText('.paper[data-paper="0"] .sentence', /carry/);
   });
 
+  it('names a slip made on purpose, and takes it back by a press', async () => {
+    const { document } = await findComparison(server, '46 × 58');
+    const [column, ...others] = (document as unknown as { papers: { slips: string[] }[] }).papers;
+    const papers = [{ ...column, slips: ['forget-carry@line-0.1'] }, ...others];
+    const { id } = await server.json<{ id: string }>('comparisons', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ document: { ...document, title: 'A slip on purpose', papers } }),
+    });
+    await page.driver.get(`${server.address}/c/${id}`);
+    await page.waitText('.paper[data-paper="0"] .slip', /^slip: carry not added ×$/);
+    await page.keys(Key.END);
+    await page.waitText('.balance', /Column has lost 40/);
+    await page.click('.paper[data-paper="0"] .slip');
+    await page.waitText('.balance', /^balanced/);
+    await page.waitCount('.slip', 0);
+    await page.waitText('.keeping', /kept/);
+    await page.driver.get(`${server.address}/comparisons`);
+    await fetch(`${server.address}/api/comparisons/${id}`, { method: 'DELETE' });
+  });
+
   it('lists its own shortcuts', async () => {
     await open('46 × 58');
     await page.waitCount('.paper', 3);

@@ -159,6 +159,8 @@ export interface About {
   readonly digit?: number;
   /** Primes of which one of each pair leaves the root, and those that stay under it. */
   readonly primes?: { readonly out: readonly Exact[]; readonly inside: readonly Exact[] };
+  /** The root as it is given: the number before the sign, and the number that stays under it. */
+  readonly root?: { readonly out: Exact; readonly under: Exact };
 }
 
 /** One move of the account. `balance` is the sum of all live entries after it. */

@@ -11,40 +11,90 @@ export interface Ledger {
   readonly balance: Exact;
 }
 
+/**
+ * An account that is walked: what is there and what it is worth, step after step, without a copy at each. Every
+ * moment of an account is made here: the Scribe writes along a walk, and a {@link Ledger} is a walk that stands still.
+ */
+export class Walk {
+  private done: number;
+  private balance: Exact;
+  private readonly live: Map<EntryId, Entry>;
+
+  /** Walks on from a moment, which stays as it is; from an empty account when none is given. */
+  constructor({ done, live, balance }: Ledger = EMPTY) {
+    this.done = done;
+    this.live = new Map(live);
+    this.balance = balance;
+  }
+
+  /** Lays owed amounts down before the first step. RangeError when one is there already. */
+  open(entries: readonly OwedEntry[]): void {
+    for (const entry of entries) this.lay(entry, 'openLedger');
+    this.balance = Exact.sum([this.balance, ...entries.map(({ worth }) => worth)]);
+  }
+
+  /**
+   * Does a step and says what is there in worth then. RangeError when the step takes what is not there or gives
+   * what is there already; the walk is of no use after that.
+   */
+  step(step: Pick<Step, 'number' | 'takes' | 'gives' | 'opens'>): Exact {
+    this.done += 1;
+    const changes: Exact[] = [];
+    for (const id of step.takes) {
+      const entry = this.live.get(id);
+      if (!entry)
+        throw new RangeError(
+          `applyStep: step ${step.number} takes ${id}, which is not there or is gone`,
+        );
+      this.live.delete(id);
+      changes.push(entry.worth.negate());
+    }
+    for (const entry of comes(step)) {
+      this.lay(entry, 'applyStep');
+      changes.push(entry.worth);
+    }
+    // One sum, so that a step that keeps the balance comes to zero before anything is reduced.
+    const change = Exact.sum(changes);
+    if (!change.isZero) this.balance = this.balance.plus(change);
+    return this.balance;
+  }
+
+  private lay(entry: Entry, by: string): void {
+    if (this.live.has(entry.id)) throw new RangeError(`${by}: ${entry.id} is given twice`);
+    this.live.set(entry.id, entry);
+  }
+
+  /** The moment that the walk has come to. The walk must not go on after it is asked. */
+  get ledger(): Ledger {
+    return { done: this.done, live: this.live, balance: this.balance };
+  }
+}
+
+const EMPTY: Ledger = { done: 0, live: new Map(), balance: Exact.ZERO };
+
 /** The account before the first step: all is owed. */
 export function openLedger(start: readonly OwedEntry[]): Ledger {
-  return {
-    done: 0,
-    live: new Map(start.map((entry) => [entry.id, entry])),
-    balance: Exact.sum(start.map(({ worth }) => worth)),
-  };
+  const walk = new Walk();
+  walk.open(start);
+  return walk.ledger;
 }
 
 /** The account after a step. RangeError when the step takes what is not there or gives what is there already. */
 export function applyStep(ledger: Ledger, step: Step): Ledger {
-  const live = new Map(ledger.live);
-  const changes: Exact[] = [ledger.balance];
-  for (const id of step.takes) {
-    const entry = live.get(id);
-    if (!entry)
-      throw new RangeError(`applyStep: step ${step.number} takes ${id}, which is not there`);
-    changes.push(entry.worth.negate());
-    live.delete(id);
-  }
-  for (const entry of comes(step)) {
-    if (live.has(entry.id)) throw new RangeError(`applyStep: ${entry.id} is given twice`);
-    changes.push(entry.worth);
-    live.set(entry.id, entry);
-  }
-  return { done: ledger.done + 1, live, balance: Exact.sum(changes) };
+  const walk = new Walk(ledger);
+  walk.step(step);
+  return walk.ledger;
 }
 
 /** The account of a trace once so many steps are done. RangeError as in {@link applyStep}. */
 export function ledgerAt({ start, steps }: Trace, done: number): Ledger {
-  return steps.slice(0, done).reduce(applyStep, openLedger(start));
+  const walk = new Walk();
+  walk.open(start);
+  for (const step of steps.slice(0, done)) walk.step(step);
+  return walk.ledger;
 }
 
-function comes({ opens, gives }: Step): readonly Entry[] {
+function comes({ opens, gives }: Pick<Step, 'opens' | 'gives'>): readonly Entry[] {
   return [...opens, ...gives];
 }
 

@@ -1,5 +1,5 @@
 import { Exact } from '../exact/exact.ts';
-import { numeral, numeralValue, placeValue } from '../exact/numeral.ts';
+import { placeValue } from '../exact/numeral.ts';
 import type { Trace } from './account.ts';
 
 /** A root as its paper gives it: root · √under, and what is left of the number beside its square. */
@@ -10,19 +10,15 @@ export interface FoundRoot {
 }
 
 /**
- * The root that a work has found, read off its answer. The account of a root holds the number under the sign;
- * its answer's marks are worth what they cover of it.
+ * The root that a work has found: as its last step gives it, or figure by figure. The account of a root holds the
+ * number under the sign; its answer's marks are worth what they cover of it.
  */
 export function rootOf({ groups, steps, problem }: Trace): FoundRoot {
+  const given = steps.at(-1)?.about?.root;
+  if (given) return { root: given.out, under: given.under, left: Exact.ZERO };
   const ids = new Set(groups.at(-1)!.marks);
   const marks = steps.flatMap(({ gives }) => gives).filter(({ id }) => ids.has(id));
   const figures = marks.filter(({ role }) => role === 'answer');
-  const [only] = figures;
-  if (only && only.place === undefined) {
-    const [root = '', under = '1'] = only.glyph.split('√');
-    const value = (text: string) => numeralValue(numeral(text === '' ? '1' : text, problem.base));
-    return { root: value(root), under: value(under), left: Exact.ZERO };
-  }
   const { base } = problem;
   const root = Exact.sum(
     figures.map(({ glyph, place }) =>

@@ -23,6 +23,7 @@ import type {
 import { beyondOf, NOTHING_BEYOND, type Beyond } from './beyond.ts';
 import { addressText, where, withEnds, type Chance, type Where } from './chance.ts';
 import { placeCut } from './cut.ts';
+import { Walk } from './ledger.ts';
 import type { Phase } from './phase.ts';
 import {
   choices,
@@ -113,7 +114,7 @@ export class Scribe {
   readonly keepsTerms: boolean = true;
   protected space!: TermSpace;
   protected readonly owed = new Map<number, OwedEntry>();
-  private readonly live = new Set<Entry>();
+  private readonly walk = new Walk();
   private readonly givens: Given[] = [];
   private readonly written: Step[] = [];
   private readonly groups: Group[] = [];
@@ -125,7 +126,6 @@ export class Scribe {
   /** Terms of steps that came to nothing and wrote nothing. */
   private readonly spent: TermSet[] = [];
   private kinds: ReadonlyMap<string, EntryId> | null = null;
-  private balance = Exact.ZERO;
   private marks = 0;
 
   constructor(protected readonly request: ScribeRequest) {
@@ -171,13 +171,14 @@ export class Scribe {
     owed: readonly { readonly text: string; readonly worth: Exact; readonly terms: TermSet }[],
   ): readonly OwedEntry[] {
     this.space = space;
-    this.balance = worthOf(owed);
-    return owed.map((of, k) => {
-      const entry: OwedEntry = { id: `o${k}` as EntryId, standing: 'owed', ...of };
-      this.owed.set(k, entry);
-      this.live.add(entry);
-      return entry;
-    });
+    const entries = owed.map((of, k): OwedEntry => ({
+      id: `o${k}` as EntryId,
+      standing: 'owed',
+      ...of,
+    }));
+    entries.forEach((entry, k) => this.owed.set(k, entry));
+    this.walk.open(entries);
+    return entries;
   }
 
   protected openTerms(space: TermSpace, kept: () => readonly (readonly number[])[]): void {
@@ -190,11 +191,10 @@ export class Scribe {
       const terms = worth.isZero ? TermSet.empty(space) : TermSet.of(space, index);
       const entry: OwedEntry = { id, standing: 'owed', text: space.textOf(parts), worth, terms };
       this.owed.set(index, entry);
-      this.live.add(entry);
       if (worth.isZero) continue;
-      this.balance = this.balance.plus(worth);
       for (const [operand, part] of space.madeOf(parts)) this.termsOf[operand]![part]!.push(index);
     }
+    this.walk.open([...this.owed.values()]);
   }
 
   /** The owed entry made of these part indices. */
@@ -277,31 +277,21 @@ export class Scribe {
       this.space,
       takes.map((entry) => entry.terms),
     );
-    for (const entry of takes) {
-      if (!this.live.delete(entry)) {
-        throw new RangeError(`Scribe.step: ${entry.id} (${entry.text}) is taken twice`);
-      }
-    }
     const onward = writes.some(({ beyond }) => beyond) ? NOTHING_BEYOND : beyondOf(takes);
     const gives = writes.map((writing, k) =>
       this.mark(writing, terms, writing.beyond ?? (k === 0 ? onward : NOTHING_BEYOND)),
     );
-    for (const mark of gives) this.live.add(mark);
-    // One sum, so that a step that keeps the balance comes to zero before anything is reduced.
-    const change = worthOf(gives, takes);
-    if (gives.length === 0 && change.isZero) this.spent.push(terms);
-    if (!change.isZero) this.balance = this.balance.plus(change);
+    if (gives.length === 0 && worthOf(takes).isZero) this.spent.push(terms);
+    const number = this.written.length + 1;
+    const moved = { number, takes: takes.map((entry) => entry.id), gives, opens: NO_OWED };
     this.written.push({
-      number: this.written.length + 1,
+      ...moved,
       law,
       phase,
       ...(about ? { about } : {}),
-      takes: takes.map((entry) => entry.id),
-      gives,
-      opens: NO_OWED,
       strikes: strikes.length === 0 ? NONE : strikes.map((mark) => mark.id),
       phrase,
-      balance: this.balance,
+      balance: this.walk.step(moved),
     });
     return gives;
   }
@@ -426,12 +416,7 @@ export class Scribe {
   }
 }
 
-/** What entries are worth together, less what some others are. */
-function worthOf(entries: readonly Worthy[], less: readonly Worthy[] = []): Exact {
-  return Exact.sum([
-    ...entries.map(({ worth }) => worth),
-    ...less.map(({ worth }) => worth.negate()),
-  ]);
+/** What entries are worth together. */
+function worthOf(entries: readonly Pick<Entry, 'worth'>[]): Exact {
+  return Exact.sum(entries.map(({ worth }) => worth));
 }
-
-type Worthy = Pick<Entry, 'worth'>;

@@ -92,6 +92,21 @@ describe('a comparison with a slip in it', () => {
     expect(leaking).toBeGreaterThan(100);
   });
 
+  it('is certified where a part of as many as make a whole meets it and nothing is left', () => {
+    for (const text of ['2/2 - 1', '3/2 - 1 1/2', '2 2/2 - 3', '1 - 2/2', '2/2 - 1 0/2']) {
+      const problem = problemFrom(text);
+      const method = registry.get('mixed-separate');
+      for (const { slip, at } of [
+        { slip: '', at: { what: 'line', at: [] } as const },
+        ...method.trace(problem).opportunities,
+      ]) {
+        const slips = slip === '' ? [] : [{ slip, at }];
+        const certificate = agreement(compare(problem, [{ method, slips }]));
+        expect(verifyAgreement(certificate)).toEqual({ ok: true });
+      }
+    }
+  });
+
   it('tells in words where it stops', () => {
     const [lattice, column] = ['lattice', 'column-multiplication'].map((id) => registry.get(id));
     const slips = [{ slip: 'forget-carry', at: { what: 'line', at: [0, 2] } as const }];

@@ -128,8 +128,10 @@ function places(change: Change, frame: LawFrame): Fault {
   const { takes, gives } = change;
   const { kind, script, inFigures, operands } = frame;
   return firstFault(unequal(change), () => {
-    if (gives.length === 0) return inFigures ? null : 'nothing is left to regroup';
+    if (gives.length === 0 && !inFigures && !isWholeAndPart(change, frame))
+      return 'nothing is left to regroup';
     if (script === 'fractions') return mixedFault(change, frame);
+    if (gives.length === 0) return null;
     if (script === 'terms') return 'letters have no places';
     const worked = kind === 'sum' || kind === 'difference' || inFigures;
     if (!worked && takes.some(({ owed }) => owed)) return 'a product is not worked out yet';
@@ -140,6 +142,15 @@ function places(change: Change, frame: LawFrame): Fault {
     const isStage = kind === 'product' && operands.length > 2;
     return regroups(change, { ...frame, isStage, mayOppose: inFigures });
   });
+}
+
+/** Whether a whole and a part written as a fraction are put together, where numbers are fractions. */
+function isWholeAndPart({ takes }: Change, { script }: LawFrame): boolean {
+  const parts = takes.filter(({ written }) => {
+    const of = written?.kind === 'negative' ? written.of : written;
+    return of?.kind === 'fraction';
+  });
+  return script === 'fractions' && parts.length === 1 && takes.length > 1;
 }
 
 function mixedFault(change: Change, frame: LawFrame): Fault {

@@ -1,9 +1,10 @@
-import { readAddress, refusalText, registry, type Method, type SchoolSpec } from '@levee/core';
+import { refusalText, registry, type Method, type SchoolSpec } from '@levee/core';
 import { ListItemText, Menu, MenuItem } from '@mui/material';
 import { memo, useState } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { paperOf, withoutSlip, withPaper, withSchool } from '../../store/content.ts';
 import { useWorked } from '../../worked/use-worked.ts';
+import { slipNames } from '../../worked/slip-names.ts';
 import type { Paper } from '../../worked/work.ts';
 import { HopsButton } from './hops-strip.tsx';
 
@@ -120,22 +121,19 @@ export const SchoolMenus = memo(function SchoolMenus({ paper }: { readonly paper
 /** Slips that are made on purpose on a paper; pressing one takes it back. */
 function SlipChips({ paper }: { readonly paper: Paper }) {
   const slips = useComparison((state) => state.content.papers[paper.index]?.slips ?? NO_SLIPS);
-  return slips.map((address) => {
-    const spec = paper.method.slips.find(({ id }) => id === readAddress(address)?.slip);
-    return (
-      <button
-        key={address}
-        type="button"
-        className="school own slip"
-        title={`${spec?.mechanism ?? ''} Made on purpose (${address}). Press to take it back.`}
-        onClick={() =>
-          useComparison.getState().change((content) => withoutSlip(content, paper.index, address))
-        }
-      >
-        slip: {spec?.label.toLowerCase() ?? address} ×
-      </button>
-    );
-  });
+  return slipNames(paper.method, slips).map(({ address, label, mechanism }) => (
+    <button
+      key={address}
+      type="button"
+      className="school own slip"
+      title={`${mechanism} Made on purpose (${address}). Press to take it back.`}
+      onClick={() =>
+        useComparison.getState().change((content) => withoutSlip(content, paper.index, address))
+      }
+    >
+      slip: {label} ×
+    </button>
+  ));
 }
 
 const NO_SLIPS: readonly string[] = [];

@@ -1,7 +1,8 @@
 /** @jest-environment jsdom */
-import { useComparison } from '../../store/comparison-store.ts';
+import { openDocument, useComparison } from '../../store/comparison-store.ts';
 import { useSettings } from '../../store/settings-store.ts';
 import { Rendered } from '../../testing/render.tsx';
+import { documentWith } from '../../testing/scene.ts';
 import { PrintPage } from './print-page.tsx';
 
 const page = new Rendered();
@@ -43,6 +44,21 @@ describe('the page to print', () => {
     expect(page.all('.print-problem .blank')).toHaveLength(1);
     expect(page.all('.printed-steps li')).toHaveLength(0);
     expect(page.texts('.printed-paper h2')).toEqual(['Long division']);
+  });
+
+  it('says which slips are made on purpose, how far the reasons go, and gives no false answer', () => {
+    const document = documentWith('46 × 58', ['column-multiplication', 'lattice']);
+    const [column, lattice] = document.papers;
+    const slips = ['forget-carry@line-0.1'];
+    page.act(() => openDocument({ ...document, papers: [{ ...column!, slips }, lattice!] }));
+    page.show(<PrintPage />);
+    expect(page.text('.print-problem').trim()).toBe('46 × 58 = 2668');
+    expect(page.texts('.printed-slips')).toEqual(['Slips made on purpose: carry not added.']);
+    expect(page.texts('.printed-paper h2').at(-1)).toBe('How far they agree');
+    expect(page.host.textContent).toContain('Step 2 loses 40; from there on it does not agree.');
+    page.act(() => openDocument({ ...document, papers: [{ ...column!, slips }] }));
+    page.show(<PrintPage />);
+    expect(page.all('.print-problem .blank')).toHaveLength(1);
   });
 
   it('follows her voice and her signs', () => {

@@ -1,6 +1,8 @@
 import {
   cost,
   expressionLine,
+  inNotation,
+  leakText,
   sumTex,
   LAW_LABELS,
   termTextsOf,
@@ -18,6 +20,7 @@ import { MathText } from '../../ui/math-text.tsx';
 import { Spoken } from '../../ui/spoken.tsx';
 import { useNotation, useSpeaker, useSteps, useVoice, useWorked } from '../../worked/use-worked.ts';
 import { answerWithUnit } from '../../worked/answer.ts';
+import { slipNames } from '../../worked/slip-names.ts';
 import type { Paper } from '../../worked/work.ts';
 import { isPlain } from '../bench/agree-panel.tsx';
 import { certified } from '../../worked/certified.ts';
@@ -40,6 +43,7 @@ export function PrintPage() {
   const bench = useCommand('bench');
   const [finished, setFinished] = useState(true);
   const [sentences, setSentences] = useState(true);
+  const right = papers.find(({ lane }) => lane.leaks.length === 0);
   return (
     <main className="print">
       <div className="print-controls">
@@ -60,7 +64,7 @@ export function PrintPage() {
         <h1>{title || 'Comparison'}</h1>
         <p className="print-problem figures">
           <ProblemText problem={problem} /> ={' '}
-          <Blank unit={unit} answer={finished ? papers[0]! : null} />
+          <Blank unit={unit} answer={finished ? (right ?? null) : null} />
         </p>
         {story && <p>{story}</p>}
         {estimate && (
@@ -118,6 +122,7 @@ function PrintedPaper({ paper, finished, sentences }: PrintedPaperProps) {
           })
           .join(' · ')}
       </p>
+      <Slips paper={paper} />
       <div
         className="printed-sheet"
         style={{ backgroundSize: `${square}px ${square}px`, width: paper.drawing.width * square }}
@@ -155,15 +160,26 @@ function PrintedPaper({ paper, finished, sentences }: PrintedPaperProps) {
   );
 }
 
+/** The slips that are made on purpose on a paper; where they leak is said with the reasons. */
+function Slips({ paper }: { readonly paper: Paper }) {
+  const addresses = useComparison((state) => state.content.papers[paper.index]?.slips ?? NO_SLIPS);
+  if (addresses.length === 0) return null;
+  const names = slipNames(paper.method, addresses).map(({ label }) => label);
+  return <p className="caption printed-slips">Slips made on purpose: {names.join(', ')}.</p>;
+}
+
+const NO_SLIPS: readonly string[] = [];
+
 function PrintedAgreement() {
   const { papers, comparison } = useWorked();
   const { certificate } = certified(comparison);
   const notation = useNotation();
   const texts = termTextsOf(certificate);
+  const isWhole = certificate.methods.every(({ leak }) => leak === undefined);
   return (
     <section className="printed-paper">
-      <h2>Why they agree</h2>
-      {certificate.methods.map(({ moves }, k) => (
+      <h2>{isWhole ? 'Why they agree' : 'How far they agree'}</h2>
+      {certificate.methods.map(({ moves, leak }, k) => (
         <div key={k}>
           <h3>{papers[k]!.method.name}</h3>
           <ol className="printed-moves figures">
@@ -178,6 +194,11 @@ function PrintedAgreement() {
               </li>
             ))}
           </ol>
+          {leak && (
+            <p className="caption">
+              <MathText text={leakText(leak, (text) => inNotation(text, notation))} />
+            </p>
+          )}
         </div>
       ))}
     </section>

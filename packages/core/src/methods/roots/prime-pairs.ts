@@ -97,6 +97,7 @@ class Ladder {
     const [answer] = this.scribe.step({
       law: 'evaluate',
       phase: { kind: 'out' },
+      about: { root: { out: this.total, under: Exact.ONE } },
       takes: this.live,
       writes: [this.whole('answer', text, this.total, { area: 'answer', row: 0, column: 0 })],
       phrase: phrase('root.single', { number: this.total }),
@@ -152,6 +153,7 @@ class Ladder {
       phase: { kind: 'out' },
       about: {
         primes: { out: out.map((one) => Exact.of(one)), inside: alone.map((one) => Exact.of(one)) },
+        root: { out: Exact.of(root), under: Exact.of(inside) },
       },
       takes: this.live,
       writes: [this.whole('answer', text, worth, { area: 'answer', row: this.row + 1, column: 0 })],
