@@ -8,7 +8,7 @@ import {
   failureText,
   hasOpportunity,
   PLAIN_NOTATION,
-  refusalText,
+  methodsDocument,
   registry,
   sheetSvg,
   sheetText,
@@ -37,30 +37,7 @@ export interface MethodsOptions {
 export function methodsCommand({ problem: text, format }: MethodsOptions): string {
   oneOf(format, ['json'], 'format');
   const problem = text === undefined ? null : problemArgument(text);
-  const methods = registry.methods.map((method) => {
-    const { id, family, name, alsoCalled, summary, direction, freeOrder, schools, slips } = method;
-    const { ownHops, why, medium } = method;
-    const acceptance = problem ? method.accepts(problem) : null;
-    return {
-      id,
-      family,
-      name,
-      alsoCalled,
-      summary,
-      why,
-      medium,
-      direction,
-      freeOrder,
-      schools,
-      slips,
-      ownHops: ownHops ? { name: ownHops.name, hint: ownHops.hint, most: ownHops.most } : null,
-      ...(acceptance ? { accepted: acceptance.ok } : {}),
-      ...(acceptance && !acceptance.ok
-        ? { reason: { ...acceptance.reason, text: refusalText(acceptance.reason) } }
-        : {}),
-    };
-  });
-  return json({ format: 'levee-methods', version: 1, methods });
+  return json(methodsDocument(registry.methods, problem));
 }
 
 export interface TraceCommandOptions {

@@ -2,7 +2,14 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { LAW_TABLE, readExpression, registry, verifyAgreement } from '@levee/core';
+import {
+  DOCUMENTS,
+  LAW_TABLE,
+  readExpression,
+  registry,
+  schemaFile,
+  verifyAgreement,
+} from '@levee/core';
 import { Ajv2020, type ValidateFunction } from 'ajv/dist/2020.js';
 import { runCommandLine } from './program.ts';
 
@@ -391,6 +398,17 @@ describe('docs/formats.md', () => {
       expect(page).toContain(`| ${law}`);
       expect(page).toContain(statement);
       for (const { id } of moves) expect(page).toContain(id);
+    }
+  });
+
+  it('has the schema of every document as its one description gives it', () => {
+    expect(DOCUMENTS.map((document) => schemaFile(document).name).sort()).toEqual(
+      [...validators.keys()].map((format) => `${format}.schema.json`).sort(),
+    );
+    for (const document of DOCUMENTS) {
+      const { name, text } = schemaFile(document);
+      const kept: unknown = JSON.parse(readFileSync(`${SCHEMAS}${name}`, 'utf8'));
+      expect(kept).toEqual(JSON.parse(text));
     }
   });
 

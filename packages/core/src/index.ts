@@ -164,7 +164,8 @@ export { certainText } from './checks/leading-figures-check.ts';
 export { reachOf, type SlipReach } from './checks/reach.ts';
 export type { CheckFinding, CheckId, CheckSpec, CheckSubject, Outcome } from './checks/check.ts';
 export { cost, type Cost } from './compare/cost.ts';
-export { agreement, type Agreement } from './compare/agreement.ts';
+export { agreement } from './compare/agreement.ts';
+export type { Agreement } from './compare/agreement-shape.ts';
 export type { Expression as SumExpression, MethodAgreement, Move } from './compare/expressions.ts';
 export {
   agreementLatex,
@@ -185,29 +186,39 @@ export {
   type TermTexts,
 } from './compare/agreement-export.ts';
 export { verifyAgreement, type Verification } from './compare/verify-agreement.ts';
-export { traceDocument, type TraceDocument } from './formats/trace-document.ts';
+export { traceDocument } from './formats/trace-document.ts';
+export type { TraceDocument } from './formats/trace-shape.ts';
 export { traceMarkdown } from './formats/trace-markdown.ts';
-export { comparisonReport, type ComparisonReport } from './formats/comparison-report.ts';
+export { comparisonReport } from './formats/comparison-report.ts';
+export type { ComparisonReport } from './formats/comparison-report-shape.ts';
+export { methodsDocument } from './formats/methods-document.ts';
+export { DOCUMENTS, schemaFile, type OpenDocument } from './formats/documents.ts';
+export { jsonSchemaOf, type Read, type ReadFault } from './describe/describe.ts';
 export { CHECKS, OUTCOMES } from './checks/check.ts';
-export { COMPARISON_VERSION, migrateComparison } from './formats/comparison-migrations.ts';
+export { COMPARISON_VERSION } from './formats/comparison-migrations.ts';
 export {
   choicesOf,
   decodeComparison,
+  readComparison,
+  type DecodedComparison,
+} from './formats/comparison-document.ts';
+export {
+  COMPARISON,
   JUDGEMENTS,
   MAX_CHECKS,
   MAX_HOPS,
-  MAX_SLIPS,
   MAX_PAPERS,
   PACES,
   TEXT_LIMITS,
   type CheckRecord,
   type ComparisonDocument,
-  type DecodedComparison,
   type EstimateRecord,
   type Judgement,
   type Pace,
   type PaperChoice,
-} from './formats/comparison-document.ts';
+  type PaperId,
+  type PaperWork,
+} from './formats/comparison-shape.ts';
 export { decodeAgreement } from './formats/agreement-document.ts';
 export { lightReport, type LightReport } from './formats/light-report.ts';
 export { watchTraces } from './methods/watch.ts';

@@ -70,7 +70,7 @@ describe('a request that is too much', () => {
   });
 
   it('is told twenty faults at most, each once', async () => {
-    const paper = { method: 7, school: 7, order: 7, extra: 7 };
+    const paper = { id: 7, method: 7, school: 7, order: 7, extra: 7 };
     const bad = { ...document, papers: Array(4).fill(paper), checks: Array(30).fill({ check: 7 }) };
     const { status, body } = await post(JSON.stringify({ document: bad }));
     const { faults, detail } = body as {
@@ -88,16 +88,18 @@ describe('a request that is too much', () => {
       ...document,
       problem: '7'.repeat(70) + ' × ' + '7'.repeat(70),
       estimate: null,
-      papers: document!.papers.map(() => ({
+      papers: document!.papers.map(({ id }) => ({
+        id,
         method: 'grid-multiplication',
         school: {},
         order: Array.from({ length: 2500 }, (_, k) => `${k % 70}.${k % 69}`),
         hops: [],
         slips: [],
       })),
-      steps: document!.papers.map(() => 1),
+      steps: Object.fromEntries(document!.papers.map(({ id }) => [id, 1])),
       checks: Array.from({ length: 200 }, () => ({
         check: 'calculator',
+        problem: '46 × 58',
         method: 'lattice',
         against: '7'.repeat(400),
         outcome: 'agrees',

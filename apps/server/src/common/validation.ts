@@ -1,6 +1,7 @@
 import { ValidationPipe, type ArgumentMetadata, type ValidationError } from '@nestjs/common';
 import { excessOf } from './body.ts';
 import { Failure } from './failure.ts';
+import { describedFaults } from './is-described.ts';
 
 /** The most faults of a request that are told. */
 const MOST_FAULTS = 20;
@@ -46,6 +47,13 @@ interface FieldFault {
 
 function faultsOf(error: ValidationError, path: string): FieldFault[] {
   const where = path === '' ? error.property : `${path}.${error.property}`;
+  const inside = describedFaults(error);
+  if (inside) {
+    return inside.map(({ where: at, fault }) => ({
+      where: at === error.property ? where : `${where}.${at}`,
+      fault,
+    }));
+  }
   const own = Object.values(error.constraints ?? {}).map((fault) => ({ where, fault }));
   return [...own, ...(error.children ?? []).flatMap((child) => faultsOf(child, where))];
 }

@@ -15,25 +15,28 @@ interface DemoComparison {
   ])[];
   readonly steps: readonly number[];
   readonly pace?: ComparisonDocument['pace'];
-  readonly checks?: ComparisonDocument['checks'];
+  readonly checks?: readonly Omit<ComparisonDocument['checks'][number], 'problem'>[];
 }
 
 function comparison(demo: DemoComparison): ComparisonDocument {
-  const { papers, pace = 'amount', counted = false, checks = [], ...rest } = demo;
+  const { papers, steps, pace = 'amount', counted = false, checks = [], ...rest } = demo;
+  const laid = papers.map(([method, school = {}, hops = []], k) => ({
+    id: `p${k + 1}`,
+    method,
+    school: { ...registry.get(method).defaultSchool, ...school },
+    order: [],
+    hops,
+    slips: [],
+  }));
   return {
     format: 'levee-comparison',
-    version: 3,
+    version: 4,
     pace,
     counted,
-    checks,
+    checks: checks.map((check) => ({ problem: rest.problem, ...check })),
     ...rest,
-    papers: papers.map(([method, school = {}, hops = []]) => ({
-      method,
-      school: { ...registry.get(method).defaultSchool, ...school },
-      order: [],
-      hops,
-      slips: [],
-    })),
+    papers: laid,
+    steps: Object.fromEntries(laid.map(({ id }, k) => [id, steps[k]!])),
   };
 }
 

@@ -1,11 +1,11 @@
-import { choicesOf, compare, readProblem, registry, type PaperChoice } from '@levee/core';
+import { choicesOf, compare, readProblem, registry, type PaperWork } from '@levee/core';
 import { certify, type Certified } from '../worked/certify.ts';
 import { readImport } from './read-import.ts';
 
 /** What is worked out away from the page. Plain data in, plain data out. */
 export const jobs = {
   /** The certificate of a comparison. Throws `RangeError` for a text that is no problem. */
-  certificate(problem: string, papers: readonly PaperChoice[]): Certified {
+  certificate(problem: string, papers: readonly PaperWork[]): Certified {
     const read = readProblem(problem);
     if (!read.ok) throw new RangeError(`certificate: "${problem}" is not a problem`);
     return certify(compare(read.problem, choicesOf(papers, registry)));

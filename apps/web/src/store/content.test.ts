@@ -1,7 +1,5 @@
 import { decodeComparison, makeProblem, numeral, productProblem, registry } from '@levee/core';
 import {
-  contentOf,
-  documentOf,
   freshDocument,
   withEstimate,
   withProblem,
@@ -10,28 +8,34 @@ import {
   problemOf,
   withAnotherPaper,
   withBase,
-  withCheck,
   withHops,
   withSwappedOperands,
   paperOf,
 } from './content.ts';
+import { deskOf, documentOf, settled, type Content } from './desk.ts';
 import { decodeSettings, useSettings } from './settings-store.ts';
 
-const content = {
-  ...contentOf(freshDocument()),
-  papers: contentOf(freshDocument()).papers.map((paper) => ({ ...paper, order: ['1.1'] })),
+const fresh = deskOf(freshDocument());
+const content: Content = {
+  ...fresh.content,
+  papers: fresh.content.papers.map((paper) => ({ ...paper, order: ['1.1'] })),
 };
+const named = (own: Content) => settled({ ...fresh, content: own });
 
 describe('content', () => {
   it('makes documents that can be read', () => {
     const document = freshDocument();
     expect(decodeComparison(document, registry)).toMatchObject({ ok: true, document });
-    const stretched = documentOf(content, { steps: [4], pace: 'step' });
-    expect(stretched.steps).toEqual([4, 0, 0]);
+    const stretched = documentOf({
+      ...fresh,
+      content,
+      progress: { steps: { p1: 4, p9: 2 }, pace: 'step' },
+    });
+    expect(stretched.steps).toEqual({ p1: 4, p2: 0, p3: 0 });
   });
 
   it('takes another problem: schools stay, estimate and own orders go', () => {
-    const chosen = withSchool(content, 0, 'carries', 'below');
+    const chosen = withSchool(content, 'p1', 'carries', 'below');
     const estimated = withEstimate(chosen, {
       operands: ['50', '60'],
       value: '3000',
@@ -72,34 +76,24 @@ describe('content', () => {
     });
   });
 
-  it('lays papers that suit another kind of problem, and takes old checks and hops away', () => {
+  it('lays papers that suit another kind of problem, and takes old hops away', () => {
     const numbers = [numeral('642'), numeral('387')];
-    const difference = withProblem(content, makeProblem('difference', numbers));
+    const difference = named(withProblem(content, makeProblem('difference', numbers))).content;
     expect(difference.papers.map(({ method }) => method)).toEqual([
       'decomposition',
       'equal-additions',
       'counting-up',
     ]);
     expect(canSwap(problemOf(difference))).toBe(false);
-    const own = withHops(difference, 2, ['13', '242']);
+    const own = withHops(difference, 'p6', ['13', '242']);
     expect(own.papers[2]!.hops).toEqual(['13', '242']);
-    expect(withHops(own, 9, ['1'])).toBe(own);
-    const checked = withCheck(own, {
-      check: 'inverse',
-      method: 'counting-up',
-      against: '',
-      outcome: 'agrees',
-      at: '2026-01-31T09:00:00.000Z',
-    });
-    expect(decodeComparison(documentOf(checked, { steps: [], pace: 'step' }), registry).ok).toBe(
-      true,
-    );
-    const negative = withProblem(checked, makeProblem('difference', [...numbers].reverse()));
+    expect(withHops(own, 'p9', ['1'])).toBe(own);
+    expect(decodeComparison(documentOf({ ...fresh, content: own }), registry).ok).toBe(true);
+    const negative = withProblem(own, makeProblem('difference', [...numbers].reverse()));
     expect(negative.papers.map(({ method, hops }) => [method, hops.length])).toEqual([
       ['counting-up', 0],
     ]);
-    expect(negative.checks).toEqual([]);
-    const sum = withProblem(checked, makeProblem('sum', numbers));
+    const sum = withProblem(own, makeProblem('sum', numbers));
     expect(sum.papers).toHaveLength(3);
     expect(withSwappedOperands(sum).problem).toBe('387 + 642');
   });
@@ -126,8 +120,8 @@ describe('content', () => {
   });
 
   it('leaves schools alone that do not exist', () => {
-    expect(withSchool(content, 0, 'colour', 'red')).toBe(content);
-    expect(withSchool(content, 9, 'carries', 'below')).toBe(content);
+    expect(withSchool(content, 'p1', 'colour', 'red')).toBe(content);
+    expect(withSchool(content, 'p9', 'carries', 'below')).toBe(content);
   });
 });
 

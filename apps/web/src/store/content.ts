@@ -4,48 +4,37 @@ import {
   scriptOf,
   inBase,
   makeProblem,
-  MAX_CHECKS,
   problemText,
   readProblem,
   registry,
   resolveSchool,
   type ComparisonDocument,
-  type CheckRecord,
   type EstimateRecord,
   type PaperChoice,
+  type PaperId,
   type Problem,
   type ProblemKind,
   type Script,
 } from '@levee/core';
-
-/** What she chose and wrote: the part of a comparison that undo goes through. */
-export type Content = Pick<
-  ComparisonDocument,
-  'title' | 'story' | 'unit' | 'counted' | 'problem' | 'estimate' | 'papers' | 'checks'
->;
-
-/** How far the papers are: kept with the comparison, but no matter for undo. */
-export type Progress = Pick<ComparisonDocument, 'steps' | 'pace'>;
-
-export function contentOf(document: ComparisonDocument): Content {
-  const { title, story, unit, counted, problem, estimate, papers, checks } = document;
-  return { title, story, unit, counted, problem, estimate, papers, checks };
-}
-
-export function documentOf(content: Content, { steps, pace }: Progress): ComparisonDocument {
-  const fitted = content.papers.map((_, k) => steps[k] ?? 0);
-  return { format: 'levee-comparison', version: 3, ...content, steps: fitted, pace };
-}
+import { documentOf, settled, UNNAMED, type Content } from './desk.ts';
 
 /** The problem of a document; documents hold only problems that can be read. */
-export function problemOf(content: Content): Problem {
+export function problemOf(content: Pick<Content, 'problem'>): Problem {
   const read = readProblem(content.problem);
   if (!read.ok) throw new RangeError(`problemOf: "${content.problem}" is not a problem`);
   return read.problem;
 }
 
+/** A paper to be laid: by a method, as it is usually worked. */
 export function paperOf(method: string): PaperChoice {
-  return { method, school: registry.get(method).defaultSchool, order: [], hops: [], slips: [] };
+  return {
+    id: UNNAMED,
+    method,
+    school: registry.get(method).defaultSchool,
+    order: [],
+    hops: [],
+    slips: [],
+  };
 }
 
 /** The papers that are laid for a kind of problem when none of the papers on the bench works it. */
@@ -65,36 +54,26 @@ const SCRIPT_PAPERS: Record<Exclude<Script, 'figures'>, readonly string[]> = {
 
 /** A new comparison, ready to be changed. */
 export function freshDocument(): ComparisonDocument {
-  return documentOf(
-    {
-      title: '',
-      story: '',
-      unit: '',
-      counted: false,
-      problem: '46 × 58',
-      estimate: null,
-      papers: FIRST_PAPERS.product.map(paperOf),
-      checks: [],
-    },
-    { steps: [0, 0, 0], pace: 'amount' },
-  );
+  const papers = FIRST_PAPERS.product.map(paperOf);
+  const numbers = { problem: '46 × 58', estimate: null, papers };
+  const content = { title: '', story: '', unit: '', counted: false, ...numbers };
+  return documentOf(settled({ content, progress: { steps: {}, pace: 'amount' }, checks: [] }));
 }
 
 /**
- * Another problem under the same papers. Schools stay; own orders, own hops, the estimate and the checks
- * belong to the old numbers and go. Papers whose method refuses the new problem go too; when none is
+ * Another problem under the same methods, as papers of their own. Schools stay; own orders, own hops, slips and the
+ * estimate belong to the old numbers and go. Papers whose method refuses the new problem go too; when none is
  * left, papers that suit the new kind of problem are laid.
  */
 export function withProblem(content: Content, problem: Problem): Content {
   const papers = content.papers
     .filter(({ method }) => registry.get(method).accepts(problem).ok)
-    .map((paper) => ({ ...paper, order: [], hops: [], slips: [] }));
+    .map((paper) => ({ ...paper, id: UNNAMED, order: [], hops: [], slips: [] }));
   return {
     ...content,
     problem: problemText(problem),
     estimate: null,
     papers: papers.length > 0 ? papers : firstPapers(problem),
-    checks: [],
   };
 }
 
@@ -193,14 +172,8 @@ function fullSchool(method: string, school: PaperChoice['school']): PaperChoice[
 }
 
 /** Her own hops of one paper, exact amounts in base ten. */
-export function withHops(content: Content, index: number, hops: readonly string[]): Content {
-  const paper = content.papers[index];
-  return paper ? withPaper(content, index, { ...paper, hops }) : content;
-}
-
-/** A check that was made, added to the record. */
-export function withCheck(content: Content, check: CheckRecord): Content {
-  return { ...content, checks: [...content.checks, check].slice(-MAX_CHECKS) };
+export function withHops(content: Content, id: PaperId, hops: readonly string[]): Content {
+  return withPaper(content, id, { hops });
 }
 
 export function withEstimate(content: Content, estimate: EstimateRecord | null): Content {
@@ -208,34 +181,26 @@ export function withEstimate(content: Content, estimate: EstimateRecord | null):
 }
 
 /** Another choice for a paper. Slips go where it is worked in another way: their chances may not be there any more. */
-export function withPaper(content: Content, index: number, paper: PaperChoice): Content {
-  const papers = content.papers.map((own, k) => {
-    if (k !== index) return own;
-    const stays =
-      own.method === paper.method &&
-      own.school === paper.school &&
-      own.order === paper.order &&
-      own.hops === paper.hops;
-    return stays || paper.slips.length === 0 ? paper : { ...paper, slips: [] };
+export function withPaper(content: Content, id: PaperId, change: Partial<PaperChoice>): Content {
+  if (!content.papers.some((own) => own.id === id)) return content;
+  const papers = content.papers.map((own) => {
+    if (own.id !== id) return own;
+    const slips = change.slips ?? [];
+    return { ...own, ...change, slips };
   });
   return { ...content, papers };
 }
 
 /** One slip of a paper taken back. */
-export function withoutSlip(content: Content, index: number, slip: string): Content {
-  const paper = content.papers[index];
+export function withoutSlip(content: Content, id: PaperId, slip: string): Content {
+  const paper = content.papers.find((own) => own.id === id);
   if (!paper) return content;
-  return withPaper(content, index, { ...paper, slips: paper.slips.filter((one) => one !== slip) });
+  return withPaper(content, id, { slips: paper.slips.filter((one) => one !== slip) });
 }
 
-export function withSchool(
-  content: Content,
-  index: number,
-  school: string,
-  option: string,
-): Content {
-  const paper = content.papers[index];
+export function withSchool(content: Content, id: PaperId, school: string, option: string): Content {
+  const paper = content.papers.find((own) => own.id === id);
   if (!paper) return content;
   const resolved = resolveSchool(registry.get(paper.method), { ...paper.school, [school]: option });
-  return resolved.ok ? withPaper(content, index, { ...paper, school: resolved.school }) : content;
+  return resolved.ok ? withPaper(content, id, { school: resolved.school }) : content;
 }

@@ -2,7 +2,8 @@
 import { jest } from '@jest/globals';
 import type { ComparisonDocument } from '@levee/core';
 import type { Stored } from '../api/client.ts';
-import { currentDocument, history, useComparison } from './comparison-store.ts';
+import { currentDocument, dispatch, history } from './comparison-store.ts';
+import { changed, stepped } from './edits.ts';
 import { freshDocument } from './content.ts';
 import { keepDraft, readDraft, type Draft } from './drafts.ts';
 import {
@@ -98,8 +99,7 @@ const closed = { id: 'one', tab: 'closed-tab' };
 
 const state = () => useKeeping.getState().keeping.state;
 const settle = () => jest.advanceTimersByTimeAsync(10_000);
-const retitle = (title: string) =>
-  useComparison.getState().change((content) => ({ ...content, title }));
+const retitle = (title: string) => dispatch(changed((content) => ({ ...content, title })));
 
 describe('keeping', () => {
   it('sends a change after a moment, and one request for many changes', async () => {
@@ -131,16 +131,16 @@ describe('keeping', () => {
   });
 
   it('keeps progress too, but undo does not go through it', async () => {
-    useComparison.getState().setSteps([1, 1, 1]);
+    dispatch(stepped({ p1: 1, p2: 1, p3: 1 }));
     await settle();
-    expect(server.stored.document.steps).toEqual([1, 1, 1]);
+    expect(server.stored.document.steps).toEqual({ p1: 1, p2: 1, p3: 1 });
     expect(history().pastStates).toHaveLength(0);
     retitle('x');
-    useComparison.getState().setSteps([2, 2, 2]);
+    dispatch(stepped({ p1: 2, p2: 2, p3: 2 }));
     history().undo();
-    expect(currentDocument()).toMatchObject({ title: '', steps: [2, 2, 2] });
+    expect(currentDocument()).toMatchObject({ title: '', steps: { p1: 2, p2: 2, p3: 2 } });
     history().redo();
-    expect(currentDocument()).toMatchObject({ title: 'x', steps: [2, 2, 2] });
+    expect(currentDocument()).toMatchObject({ title: 'x', steps: { p1: 2, p2: 2, p3: 2 } });
   });
 
   it('goes on when the server was away for a while', async () => {
@@ -216,7 +216,7 @@ describe('keeping', () => {
 
 describe('a change made elsewhere', () => {
   it('does not matter when it is only progress', async () => {
-    server.write({ ...start, steps: [2, 2, 2] });
+    server.write({ ...start, steps: { p1: 2, p2: 2, p3: 2 } });
     retitle('mine');
     await settle();
     expect(state()).toBe('kept');
@@ -224,7 +224,7 @@ describe('a change made elsewhere', () => {
   });
 
   it('does not matter when it is the same change', async () => {
-    server.write({ ...start, title: 'alike', steps: [1, 1, 1] });
+    server.write({ ...start, title: 'alike', steps: { p1: 1, p2: 1, p3: 1 } });
     retitle('alike');
     await settle();
     expect(state()).toBe('kept');
@@ -233,7 +233,7 @@ describe('a change made elsewhere', () => {
 
   it('is taken when here only progress changed', async () => {
     server.write({ ...start, title: 'theirs' });
-    useComparison.getState().setSteps([1, 1, 1]);
+    dispatch(stepped({ p1: 1, p2: 1, p3: 1 }));
     await settle();
     expect(state()).toBe('kept');
     expect(currentDocument().title).toBe('theirs');

@@ -2,7 +2,7 @@ import type { ComparisonDocument } from '@levee/core';
 import { create } from 'zustand';
 import { comparisonsApi, UNREACHABLE, type Reply, type Stored } from '../api/client.ts';
 import { currentDocument, openDocument, useComparison } from './comparison-store.ts';
-import { contentOf } from './content.ts';
+import { chosenIn } from './desk.ts';
 import {
   dropDraft,
   keepDraft,
@@ -134,7 +134,11 @@ function sendLast({ id, version }: Open): void {
 
 useComparison.subscribe((state, before) => {
   if (loading || !open) return;
-  if (state.content === before.content && state.progress === before.progress) return;
+  const isSame =
+    state.content === before.content &&
+    state.progress === before.progress &&
+    state.checks === before.checks;
+  if (isSame) return;
   const { version, base } = open;
   const at = new Date().toISOString();
   drafted = keepDraft(placeOf(open.id), { version, base, document: currentDocument(), at });
@@ -182,7 +186,7 @@ function refused(reply: Extract<Reply<Stored>, { ok: false }>): void {
  */
 function settle(theirs: Stored): void {
   if (!open) return;
-  const [base, mine, other] = [open.base, currentDocument(), theirs.document].map(contentOf);
+  const [base, mine, other] = [open.base, currentDocument(), theirs.document].map(chosenIn);
   if (sameValue(other, base) || sameValue(other, mine)) {
     open.version = theirs.version;
     open.base = theirs.document;

@@ -1,7 +1,7 @@
 import type { ComparisonDocument } from '@levee/core';
 import { create } from 'zustand';
 import { comparisonsApi } from '../api/client.ts';
-import { contentOf } from './content.ts';
+import { chosenIn } from './desk.ts';
 import {
   dropDraft,
   leftDrafts,
@@ -47,7 +47,7 @@ async function settled({
   const reply = await comparisonsApi.read(id);
   if (!reply.ok) return reply.code === 'comparison-unknown' ? 'gone' : 'unreachable';
   const { version, document } = reply.value;
-  if (sameValue(contentOf(document), contentOf(draft.document)) && version !== draft.version) {
+  if (sameValue(chosenIn(document), chosenIn(draft.document)) && version !== draft.version) {
     dropDraft(place);
     return 'settled';
   }

@@ -2,40 +2,40 @@ import type { EntryId } from '@levee/core';
 import { workedWith } from '../testing/scene.ts';
 import { hover, pin, resetSession, samePointed, useSession } from './session-store.ts';
 
-const entry = (lane: number, id: string) => ({ kind: 'entry', lane, id: id as EntryId }) as const;
+const entry = (paper: string, id: string) => ({ kind: 'entry', paper, id: id as EntryId }) as const;
 const now = () => useSession.getState();
 
 beforeEach(resetSession);
 
 describe('pointing', () => {
   it('lasts as long as the pointer is there', () => {
-    hover(entry(0, 'm1'));
+    hover(entry('p1', 'm1'));
     expect(now()).toMatchObject({ pointed: { id: 'm1' }, pinned: false });
     hover(null);
     expect(now().pointed).toBeNull();
   });
 
   it('stays when it is pinned, until the same is pinned again', () => {
-    pin(entry(0, 'm1'));
-    hover(entry(0, 'm2'));
+    pin(entry('p1', 'm1'));
+    hover(entry('p1', 'm2'));
     hover(null);
     expect(now()).toMatchObject({ pointed: { id: 'm1' }, pinned: true });
-    pin(entry(1, 'm1'));
-    expect(now()).toMatchObject({ pointed: { lane: 1 }, pinned: true });
-    pin(entry(1, 'm1'));
+    pin(entry('p2', 'm1'));
+    expect(now()).toMatchObject({ pointed: { paper: 'p2' }, pinned: true });
+    pin(entry('p2', 'm1'));
     expect(now()).toMatchObject({ pointed: null, pinned: false });
   });
 
   it('lets go where there is nothing', () => {
-    pin(entry(0, 'm1'));
+    pin(entry('p1', 'm1'));
     pin(null);
     expect(now()).toMatchObject({ pointed: null, pinned: false });
   });
 
   it('changes nothing while it stays on the same thing', () => {
-    hover(entry(0, 'm1'));
+    hover(entry('p1', 'm1'));
     const before = now();
-    hover(entry(0, 'm1'));
+    hover(entry('p1', 'm1'));
     expect(now()).toBe(before);
   });
 });
@@ -51,21 +51,21 @@ describe('samePointed', () => {
     expect(samePointed({ kind: 'terms', terms: first! }, { kind: 'terms', terms: second! })).toBe(
       false,
     );
-    expect(samePointed({ kind: 'terms', terms: first! }, entry(0, 'm1'))).toBe(false);
-    expect(samePointed(entry(0, 'm1'), { kind: 'group', lane: 0, id: 'm1' })).toBe(false);
+    expect(samePointed({ kind: 'terms', terms: first! }, entry('p1', 'm1'))).toBe(false);
+    expect(samePointed(entry('p1', 'm1'), { kind: 'group', paper: 'p1', id: 'm1' })).toBe(false);
     expect(samePointed(null, null)).toBe(true);
   });
 });
 
 describe('a new comparison', () => {
   it('begins with nothing pointed at, nothing large, nothing open', () => {
-    useSession.setState({ active: 2, large: 1, playing: true, dialog: 'words' });
-    pin(entry(0, 'm1'));
+    useSession.setState({ active: 'p3', large: 'p2', playing: true, dialog: 'words' });
+    pin(entry('p1', 'm1'));
     resetSession();
     expect(now()).toEqual({
       pointed: null,
       pinned: false,
-      active: 0,
+      active: null,
       large: null,
       playing: false,
       choosing: null,

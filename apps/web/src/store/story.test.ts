@@ -1,5 +1,6 @@
 import { readProblem, type Problem } from '@levee/core';
-import { contentOf, freshDocument } from './content.ts';
+import { freshDocument } from './content.ts';
+import { deskOf } from './desk.ts';
 import { retold, withTyped } from './story.ts';
 
 function problem(text: string): Problem {
@@ -9,7 +10,7 @@ function problem(text: string): Problem {
 }
 
 const told = {
-  ...contentOf(freshDocument()),
+  ...deskOf(freshDocument()).content,
   story: 'sandbags on 46 pallets of 58',
   unit: 'bags',
   counted: true,

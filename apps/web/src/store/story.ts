@@ -1,5 +1,6 @@
 import { numeralText, scriptOf, type Problem } from '@levee/core';
-import { withProblem, problemOf, type Content } from './content.ts';
+import { withProblem, problemOf } from './content.ts';
+import type { Content } from './desk.ts';
 
 /**
  * A computation typed in place of the one before. The numbers in the story follow when it is of the same

@@ -5,15 +5,16 @@ import {
   type Speaker,
   type Comparison,
   type Notation,
+  type PaperId,
   type Pointed,
   type Subject,
   type Voice,
 } from '@levee/core';
 import { useMemo } from 'react';
 import { useComparison } from '../store/comparison-store.ts';
-import { useSession } from '../store/session-store.ts';
+import { useSession, type PointedAt } from '../store/session-store.ts';
 import { useSettings } from '../store/settings-store.ts';
-import { fittedSteps, work, type Worked } from './work.ts';
+import { fittedSteps, work, type Paper, type Worked } from './work.ts';
 
 /** The open comparison worked out. */
 export function useWorked(): Worked {
@@ -45,15 +46,47 @@ export function useVoice(): Voice {
   return useSettings((state) => state.voice);
 }
 
-let last: { comparison: Comparison; pointed: Pointed; subject: Subject | null } | null = null;
+/** The paper that single steps and the keyboard pointer belong to. */
+export function activePaper({ papers }: Worked, active: PaperId | null): Paper {
+  return papers.find(({ id }) => id === active) ?? papers[0]!;
+}
+
+export function useActive(): Paper {
+  const worked = useWorked();
+  return activePaper(
+    worked,
+    useSession((session) => session.active),
+  );
+}
+
+/** The one paper that is shown large, if any. */
+export function useLarge(): Paper | null {
+  const { papers } = useWorked();
+  const large = useSession((session) => session.large);
+  return papers.find(({ id }) => id === large) ?? null;
+}
+
+/** What is pointed at as the comparison names it; null when its paper is gone. */
+function inComparison({ papers }: Worked, pointed: PointedAt): Pointed | null {
+  if (pointed.kind === 'terms') return pointed;
+  const lane = papers.findIndex(({ id }) => id === pointed.paper);
+  if (lane < 0) return null;
+  return pointed.kind === 'entry'
+    ? { kind: 'entry', lane, id: pointed.id }
+    : { kind: 'group', lane, id: pointed.id };
+}
+
+let last: { comparison: Comparison; pointed: PointedAt; subject: Subject | null } | null = null;
 
 /** What is pointed at, found in every method; worked out once for all who ask. */
 export function useSubject(): Subject | null {
-  const { comparison } = useWorked();
+  const worked = useWorked();
+  const { comparison } = worked;
   const pointed = useSession((session) => session.pointed);
   if (!pointed) return null;
   if (last?.comparison !== comparison || last.pointed !== pointed) {
-    last = { comparison, pointed, subject: pointAt(comparison, pointed) };
+    const named = inComparison(worked, pointed);
+    last = { comparison, pointed, subject: named && pointAt(comparison, named) };
   }
   return last.subject;
 }

@@ -24,14 +24,18 @@ import {
   type Level,
   type SquareGround,
   type Method,
+  type PaperId,
   type Problem,
   type Sheet,
   type Timeline,
 } from '@levee/core';
-import { problemOf, type Content } from '../store/content.ts';
+import { problemOf } from '../store/content.ts';
+import type { Content } from '../store/desk.ts';
 
 /** One method's paper with all that is needed to draw any moment of it. */
 export interface Paper {
+  readonly id: PaperId;
+  /** Where it lies, from 0: its lane of the comparison. */
   readonly index: number;
   readonly method: Method;
   /** The method's short name, with the paper's number where another one is of the same method. */
@@ -69,10 +73,11 @@ export interface Worked {
   readonly ground: Ground | null;
 }
 
-let last: { problem: string; papers: Content['papers']; worked: Worked } | null = null;
+type Laid = Pick<Content, 'problem' | 'papers'>;
+let last: (Laid & { worked: Worked }) | null = null;
 
 /** Works the chosen papers; the same object as before while problem and papers are the same. */
-export function work(content: Content): Worked {
+export function work(content: Laid): Worked {
   if (last?.problem === content.problem && last.papers === content.papers) return last.worked;
   const problem = problemOf(content);
   const comparison = compare(problem, choicesOf(content.papers, registry));
@@ -81,11 +86,13 @@ export function work(content: Content): Worked {
     comparison,
     papers: comparison.lanes.map((lane, k) => ({
       ...paperOfLane(lane, k),
+      id: content.papers[k]!.id,
       title: titleOf(lane, comparison.lanes),
     })),
     ground: groundOf(comparison),
   };
-  last = { problem: content.problem, papers: content.papers, worked };
+  const { problem: text, papers } = content;
+  last = { problem: text, papers, worked };
   return worked;
 }
 
@@ -119,6 +126,7 @@ export function paperOfLane(lane: Lane, index: number): Paper {
   const sheet = method.sheet(trace);
   const own = levels(trace);
   return {
+    id: '',
     index,
     method,
     title: method.shortName,
@@ -161,7 +169,18 @@ export function tooLong(problem: Problem): string | null {
   return failure && failureText(failure);
 }
 
-/** The steps done on every paper, never past its end. */
-export function fittedSteps(worked: Worked, steps: readonly number[]): readonly number[] {
-  return worked.papers.map(({ last: end }, k) => Math.min(steps[k] ?? 0, end));
+/** The steps done on every paper in the order in which they lie, never past its end. */
+export function fittedSteps(
+  { papers }: Worked,
+  steps: Readonly<Record<PaperId, number>>,
+): readonly number[] {
+  return papers.map(({ id, last: end }) => Math.min(steps[id] ?? 0, end));
+}
+
+/** The same by the ids of papers. */
+export function stepsById(
+  { papers }: Worked,
+  steps: readonly number[],
+): Readonly<Record<PaperId, number>> {
+  return Object.fromEntries(papers.map(({ id }, k) => [id, steps[k] ?? 0]));
 }

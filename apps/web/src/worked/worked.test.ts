@@ -1,6 +1,5 @@
 import { pointAt, type EntryId } from '@levee/core';
 import fc from 'fast-check';
-import { contentOf } from '../store/content.ts';
 import { documentWith, workedWith } from '../testing/scene.ts';
 import { holds, mergedBoxes } from './boxes.ts';
 import { litPapers } from './lit.ts';
@@ -34,15 +33,16 @@ describe('mergedBoxes', () => {
 
 describe('work', () => {
   it('gives the same object while problem and papers are the same', () => {
-    const content = contentOf(documentWith('46 × 58', ['lattice', 'partial-products']));
+    const content = documentWith('46 × 58', ['lattice', 'partial-products']);
     const worked = work(content);
-    expect(work({ ...content, title: 'other' })).toBe(worked);
+    const retitled = { ...content, title: 'other' };
+    expect(work(retitled)).toBe(worked);
     expect(work({ ...content, problem: '46 × 59' })).not.toBe(worked);
   });
 
   it('never goes past the end of a paper', () => {
     const worked = workedWith();
-    expect(fittedSteps(worked, [99, 2])).toEqual([9, 2, 0]);
+    expect(fittedSteps(worked, { p1: 99, p2: 2 })).toEqual([9, 2, 0]);
   });
 
   it('says what is too long to draw', () => {

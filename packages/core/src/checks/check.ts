@@ -1,29 +1,10 @@
 import type { Trace } from '../account/account.ts';
 import type { Comparison, Lane } from '../compare/compare.ts';
 import type { Exact } from '../exact/exact.ts';
-import type { EstimateRecord } from '../formats/comparison-document.ts';
+import type { EstimateRecord } from '../formats/comparison-shape.ts';
+import type { CheckId, Outcome } from './ids.ts';
 
-/** The ways in which an answer can be checked. */
-export const CHECKS = [
-  'estimate',
-  'leading-figures',
-  'inverse',
-  'direction',
-  'point',
-  'totals',
-  'casting-out',
-  'second-method',
-  'calculator',
-  'substitution',
-  'degree',
-  'product-count',
-  'whole-groups',
-] as const;
-export type CheckId = (typeof CHECKS)[number];
-
-/** `agrees` and `disagrees` are findings; with `cannot-tell` the check says nothing about the answer. */
-export const OUTCOMES = ['agrees', 'disagrees', 'cannot-tell'] as const;
-export type Outcome = (typeof OUTCOMES)[number];
+export { CHECKS, OUTCOMES, type CheckId, type Outcome } from './ids.ts';
 
 /** What a check is made with. */
 export interface CheckSubject {

@@ -2,7 +2,7 @@ import { Exact } from '../exact/exact.ts';
 import type { Trace } from '../account/account.ts';
 import { answerText } from '../account/answer-text.ts';
 import { rootOf } from '../account/root.ts';
-import type { EstimateRecord, Judgement } from '../formats/comparison-document.ts';
+import type { EstimateRecord, Judgement } from '../formats/comparison-shape.ts';
 import { amountWriter, scriptOf } from '../problem/script.ts';
 import { problemSign } from '../problem/problem.ts';
 import type { CheckFinding, CheckSpec } from './check.ts';

@@ -5,7 +5,7 @@ import { numberText } from '../exact/numeral.ts';
 import { lettersText, raised } from '../exact/terms-text.ts';
 import type { ProblemKind } from '../problem/problem.ts';
 import { writeAmount, type Script } from '../problem/script.ts';
-import type { Agreement } from './agreement.ts';
+import type { Agreement } from './agreement-shape.ts';
 import type { Expression, MethodAgreement, Move } from './expressions.ts';
 
 /** Each law in a few words, for people. */

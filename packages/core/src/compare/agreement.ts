@@ -2,7 +2,8 @@ import type { Group, GroupRole, Mark } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralText } from '../exact/numeral.ts';
 import { problemText, type ProblemKind } from '../problem/problem.ts';
-import { scriptOf, type Script } from '../problem/script.ts';
+import { scriptOf } from '../problem/script.ts';
+import type { Agreement } from './agreement-shape.ts';
 import { bracketing } from './bracketing.ts';
 import type { Comparison, Lane } from './compare.ts';
 import {
@@ -18,27 +19,6 @@ import { quotientMoves } from './quotient-moves.ts';
 import { rootMoves } from './root-moves.ts';
 import { sumMoves } from './sum-moves.ts';
 import { termMoves } from './term-moves.ts';
-
-/** A certificate that methods agree: plain data that can be checked without the traces. */
-export interface Agreement {
-  readonly format: 'levee-agreement';
-  /** 3 where some method leaks, else 2. */
-  readonly version: 2 | 3;
-  readonly problem: string;
-  readonly kind: ProblemKind;
-  /** How its numbers are written. */
-  readonly script: Script;
-  /** The base in which people see the figures; every worth here is written in base ten. */
-  readonly base: number;
-  readonly operands: readonly {
-    readonly text: string;
-    readonly worth: string;
-    readonly parts: readonly string[];
-  }[];
-  readonly value: string;
-  readonly terms: readonly { readonly id: string; readonly text: string; readonly worth: string }[];
-  readonly methods: readonly MethodAgreement[];
-}
 
 /** Groups that a method adds up, as against those that are only seen together. */
 const GATHERING: ReadonlySet<GroupRole> = new Set([

@@ -15,7 +15,8 @@ import {
 } from '../problem/problem.ts';
 import { comparisons } from '../testing/arbitraries.ts';
 import { problemFrom } from '../testing/work.ts';
-import { agreement, type Agreement } from './agreement.ts';
+import type { Agreement } from './agreement-shape.ts';
+import { agreement } from './agreement.ts';
 import { agreementLatex, agreementMarkdown, texText } from './agreement-export.ts';
 import { pointAt, sameAmounts } from './amounts.ts';
 import { compare, type Comparison } from './compare.ts';

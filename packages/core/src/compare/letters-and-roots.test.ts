@@ -1,6 +1,7 @@
 import { registry } from '../methods/index.ts';
 import { problemFrom } from '../testing/work.ts';
-import { agreement, type Agreement } from './agreement.ts';
+import type { Agreement } from './agreement-shape.ts';
+import { agreement } from './agreement.ts';
 import {
   agreementLatex,
   agreementMarkdown,

@@ -13,7 +13,7 @@ import {
 } from '../laws/law.ts';
 import { denominatorOf } from '../laws/numbers.ts';
 import { checkLaw } from '../laws/table.ts';
-import type { Agreement } from './agreement.ts';
+import type { Agreement } from './agreement-shape.ts';
 import type { MethodAgreement, Move } from './expressions.ts';
 import {
   changesBetween,

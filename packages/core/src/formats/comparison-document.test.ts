@@ -1,9 +1,10 @@
 import { registry } from '../methods/index.ts';
-import { choicesOf, decodeComparison, type ComparisonDocument } from './comparison-document.ts';
+import { choicesOf, decodeComparison } from './comparison-document.ts';
+import type { ComparisonDocument } from './comparison-shape.ts';
 
 const document: ComparisonDocument = {
   format: 'levee-comparison',
-  version: 3,
+  version: 4,
   title: 'Sandbags',
   story: 'sandbags on 46 pallets of 58',
   unit: 'bags',
@@ -12,6 +13,7 @@ const document: ComparisonDocument = {
   estimate: { operands: ['50', '60'], value: '3000', judgement: 'close', beforeWorking: true },
   papers: [
     {
+      id: 'p1',
       method: 'column-multiplication',
       school: { carries: 'below', shift: 'gap' },
       order: [],
@@ -19,6 +21,7 @@ const document: ComparisonDocument = {
       slips: [],
     },
     {
+      id: 'p2',
       method: 'lattice',
       school: registry.get('lattice').defaultSchool,
       order: ['1.1'],
@@ -26,11 +29,12 @@ const document: ComparisonDocument = {
       slips: [],
     },
   ],
-  steps: [0, 3],
+  steps: { p1: 0, p2: 3 },
   pace: 'amount',
   checks: [
     {
       check: 'calculator',
+      problem: '46 × 58',
       method: 'lattice',
       against: '46 × 58',
       outcome: 'agrees',
@@ -58,6 +62,7 @@ describe('decodeComparison', () => {
       ...document,
       version: 1,
       papers: document.papers.map(({ method, school, order }) => ({ method, school, order })),
+      steps: [0, 3],
     };
     delete old['counted'];
     delete old['checks'];
@@ -68,8 +73,8 @@ describe('decodeComparison', () => {
 
   it('fills in schools that are not named', () => {
     const read = decoded({
-      papers: [{ method: 'lattice', school: {}, order: [], hops: [], slips: [] }],
-      steps: [0],
+      papers: [{ id: 'p7', method: 'lattice', school: {}, order: [], hops: [], slips: [] }],
+      steps: { p7: 0 },
     });
     expect(read.ok && read.document.papers[0]!.school).toEqual(
       registry.get('lattice').defaultSchool,
@@ -80,17 +85,21 @@ describe('decodeComparison', () => {
   const check = document.checks[0]!;
   it.each<[Record<string, unknown>, string, RegExp]>([
     [{ format: 'other' }, 'format', /not a Levee comparison/],
-    [{ version: 4 }, 'version', /version 4 is not known/],
+    [{ version: 5 }, 'version', /version 5 is not known here; versions up to 4 are/],
     [{ counted: 'yes' }, 'counted', /true or false/],
     [{ checks: [{ ...check, check: 'luck' }] }, 'checks[0].check', /one of/],
     [{ checks: [{ ...check, method: 'magic' }] }, 'checks[0].method', /no method "magic"/],
     [{ checks: [{ ...check, at: 'today' }] }, 'checks[0].at', /not a time/],
     [{ checks: [{ ...check, outcome: 'fine' }] }, 'checks[0].outcome', /one of/],
-    [{ checks: Array(201).fill(check) }, 'checks', /up to 200/],
+    [{ checks: Array(201).fill(check) }, 'checks', /201 entries; 200 are allowed/],
     [{ papers: [{ ...paper, hops: ['3.5'] }, paper] }, 'papers[0].hops[0]', /not an amount/],
     [{ papers: [{ ...paper, hops: ['2/4'] }, paper] }, 'papers[0].hops[0]', /not an amount/],
     [{ papers: [{ ...paper, hops: ['1/0'] }, paper] }, 'papers[0].hops[0]', /not an amount/],
-    [{ papers: [{ ...paper, hops: Array(41).fill('1') }, paper] }, 'papers[0].hops', /up to 40/],
+    [
+      { papers: [{ ...paper, hops: Array(41).fill('1') }, paper] },
+      'papers[0].hops',
+      /41 entries; 40/,
+    ],
     [{ extra: 1 }, 'document', /no field "extra"/],
     [{ title: 5 }, 'title', /must be a text/],
     [{ title: 'x'.repeat(121) }, 'title', /121 characters; 120/],
@@ -99,16 +108,20 @@ describe('decodeComparison', () => {
     [{ estimate: { ...document.estimate, value: '30.0' } }, 'estimate.value', /exact amount/],
     [{ estimate: { ...document.estimate, judgement: 'so-so' } }, 'estimate.judgement', /one of/],
     [{ estimate: { ...document.estimate, beforeWorking: 1 } }, 'estimate.beforeWorking', /true or/],
-    [{ papers: [], steps: [] }, 'papers', /one to 4 papers, not 0/],
-    [{ papers: Array(5).fill(paper), steps: [0, 0, 0, 0, 0] }, 'papers', /not 5/],
+    [{ papers: [], steps: {} }, 'papers', /1 entries or more/],
+    [{ papers: Array(5).fill(paper) }, 'papers', /5 entries; 4 are allowed/],
     [{ papers: [{ ...paper, method: 'magic' }, paper] }, 'papers[0].method', /no method "magic"/],
     [{ papers: [{ ...paper, school: { carries: 'x' } }, paper] }, 'papers[0].school', /no option/],
     [{ papers: [{ ...paper, order: [1] }, paper] }, 'papers[0].order[0]', /must be a text/],
     [{ problem: '6 ÷ 3' }, 'papers[0].method', /does not work a quotient/],
-    [{ steps: [0] }, 'steps', /one count a paper/],
-    [{ steps: [0, -1] }, 'steps[1]', /count, 0 or more/],
+    [{ steps: { p1: 0 } }, 'steps', /no count for "p2"/],
+    [{ steps: { p1: 0, p2: 0, p3: 0 } }, 'steps', /no paper "p3"/],
+    [{ steps: { p1: 0, p2: -1 } }, 'steps.p2', /count, 0 or more/],
+    [{ steps: { p1: 0, p2: 1.5 } }, 'steps.p2', /count/],
+    [{ papers: [paper, paper] }, 'papers[1].id', /two papers have the id "p1"/],
+    [{ papers: [{ ...paper, id: 'first' }, paper] }, 'papers[0].id', /name of a paper/],
     [{ pace: 'fast' }, 'pace', /"amount", "step", "alone"/],
-  ])('refuses %j at %s', (change, where, fault) => {
+  ])('refuses what is wrong, and says where (%#)', (change, where, fault) => {
     const read = decoded(change);
     expect(read).toMatchObject({ ok: false, where });
     expect(!read.ok && read.fault).toMatch(fault);
@@ -127,7 +140,6 @@ describe('decodeComparison', () => {
     const [choice] = choicesOf(read.document.papers, registry);
     expect(choice!.slips).toEqual([{ slip: 'forget-carry', at: { what: 'line', at: [0, 1] } }]);
     for (const [slip, fault] of [
-      ['forget-carry', /is not a slip such as/],
       ['forget-carry@1', /is not a slip such as/],
       ['forget-carry@line-0.0', /no chance for forget-carry@line-0\.0/],
       ['swap-cell@cell-0.0', /no chance for swap-cell/],
@@ -138,10 +150,18 @@ describe('decodeComparison', () => {
         fault: expect.stringMatching(fault),
       });
     }
+    expect(withSlips('forget-carry')).toEqual({
+      ok: false,
+      where: 'papers[0].slips[0]',
+      fault: expect.stringMatching(/is not a slip such as/),
+    });
     const long = '7'.repeat(20);
     const papers = [{ ...column!, slips: ['forget-carry@line-0.1'] }];
     expect(
-      decodeComparison({ ...document, problem: `${long} × ${long}`, papers, steps: [0] }, registry),
+      decodeComparison(
+        { ...document, problem: `${long} × ${long}`, papers, steps: { p1: 0 } },
+        registry,
+      ),
     ).toEqual({
       ok: false,
       where: 'papers[0].slips',
@@ -151,7 +171,7 @@ describe('decodeComparison', () => {
     expect(withSlips(...many)).toEqual({
       ok: false,
       where: 'papers[0].slips',
-      fault: expect.stringMatching(/up to 20 slips/),
+      fault: expect.stringMatching(/21 entries; 20 are allowed/),
     });
   });
 
@@ -162,7 +182,8 @@ describe('decodeComparison', () => {
       order,
       hops,
     }));
-    const read = decodeComparison({ ...document, version: 2, papers }, registry);
+    const old = { ...document, version: 2, papers, steps: [0, 3] };
+    const read = decodeComparison(old, registry);
     expect(read).toMatchObject({ ok: true, document });
   });
 });

@@ -1,7 +1,12 @@
+import { isFields } from './heading.ts';
+
 type Fields = Readonly<Record<string, unknown>>;
 
 /** The version that is written. */
-export const COMPARISON_VERSION = 3;
+export const COMPARISON_VERSION = 4;
+
+/** The versions that are read. */
+export const COMPARISON_VERSIONS: readonly number[] = [1, 2, 3, COMPARISON_VERSION];
 
 /**
  * What each version needs to become the next, by the version it starts from. They change only what a
@@ -14,26 +19,44 @@ const MIGRATIONS: Readonly<Record<number, (fields: Fields) => Fields>> = {
     version: 2,
     counted: false,
     checks: [],
-    papers: eachPaper(fields, { hops: [] }),
+    papers: each(fields['papers'], () => ({ hops: [] })),
   }),
   /** Version 2 knew no slips on purpose. */
-  2: (fields) => ({ ...fields, version: 3, papers: eachPaper(fields, { slips: [] }) }),
+  2: (fields) => ({
+    ...fields,
+    version: 3,
+    papers: each(fields['papers'], () => ({ slips: [] })),
+  }),
+  /** Version 3 knew papers by their position, and checks only of the computation that lies there. */
+  3: (fields) => ({
+    ...fields,
+    version: 4,
+    papers: each(fields['papers'], (k) => ({ id: `p${k + 1}` })),
+    steps: byPaper(fields['steps'], fields['papers']),
+    checks: each(fields['checks'], () => ({ problem: fields['problem'] })),
+  }),
 };
 
-function eachPaper({ papers }: Fields, more: Fields): unknown {
-  if (!Array.isArray(papers)) return papers;
-  return papers.map((paper: unknown) =>
-    typeof paper === 'object' && paper !== null ? { ...paper, ...more } : paper,
-  );
+/** Adds fields to every object of a list; anything else is left to the check. */
+function each(list: unknown, more: (index: number) => Fields): unknown {
+  if (!Array.isArray(list)) return list;
+  return list.map((one: unknown, k) => (isFields(one) ? { ...more(k), ...one } : one));
 }
 
-/** A document of any known version as the current one; null for a version that is not known. */
-export function migrateComparison(given: Fields): Fields | null {
+/** One count a paper becomes a count by its id; a list of another length is left to the check. */
+function byPaper(steps: unknown, papers: unknown): unknown {
+  if (!Array.isArray(steps) || !Array.isArray(papers) || steps.length !== papers.length) {
+    return steps;
+  }
+  return Object.fromEntries(steps.map((count: unknown, k) => [`p${k + 1}`, count]));
+}
+
+/** A document of any known version as the current one; anything else as it is. */
+export function migrateComparison(given: unknown): unknown {
   let fields = given;
-  while (fields['version'] !== COMPARISON_VERSION) {
-    const version = fields['version'];
-    const next = typeof version === 'number' ? MIGRATIONS[version] : undefined;
-    if (!next) return null;
+  while (isFields(fields)) {
+    const next = MIGRATIONS[fields['version'] as number];
+    if (!next) break;
     fields = next(fields);
   }
   return fields;

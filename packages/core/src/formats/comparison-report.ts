@@ -1,43 +1,10 @@
-import type { School } from '../account/account.ts';
-import { agreement, type Agreement } from '../compare/agreement.ts';
+import { agreement } from '../compare/agreement.ts';
 import { sameAmounts } from '../compare/amounts.ts';
 import type { Comparison } from '../compare/compare.ts';
 import { resultOf, sameResult } from '../account/result.ts';
 import { verifyAgreement } from '../compare/verify-agreement.ts';
-import {
-  costDocument,
-  problemDocument,
-  type CostDocument,
-  type ProblemDocument,
-} from './trace-document.ts';
-
-/** The open format of a comparison worked out, version 1. */
-export interface ComparisonReport {
-  readonly format: 'levee-comparison-report';
-  readonly version: 1;
-  readonly problem: ProblemDocument;
-  readonly terms: readonly { readonly id: string; readonly text: string; readonly worth: string }[];
-  readonly methods: readonly {
-    readonly method: string;
-    readonly school: School;
-    readonly answer: string;
-    readonly balanced: boolean;
-    readonly steps: number;
-    readonly cost: CostDocument;
-  }[];
-  readonly sameAmounts: readonly {
-    readonly terms: readonly string[];
-    readonly worth: string;
-    readonly members: readonly { readonly method: string; readonly group: string }[];
-  }[];
-  /** Step numbers, one a method, at which all have dealt with the same terms. */
-  readonly stops: readonly (readonly number[])[];
-  /** Whether all methods come to one and the same result, told in one way. */
-  readonly sameResult: boolean;
-  /** Whether every account balances and the certificate holds: the results belong to the same numbers. */
-  readonly agree: boolean;
-  readonly agreement: Agreement;
-}
+import type { ComparisonReport } from './comparison-report-shape.ts';
+import { costDocument, problemDocument } from './trace-document.ts';
 
 export function comparisonReport(comparison: Comparison): ComparisonReport {
   const { lanes, stops } = comparison;

@@ -1,23 +1,14 @@
 import { beyondOf, NOTHING_BEYOND, type Beyond } from '../account/beyond.ts';
-import { LAWS } from '../account/account.ts';
+import { readAs, type Read } from '../describe/describe.ts';
 import { Exact } from '../exact/exact.ts';
 import type { Amount } from '../laws/law.ts';
-import { lawFaults, type Work, type WorkStep } from '../laws/replay.ts';
+import { lawFaults, type Work } from '../laws/replay.ts';
 import { failureText } from '../problem/failure.ts';
 import { problemValue, readProblem, type Problem } from '../problem/problem.ts';
 import { readExpression } from '../problem/read-expression.ts';
 import { scriptOf } from '../problem/script.ts';
-import {
-  amountIn,
-  attempt,
-  countIn,
-  fieldsOf,
-  listIn,
-  oneOfIn,
-  ReadingFault,
-  textIn,
-  type Fields,
-} from './reading.ts';
+import { headFault } from './heading.ts';
+import { TRACE, type EntryDocument } from './trace-shape.ts';
 
 /** What is wrong with a trace that came from outside: the step, 0 for the document itself, and what. */
 export interface TraceFault {
@@ -31,7 +22,7 @@ export interface TraceFault {
  * it names, marks name terms that are there, and the answer is what is left. The first fault, or null.
  */
 export function auditDocument(input: unknown): TraceFault | null {
-  const read = attempt(() => traceIn(input));
+  const read = readTrace(input);
   if (!read.ok) return { step: 0, fault: `${read.where}: ${read.fault}` };
   const { work, balances, total, beyond } = read.value;
   const faults = [
@@ -50,57 +41,56 @@ interface ReadTrace {
   readonly total: Exact;
 }
 
-function traceIn(input: unknown): ReadTrace {
-  const fields = fieldsOf(input, 'trace');
-  if (fields['format'] !== 'levee-trace') throw new ReadingFault('format', 'this is not a trace');
-  if (fields['version'] !== 1) {
-    throw new ReadingFault('version', `version ${String(fields['version'])} is not known here`);
+function readTrace(input: unknown): Read<ReadTrace> {
+  const fault = headFault(input, { format: 'levee-trace', is: 'a trace', versions: [1] });
+  if (fault) return { ok: false, ...fault };
+  const described = readAs(TRACE, input, 'trace');
+  if (!described.ok) return described;
+  const { problem: told, entries: listed, steps } = described.value;
+  const read = readProblem(told.text);
+  if (!read.ok) return { ok: false, where: 'problem.text', fault: failureText(read.reason) };
+  const entries = new Map(listed.map((entry) => [entry.id, amountOf(entry, read.problem)]));
+  const given = new Set(steps.flatMap(({ gives }) => gives));
+  const k = steps.findIndex(({ gives }) => gives.some((id) => !entries.has(id)));
+  if (k >= 0) {
+    const id = steps[k]!.gives.find((one) => !entries.has(one));
+    return { ok: false, where: `steps[${k}].gives`, fault: `there is no entry ${id}` };
   }
-  const source = textIn(fieldsOf(fields['problem'], 'problem')['text'], 'problem.text');
-  const read = readProblem(source);
-  if (!read.ok) throw new ReadingFault('problem.text', failureText(read.reason));
-  const entries = new Map(
-    listIn(fields['entries'], 'entries', (entry, where) => entryIn(entry, where, read.problem)),
-  );
-  const beyond = new Map(listIn(fields['entries'], 'entries', beyondIn));
-  const steps = listIn(fields['steps'], 'steps', (step, where) => stepIn(step, where, entries));
-  const given = new Set(steps.flatMap(({ step }) => [...step.gives.keys()]));
-  const start = new Map([...entries].filter(([id, { owed }]) => owed && !given.has(id)));
-  return {
-    work: { problem: read.problem, start, steps: steps.map(({ step }) => step) },
-    balances: steps.map(({ balance }) => balance),
+  const work: Work = {
+    problem: read.problem,
+    start: new Map([...entries].filter(([id, { owed }]) => owed && !given.has(id))),
+    steps: steps.map(({ number, law, takes, gives }) => ({
+      number,
+      law,
+      takes,
+      gives: new Map(gives.map((id) => [id, entries.get(id)!])),
+    })),
+  };
+  const value = {
+    work,
+    balances: steps.map(({ balance }) => Exact.parse(balance)),
     total: problemValue(read.problem),
-    beyond,
+    beyond: new Map(listed.map((entry) => [entry.id, beyondIn(entry)])),
+  };
+  return { ok: true, value };
+}
+
+function amountOf(entry: EntryDocument, problem: Problem): Amount {
+  return {
+    worth: Exact.parse(entry.worth),
+    terms: new Set(entry.terms),
+    owed: entry.standing === 'owed',
+    written: writtenIn(entry, problem),
   };
 }
 
-function entryIn(input: unknown, where: string, problem: Problem): readonly [string, Amount] {
-  const fields = fieldsOf(input, where);
-  const standing = oneOfIn(fields['standing'], `${where}.standing`, ['owed', 'marked']);
-  return [
-    textIn(fields['id'], `${where}.id`),
-    {
-      worth: Exact.parse(amountIn(fields['worth'], `${where}.worth`)),
-      terms: new Set(listIn(fields['terms'], `${where}.terms`, textIn)),
-      owed: standing === 'owed',
-      written: writtenIn(fields, problem),
-    },
-  ];
-}
-
-function beyondIn(input: unknown, where: string): readonly [string, Beyond] {
-  const { id, beyond = [] } = fieldsOf(input, where);
-  const cells = listIn(beyond, `${where}.beyond`, (one, at) => {
-    const { cell, worth, count } = fieldsOf(one, at);
-    if (!Number.isSafeInteger(count))
-      throw new ReadingFault(`${at}.count`, 'this is no whole number');
-    const laid = {
-      worth: Exact.parse(amountIn(worth, `${at}.worth`)),
-      count: BigInt(count as number),
-    };
-    return [textIn(cell, `${at}.cell`), laid] as const;
-  });
-  return [textIn(id, `${where}.id`), new Map(cells)];
+function beyondIn({ beyond = [] }: EntryDocument): Beyond {
+  return new Map(
+    beyond.map(({ cell, worth, count }) => [
+      cell,
+      { worth: Exact.parse(worth), count: BigInt(count) },
+    ]),
+  );
 }
 
 /**
@@ -122,32 +112,10 @@ function beyondFaults({ steps }: Work, beyond: ReadonlyMap<string, Beyond>): rea
 }
 
 /** A fraction as it stands on the paper; other figures are told by their worth. */
-function writtenIn({ glyph, worth }: Fields, problem: Problem): Amount['written'] {
-  if (scriptOf(problem) !== 'fractions' || typeof glyph !== 'string') return null;
+function writtenIn({ glyph }: EntryDocument, problem: Problem): Amount['written'] {
+  if (scriptOf(problem) !== 'fractions' || glyph === null) return null;
   const read = /^−?\d+\/\d+$/.test(glyph) ? readExpression(glyph) : null;
-  return read?.ok && typeof worth === 'string' ? read.expression : null;
-}
-
-function stepIn(
-  input: unknown,
-  where: string,
-  entries: ReadonlyMap<string, Amount>,
-): { readonly step: WorkStep; readonly balance: Exact } {
-  const fields = fieldsOf(input, where);
-  const gives = listIn(fields['gives'], `${where}.gives`, textIn).map((id) => {
-    const entry = entries.get(id);
-    if (!entry) throw new ReadingFault(`${where}.gives`, `there is no entry ${id}`);
-    return [id, entry] as const;
-  });
-  return {
-    balance: Exact.parse(amountIn(fields['balance'], `${where}.balance`)),
-    step: {
-      number: countIn(fields['number'], `${where}.number`),
-      law: oneOfIn(fields['law'], `${where}.law`, LAWS),
-      takes: listIn(fields['takes'], `${where}.takes`, textIn),
-      gives: new Map(gives),
-    },
-  };
+  return read?.ok ? read.expression : null;
 }
 
 /** Entries taken twice, and balances that are not what is live or not what the problem is worth. */

@@ -1,95 +1,20 @@
 import { leaksOf } from '../account/leaks.ts';
-import { whereText, type Feature } from '../account/chance.ts';
-import type { Entry, EntryId, Law, Mark, Trace } from '../account/account.ts';
+import { whereText } from '../account/chance.ts';
+import type { Entry, Trace } from '../account/account.ts';
 import { rootOf } from '../account/root.ts';
 import { Exact } from '../exact/exact.ts';
 import { lowered } from '../exact/terms-text.ts';
 import { exactRoot } from '../problem/evaluate.ts';
 import { answerText } from '../account/answer-text.ts';
 import { allEntries } from '../account/owed.ts';
-import { cost, type Cost } from '../compare/cost.ts';
+import { cost } from '../compare/cost.ts';
 import { numeralText } from '../exact/numeral.ts';
 import type { Method } from '../methods/method.ts';
 import { sayPlain } from '../phrases/phrasebook.ts';
 import { speakerFor } from '../phrases/speaker.ts';
 import { DEFAULT_VOCABULARY, type Vocabulary } from '../phrases/vocabulary.ts';
 import { problemText } from '../problem/problem.ts';
-
-/** A problem in every document. Worths are exact strings in base ten. */
-export interface ProblemDocument {
-  readonly text: string;
-  readonly kind: string;
-  readonly operands: readonly string[];
-  readonly base: number;
-  readonly value: string;
-}
-
-export interface EntryDocument {
-  readonly id: EntryId;
-  readonly standing: Entry['standing'];
-  readonly text: string;
-  readonly glyph: string | null;
-  readonly worth: string;
-  readonly medium: Mark['medium'] | null;
-  readonly role: Mark['role'] | null;
-  readonly terms: readonly string[];
-  /** Cells beyond the edge of the problem that it holds, each so many times; absent where there are none. */
-  readonly beyond?: readonly {
-    readonly cell: string;
-    readonly worth: string;
-    readonly count: number;
-  }[];
-}
-
-export interface StepDocument {
-  readonly number: number;
-  readonly law: Law;
-  readonly takes: readonly EntryId[];
-  readonly gives: readonly EntryId[];
-  readonly strikes: readonly EntryId[];
-  readonly balance: string;
-  readonly digitVoice: string;
-  readonly valueVoice: string;
-}
-
-/** The open format of one method's work, version 1. */
-export interface TraceDocument {
-  readonly format: 'levee-trace';
-  readonly version: 1;
-  readonly problem: ProblemDocument;
-  readonly method: string;
-  readonly school: Trace['school'];
-  readonly answer: string;
-  readonly answerText: string;
-  readonly balanced: boolean;
-  readonly entries: readonly EntryDocument[];
-  readonly steps: readonly StepDocument[];
-  readonly groups: readonly {
-    readonly id: string;
-    readonly role: string;
-    readonly name: string;
-    readonly marks: readonly EntryId[];
-    readonly worth: string;
-    readonly terms: readonly string[];
-  }[];
-  readonly opportunities: readonly {
-    readonly slip: string;
-    readonly occurrence: number;
-    /** By what is dealt with, such as `line-1.0`. */
-    readonly at: string;
-    readonly features: readonly Feature[];
-    readonly step: number;
-  }[];
-  /** Where the work gains or loses something; empty for a clean one. */
-  readonly leaks: readonly { readonly step: number; readonly amount: string }[];
-  readonly cost: CostDocument;
-}
-
-export type CostDocument = Omit<Cost, 'largestHeld' | 'largestWritten' | 'numbersMet'> & {
-  readonly largestHeld: string;
-  readonly largestWritten: string;
-  readonly numbersMet: readonly string[];
-};
+import type { CostDocument, EntryDocument, ProblemDocument, TraceDocument } from './trace-shape.ts';
 
 export function problemDocument({ problem, total }: Trace): ProblemDocument {
   return {

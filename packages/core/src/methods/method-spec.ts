@@ -77,7 +77,8 @@ export interface OwnHops {
 }
 
 /** Where a method is worked: written down, in the head, or as one likes. */
-export type Medium = 'on paper' | 'in the head' | 'either';
+export const MEDIA = ['on paper', 'in the head', 'either'] as const;
+export type Medium = (typeof MEDIA)[number];
 
 /** A method at the other end of the bridge between figures and letters, with the school that is alike. */
 export interface BridgeEnd {

@@ -10,7 +10,8 @@ import {
   TextField,
 } from '@mui/material';
 import { useState } from 'react';
-import { useComparison } from '../../store/comparison-store.ts';
+import { dispatch, useComparison } from '../../store/comparison-store.ts';
+import { changed } from '../../store/edits.ts';
 
 type Texts = Record<keyof typeof TEXT_LIMITS, string>;
 
@@ -51,7 +52,7 @@ function AboutForm({ close }: { readonly close: () => void }) {
     const trimmed = Object.fromEntries(
       Object.entries(texts).map(([key, text]) => [key, text.trim()]),
     ) as Texts;
-    useComparison.getState().change((content) => ({ ...content, ...trimmed, counted }));
+    dispatch(changed((content) => ({ ...content, ...trimmed, counted })));
     close();
   };
   return (

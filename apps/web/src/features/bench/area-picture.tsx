@@ -8,11 +8,16 @@ import {
   type EntryId,
   type Notation,
   type AreaGround,
-  type Pointed,
 } from '@levee/core';
 import { memo, useCallback, useMemo } from 'react';
-import { hover, pin, useSession } from '../../store/session-store.ts';
-import { useNotation, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
+import { hover, pin, type PointedAt } from '../../store/session-store.ts';
+import {
+  useActive,
+  useNotation,
+  useSteps,
+  useSubject,
+  useWorked,
+} from '../../worked/use-worked.ts';
 import type { Worked } from '../../worked/work.ts';
 import { SvgMath } from '../../ui/svg-math.tsx';
 import { partLabel } from './part-label.ts';
@@ -164,7 +169,7 @@ interface RegionViewProps {
   readonly lit: 'exact' | 'near' | '';
   readonly notation: Notation;
   readonly write: (amount: Exact) => string;
-  readonly point: (term: number) => Pointed;
+  readonly point: (term: number) => PointedAt;
   readonly left: number;
   readonly top: number;
   readonly width: number;
@@ -210,7 +215,7 @@ interface Share {
 /** Of a quotient, the lengths that the active paper has found so far. */
 function useShares(worked: Worked, ground: AreaGround): readonly Share[] {
   const steps = useSteps();
-  const active = useSession((session) => Math.min(session.active, worked.papers.length - 1));
+  const { index: active } = useActive();
   if (ground.sides !== 'divisor and quotient') return [];
   const { lane, line } = worked.papers[active]!;
   const written = (id: EntryId) => (line.writtenAt.get(id) ?? Infinity) <= steps[active]!;

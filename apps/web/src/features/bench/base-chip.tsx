@@ -1,7 +1,8 @@
 import { inBase, inNotation, problemText, scriptOf, type Problem } from '@levee/core';
 import { ListItemText, Menu, MenuItem } from '@mui/material';
 import { useState } from 'react';
-import { useComparison } from '../../store/comparison-store.ts';
+import { dispatch } from '../../store/comparison-store.ts';
+import { changed } from '../../store/edits.ts';
 import { withBase } from '../../store/content.ts';
 import { useNotation } from '../../worked/use-worked.ts';
 import { tooLong } from '../../worked/work.ts';
@@ -55,7 +56,5 @@ export function BaseChip({ problem }: { readonly problem: Problem }) {
 
 /** Rewrites the numbers; the work starts over, since a step in one base is none in another. */
 function rewrite(base: number): void {
-  const { change, setSteps, progress } = useComparison.getState();
-  change((content) => withBase(content, base));
-  setSteps(progress.steps.map(() => 0));
+  dispatch(changed((content) => withBase(content, base)));
 }

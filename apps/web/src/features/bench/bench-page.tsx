@@ -1,6 +1,4 @@
 import { scriptOf, scaleOf, type Problem } from '@levee/core';
-import { useEffect } from 'react';
-import { useSession } from '../../store/session-store.ts';
 import { useWorked } from '../../worked/use-worked.ts';
 import { AgreePanel } from './agree-panel.tsx';
 import { BenchHead } from './bench-head.tsx';
@@ -28,7 +26,6 @@ function isWordy(problem: Problem): boolean {
 export function BenchPage() {
   const worked = useWorked();
   const below = useAfterPapers(worked);
-  useEffect(() => useSession.setState({ pointed: null, pinned: false }), [worked]);
   return (
     <div
       className="bench"

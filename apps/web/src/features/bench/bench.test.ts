@@ -1,7 +1,13 @@
 /** @jest-environment jsdom */
 import { cost, DEFAULT_VOCABULARY, Exact, foresee, Speaker } from '@levee/core';
 import { work } from '../../worked/work.ts';
-import { openDocument, currentDocument, useComparison } from '../../store/comparison-store.ts';
+import {
+  currentDocument,
+  dispatch,
+  openDocument,
+  useComparison,
+} from '../../store/comparison-store.ts';
+import { changed } from '../../store/edits.ts';
 import { pin, resetSession, useSession } from '../../store/session-store.ts';
 import { documentWith, workedWith } from '../../testing/scene.ts';
 import { COMMANDS, command, readingOrder, sceneNow } from './commands.ts';
@@ -65,7 +71,7 @@ describe('commands', () => {
     expect(run('amount')).toBe(true);
     expect(run('step')).toBe(true);
     expect(run('paper-2')).toBe(true);
-    expect(currentDocument().steps).toEqual([2, 3, 2]);
+    expect(currentDocument().steps).toEqual({ p1: 2, p2: 3, p3: 2 });
     expect(run('paper-4')).toBe(false);
     run('end');
     expect(run('next')).toBe(false);
@@ -90,12 +96,12 @@ describe('commands', () => {
     run('amount');
     const owed = scene().worked.papers[2]!.lane.trace.start.find(({ id }) => id === 'o1.1')!;
     expect(run('work-next')).toBe(false);
-    pin({ kind: 'entry', lane: 0, id: owed.id });
+    pin({ kind: 'entry', paper: 'p1', id: owed.id });
     expect(run('work-next')).toBe(false);
-    pin({ kind: 'entry', lane: 2, id: owed.id });
+    pin({ kind: 'entry', paper: 'p3', id: owed.id });
     expect(run('work-next')).toBe(true);
     expect(currentDocument().papers[2]!.order).toEqual(['0.0', '1.1']);
-    expect(currentDocument().steps).toEqual([1, 1, 2]);
+    expect(currentDocument().steps).toEqual({ p1: 1, p2: 1, p3: 2 });
     const { trace } = scene().worked.papers[2]!.lane;
     expect(trace.steps[1]!.takes).toEqual(['o1.1']);
     expect(trace.balanced && trace.answer.toString()).toBe('2668');
@@ -144,7 +150,7 @@ describe('keys', () => {
   it('move from mark to mark on a paper', () => {
     const lattice = worked.papers[2]!;
     const from = (key: string, id: string) =>
-      nearestMark(lattice, 8, { kind: 'entry', lane: 2, id: id as never }, key);
+      nearestMark(lattice, 8, { kind: 'entry', paper: 'p3', id: id as never }, key);
     const first = nearestMark(lattice, 8, null, 'ArrowDown')!;
     expect(lattice.givens.has(first)).toBe(true);
     expect(from('ArrowRight', 'g0.1')).toBe('g0.0');
@@ -268,7 +274,7 @@ describe('what is said of an entry', () => {
 
 describe('the store', () => {
   it('opens a document with nothing to undo', () => {
-    useComparison.getState().change((content) => ({ ...content, title: 'x' }));
+    dispatch(changed((content) => ({ ...content, title: 'x' })));
     openDocument(documentWith('7 × 8', ['lattice']));
     expect(command('undo').can(sceneNow(() => undefined))).toBe(false);
     expect(currentDocument()).toEqual(documentWith('7 × 8', ['lattice']));
@@ -327,7 +333,7 @@ describe('hops of her own', () => {
     expect(takeHop(paper(), Exact.of(300))).toBe(true);
     expect(currentDocument()).toMatchObject({
       papers: [{}, { hops: ['13', '300'] }],
-      steps: [0, 2],
+      steps: { p1: 0, p2: 2 },
     });
     expect(ownHops(paper()).map(({ verdict }) => verdict.ok && verdict.lands.toString())).toEqual([
       '400',
@@ -335,8 +341,11 @@ describe('hops of her own', () => {
     ]);
     expect(takeHop(paper(), Exact.of(-900))).toBe(false);
     expect(judgeNext(paper(), Exact.of(-58))).toMatchObject({ ok: true, left: Exact.ZERO });
-    setHops(1, [Exact.of(13)]);
-    expect(currentDocument()).toMatchObject({ papers: [{}, { hops: ['13'] }], steps: [0, 1] });
+    setHops(paper(), [Exact.of(13)]);
+    expect(currentDocument()).toMatchObject({
+      papers: [{}, { hops: ['13'] }],
+      steps: { p1: 0, p2: 1 },
+    });
   });
 
   it('land on the roundest number near what is pointed at', () => {
@@ -357,7 +366,7 @@ describe('hops of her own', () => {
     const scene = sceneNow(() => undefined);
     expect(command('hops').can(scene)).toBe(true);
     command('hops').run(scene);
-    expect(useSession.getState().choosing).toBe(1);
+    expect(useSession.getState().choosing).toBe('p2');
     command('hops').run(scene);
     expect(useSession.getState().choosing).toBeNull();
     openDocument(documentWith('642 − 387', ['decomposition']));

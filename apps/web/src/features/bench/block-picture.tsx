@@ -122,7 +122,7 @@ function Side({ runs, side, paper, subject, x, width, height, most }: SideProps)
   return (
     <>
       {runs.map((run) => {
-        const pointed = { kind: 'entry', lane: paper.index, id: run.entry } as const;
+        const pointed = { kind: 'entry', paper: paper.id, id: run.entry } as const;
         const lit = subject && paper.lane.termsOf(run.entry).intersects(subject.lookFor);
         const own = subject?.entry === run.entry && subject.lane === paper.index;
         return (

@@ -1,16 +1,24 @@
-import { type Pace, type Problem } from '@levee/core';
-import { history, useComparison } from '../../store/comparison-store.ts';
+import { type Pace, type PaperId, type Problem } from '@levee/core';
+import { dispatch, history, useComparison } from '../../store/comparison-store.ts';
 import {
   canSwap,
   otherReading,
   withAnotherPaper,
   withOtherReading,
-  withPaper,
   withSwappedOperands,
 } from '../../store/content.ts';
+import { changed, stepped, worked as workedAs } from '../../store/edits.ts';
 import { pin, useSession } from '../../store/session-store.ts';
 import { useSettings } from '../../store/settings-store.ts';
-import { fittedSteps, tooLong, work, type Worked } from '../../worked/work.ts';
+import { activePaper } from '../../worked/use-worked.ts';
+import {
+  fittedSteps,
+  stepsById,
+  tooLong,
+  work,
+  type Paper,
+  type Worked,
+} from '../../worked/work.ts';
 import { alone, byAmount, byStep, sameSteps, toEnd, toStart, type Steps } from './transport.ts';
 
 /** A screen that can be gone to. */
@@ -38,8 +46,13 @@ export interface Command {
 
 const always = () => true;
 
-function moveTo(steps: Steps): void {
-  useComparison.getState().setSteps(steps);
+function moveTo({ worked }: Scene, steps: Steps): void {
+  dispatch(stepped(stepsById(worked, steps)));
+}
+
+/** The paper that single steps and the keyboard pointer belong to. */
+function activeOf({ worked }: Scene): Paper {
+  return activePaper(worked, useSession.getState().active);
 }
 
 /** The other reading of the problem, where the bench can show it. */
@@ -56,7 +69,7 @@ function move(id: string, label: string, keys: string[], to: (scene: Scene) => S
     label,
     keys,
     can: (scene) => !sameSteps(to(scene), scene.steps),
-    run: (scene) => moveTo(to(scene)),
+    run: (scene) => moveTo(scene, to(scene)),
   };
 }
 
@@ -64,7 +77,7 @@ function paced(scene: Scene, by: 1 | -1): Steps {
   const { worked, steps, pace } = scene;
   if (pace === 'amount') return byAmount(worked, steps, by);
   if (pace === 'step') return byStep(worked, steps, by);
-  return alone(worked, steps, useSession.getState().active, by);
+  return alone(worked, steps, activeOf(scene).index, by);
 }
 
 const SINGLE: readonly Command[] = [0, 1, 2, 3].flatMap((k) => [
@@ -93,7 +106,7 @@ const toggle = (key: 'notes' | 'notches') => () =>
 function choosable({ worked, steps }: Scene) {
   const { pointed } = useSession.getState();
   if (pointed?.kind !== 'entry') return null;
-  const paper = worked.papers[pointed.lane];
+  const paper = worked.papers.find(({ id }) => id === pointed.paper);
   if (!paper?.method.freeOrder) return null;
   const owed = paper.lane.trace.start.find((entry) => entry.id === pointed.id);
   if (!owed || (paper.line.takenAt.get(owed.id) ?? 0) <= steps[paper.index]!) return null;
@@ -109,31 +122,26 @@ function workNext(scene: Scene): void {
   const before = paper.lane.trace.steps
     .slice(0, done)
     .flatMap((step) => step.takes.filter((id) => owed.has(id)).map((id) => id.slice(1)));
-  useComparison.getState().change((content) =>
-    withPaper(content, paper.index, {
-      ...content.papers[paper.index]!,
-      order: [...before, term],
-    }),
-  );
-  moveTo(scene.steps.map((step, k) => (k === paper.index ? step + 1 : step)));
+  dispatch(workedAs(paper.id, { order: [...before, term] }, done + 1));
 }
 
 /** The active paper when its method takes hops of her own, or the only one that does. */
-function hopTaker({ worked }: Scene): number | null {
+function hopTaker({ worked }: Scene): PaperId | null {
   const { active } = useSession.getState();
   const takers = worked.papers.filter(({ method }) => method.ownHops);
-  const own = takers.find(({ index }) => index === active) ?? takers[0];
-  return own?.index ?? null;
+  const own = takers.find(({ id }) => id === active) ?? takers[0];
+  return own?.id ?? null;
 }
 
 function pointBeside(by: 1 | -1): (scene: Scene) => void {
-  return ({ worked, steps }) => {
-    const { pointed, active } = useSession.getState();
-    const paper = worked.papers[active] ?? worked.papers[0]!;
+  return (scene) => {
+    const { worked, steps } = scene;
+    const { pointed } = useSession.getState();
+    const paper = activeOf(scene);
     const ids = readingOrder(worked, paper.index, steps[paper.index]!);
     const at = pointed?.kind === 'entry' ? ids.indexOf(pointed.id) : -1;
     const next = ids.at(at < 0 ? (by === 1 ? 0 : -1) : (at + by) % ids.length);
-    if (next) pin({ kind: 'entry', lane: paper.index, id: next });
+    if (next) pin({ kind: 'entry', paper: paper.id, id: next });
   };
 }
 
@@ -194,8 +202,11 @@ export const COMMANDS: readonly Command[] = [
     label: 'Make the next paper the active one',
     keys: ['.'],
     can: ({ worked }) => worked.papers.length > 1,
-    run: ({ worked }) =>
-      useSession.setState(({ active }) => ({ active: (active + 1) % worked.papers.length })),
+    run: (scene) => {
+      const { papers } = scene.worked;
+      const { id } = papers[(activeOf(scene).index + 1) % papers.length]!;
+      useSession.setState({ active: id });
+    },
   },
   {
     id: 'let-go',
@@ -244,7 +255,7 @@ export const COMMANDS: readonly Command[] = [
     label: 'Swap the factors or addends',
     keys: ['x'],
     can: ({ worked }) => canSwap(worked.problem),
-    run: () => useComparison.getState().change(withSwappedOperands),
+    run: () => dispatch(changed(withSwappedOperands)),
   },
   {
     id: 'hops',
@@ -263,7 +274,7 @@ export const COMMANDS: readonly Command[] = [
     label: 'Lay another paper',
     keys: ['a'],
     can: ({ worked }) => worked.papers.length < 4,
-    run: () => useComparison.getState().change(withAnotherPaper),
+    run: () => dispatch(changed(withAnotherPaper)),
   },
   {
     id: 'undo',
@@ -312,8 +323,8 @@ export const COMMANDS: readonly Command[] = [
     label: 'Open the active paper large, or close it',
     keys: ['o'],
     can: always,
-    run: () =>
-      useSession.setState(({ large, active }) => ({ large: large === null ? active : null })),
+    run: (scene) =>
+      useSession.setState(({ large }) => ({ large: large === null ? activeOf(scene).id : null })),
   },
   {
     id: 'words',
@@ -337,12 +348,7 @@ export const COMMANDS: readonly Command[] = [
     label: 'Read a product as brackets in powers of its base, or back',
     keys: ['r'],
     can: ({ worked }) => readingOf(worked) !== null,
-    run: () => {
-      const { content, change, setSteps } = useComparison.getState();
-      const next = withOtherReading(content);
-      change(() => next);
-      setSteps(next.papers.map(() => 0));
-    },
+    run: () => dispatch(changed(withOtherReading)),
   },
   {
     id: 'why',

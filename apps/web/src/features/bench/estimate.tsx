@@ -26,7 +26,8 @@ import {
   ToggleButtonGroup,
 } from '@mui/material';
 import { useState } from 'react';
-import { useComparison } from '../../store/comparison-store.ts';
+import { dispatch, useComparison } from '../../store/comparison-store.ts';
+import { changed } from '../../store/edits.ts';
 import { withEstimate } from '../../store/content.ts';
 import { useSession } from '../../store/session-store.ts';
 import { MathText } from '../../ui/math-text.tsx';
@@ -63,7 +64,7 @@ function estimateOfNumbers(kind: ProblemKind, worths: readonly Exact[]): Exact |
 }
 
 function record(estimate: EstimateRecord): void {
-  useComparison.getState().change((content) => withEstimate(content, estimate));
+  dispatch(changed((content) => withEstimate(content, estimate)));
 }
 
 function useProposal(problem: Problem, untouched: boolean): EstimateRecord {
@@ -75,7 +76,7 @@ function useProposal(problem: Problem, untouched: boolean): EstimateRecord {
 /** The estimate in the head of the bench: offered until it is recorded, then kept in sight. */
 export function EstimateStrip() {
   const { problem } = useWorked();
-  const untouched = useComparison(({ progress }) => progress.steps.every((step) => step === 0));
+  const untouched = useSteps().every((step) => step === 0);
   const estimate = useComparison((state) => state.content.estimate);
   const proposal = useProposal(problem, untouched);
   const open = useCommand('estimate');

@@ -12,8 +12,7 @@ import {
 } from '@levee/core';
 import { useMemo } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
-import { useSession } from '../../store/session-store.ts';
-import { useSpeaker, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
+import { useActive, useSpeaker, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import { drawnAmount, type Paper } from '../../worked/work.ts';
 import { MathText } from '../../ui/math-text.tsx';
 import { gaugeRange, levelParts, type GaugeRange } from './gauge-range.ts';
@@ -29,7 +28,7 @@ export function Gauge() {
   const steps = useSteps();
   const subject = useSubject();
   const unit = useComparison((state) => state.content.unit);
-  const active = useSession((session) => Math.min(session.active, papers.length - 1));
+  const { index: active } = useActive();
   const range = useMemo(
     () => gaugeRange(papers.map(({ drawnLevels }) => ({ levels: drawnLevels }))),
     [papers],

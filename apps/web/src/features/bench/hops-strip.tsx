@@ -9,7 +9,7 @@ import { judgeNext, ownHops, readHop, setHops, takeHop } from './hops.ts';
 /** Opens the choosing of her own hops; shows those that are chosen. */
 export function HopsButton({ paper }: { readonly paper: Paper }) {
   const say = useSpeaker();
-  const choosing = useSession((session) => session.choosing === paper.index);
+  const choosing = useSession((session) => session.choosing === paper.id);
   const taker = paper.method.ownHops;
   if (!taker || choosing) return null;
   const chosen = ownHops(paper).map(({ by }) => signedText(by, say));
@@ -19,7 +19,7 @@ export function HopsButton({ paper }: { readonly paper: Paper }) {
       type="button"
       className={chosen.length > 0 ? 'school own' : 'school'}
       title={`Choose ${plural} of ${paper.method.shortName}: ${taker.hint}`}
-      onClick={() => useSession.setState({ choosing: paper.index, active: paper.index })}
+      onClick={() => useSession.setState({ choosing: paper.id, active: paper.id })}
     >
       {chosen.length > 0 ? `own ${plural} ${chosen.join(' ')}` : `own ${plural}…`}
     </button>
@@ -29,7 +29,7 @@ export function HopsButton({ paper }: { readonly paper: Paper }) {
 /** Hops, pieces or changes of her own: typed here or clicked on the line, each one checked. */
 export function HopsStrip({ paper }: { readonly paper: Paper }) {
   const say = useSpeaker();
-  const choosing = useSession((session) => session.choosing === paper.index);
+  const choosing = useSession((session) => session.choosing === paper.id);
   const own = ownHops(paper);
   const taker = paper.method.ownHops;
   if (!taker || !choosing) return null;
@@ -43,7 +43,7 @@ export function HopsStrip({ paper }: { readonly paper: Paper }) {
           aria-label={`Take ${signedText(by, say)} and what follows away`}
           onClick={() =>
             setHops(
-              paper.index,
+              paper,
               own.slice(0, k).map((one) => one.by),
             )
           }

@@ -1,6 +1,6 @@
 import { Exact, numeral, numeralValue, scaleOf, type HopVerdict } from '@levee/core';
-import { useComparison } from '../../store/comparison-store.ts';
-import { withHops } from '../../store/content.ts';
+import { dispatch } from '../../store/comparison-store.ts';
+import { hopped } from '../../store/edits.ts';
 import { notify } from '../../ui/notices.tsx';
 import type { Paper } from '../../worked/work.ts';
 
@@ -30,21 +30,18 @@ export function takeHop(paper: Paper, by: Exact): boolean {
     return false;
   }
   const hops = [...paper.lane.trace.choice.hops, by];
-  setHops(paper.index, hops);
+  setHops(paper, hops);
   return true;
 }
 
 /** Replaces the hops of a paper; its steps go to the last of them. */
-export function setHops(index: number, hops: readonly Exact[]): void {
-  const { change, progress, setSteps } = useComparison.getState();
-  change((content) =>
-    withHops(
-      content,
-      index,
+export function setHops({ id }: Paper, hops: readonly Exact[]): void {
+  dispatch(
+    hopped(
+      id,
       hops.map((hop) => hop.toString()),
     ),
   );
-  setSteps(progress.steps.map((step, k) => (k === index ? hops.length : step)));
 }
 
 /** Reads a hop typed in some base: `13`, `+13`, `-5`, `−5`, `0.5` or `0,5`; null for anything else. */

@@ -6,10 +6,11 @@ import PauseIcon from '@mui/icons-material/Pause';
 import PlayArrowIcon from '@mui/icons-material/PlayArrow';
 import { Button, ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { memo, useLayoutEffect, useMemo, useRef, type RefObject } from 'react';
-import { useComparison } from '../../store/comparison-store.ts';
+import { dispatch, useComparison } from '../../store/comparison-store.ts';
+import { paced, stepped } from '../../store/edits.ts';
 import { useSession } from '../../store/session-store.ts';
 import { useSpeaker, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
-import { work, type Paper, type Worked } from '../../worked/work.ts';
+import { stepsById, work, type Paper, type Worked } from '../../worked/work.ts';
 import { MathText } from '../../ui/math-text.tsx';
 import { useSize } from '../../ui/use-size.ts';
 import { IconCommand } from './icon-command.tsx';
@@ -30,13 +31,13 @@ export function Lanes({ blocks }: { readonly blocks: boolean }) {
     <section className="lanes" aria-label="Lanes">
       <div className="lane-names">
         {worked.papers.map((paper) => (
-          <LaneName key={paper.index} paper={paper} />
+          <LaneName key={paper.id} paper={paper} />
         ))}
       </div>
       <div className="lane-blocks" ref={ref}>
         {worked.papers.map((paper) => (
           <Lane
-            key={`${paper.index}${blocks}`}
+            key={`${paper.id}${blocks}`}
             blocks={blocks}
             paper={paper}
             step={steps[paper.index]!}
@@ -52,13 +53,13 @@ export function Lanes({ blocks }: { readonly blocks: boolean }) {
 }
 
 function LaneName({ paper }: { readonly paper: Paper }) {
-  const active = useSession((session) => session.active === paper.index);
+  const active = useSession((session) => session.active === paper.id);
   return (
     <button
       type="button"
       className={active ? 'lane-name active' : 'lane-name'}
       aria-pressed={active}
-      onClick={() => useSession.setState({ active: paper.index })}
+      onClick={() => useSession.setState({ active: paper.id })}
     >
       <span className="caption">{paper.index + 1}</span> {paper.method.shortName}
     </button>
@@ -151,12 +152,11 @@ function litSteps(paper: Paper, terms: TermSet | null): ReadonlySet<number> {
 
 /** With a common pace all papers go to the stop that has the step; alone, only the one. */
 function goTo(index: number, step: number): void {
-  const { content, progress, setSteps } = useComparison.getState();
+  const { content, progress } = useComparison.getState();
   const worked = work(content);
-  if (progress.pace === 'amount') setSteps(stopWith(worked, index, step));
-  else {
-    setSteps(worked.papers.map((_, k) => (k === index ? step : (progress.steps[k] ?? 0))));
-  }
+  const together = progress.pace === 'amount';
+  const to = together ? stepsById(worked, stopWith(worked, index, step)) : null;
+  dispatch(stepped(to ?? { [worked.papers[index]!.id]: step }));
 }
 
 function Playhead(props: {
@@ -191,7 +191,7 @@ function Transport() {
         size="small"
         value={pace}
         aria-label="Pace"
-        onChange={(_, chosen: Pace | null) => chosen && useComparison.getState().setPace(chosen)}
+        onChange={(_, chosen: Pace | null) => chosen && dispatch(paced(chosen))}
       >
         {(Object.keys(PACE_NAMES) as Pace[]).map((one) => (
           <ToggleButton key={one} value={one}>

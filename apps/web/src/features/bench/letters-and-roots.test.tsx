@@ -1,6 +1,8 @@
 /** @jest-environment jsdom */
+import { stepAll as setSteps } from '../../testing/scene.ts';
 import { problemText } from '@levee/core';
-import { useComparison } from '../../store/comparison-store.ts';
+import { dispatch, useComparison } from '../../store/comparison-store.ts';
+import { changed } from '../../store/edits.ts';
 import { withOtherReading, withProblem } from '../../store/content.ts';
 import { useSettings } from '../../store/settings-store.ts';
 import { LettersOf } from '../../ui/letters.tsx';
@@ -29,7 +31,7 @@ afterEach(() => page.act(() => useSettings.setState(useSettings.getInitialState(
 
 const content = () => useComparison.getState().content;
 const scene = () => work(content());
-const stepAll = (...steps: number[]) => page.act(() => useComparison.getState().setSteps(steps));
+const stepAll = (...steps: number[]) => page.act(() => setSteps(...steps));
 const run = (id: string) => page.act(() => command(id).run(sceneNow(() => undefined)));
 
 describe('the picture of brackets', () => {
@@ -100,7 +102,7 @@ describe('the account', () => {
 
   it('of a root holds the number: root times root and what is left', () => {
     page.open('√7396', ROOTS);
-    page.act(() => useComparison.getState().change((own) => ({ ...own, unit: 'paces' })));
+    page.act(() => dispatch(changed((own) => ({ ...own, unit: 'paces' }))));
     page.show(<Gauge />);
     expect(page.text('h2')).toBe('Account in square paces');
     expect(page.text('.gauge-total')).toBe('7396');

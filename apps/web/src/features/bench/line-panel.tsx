@@ -1,8 +1,7 @@
 import { scriptOf } from '@levee/core';
 import { ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { useState } from 'react';
-import { useSession } from '../../store/session-store.ts';
-import { useSteps, useWorked } from '../../worked/use-worked.ts';
+import { useActive, useSteps, useWorked } from '../../worked/use-worked.ts';
 import type { Ground } from '../../worked/work.ts';
 import { useSize } from '../../ui/use-size.ts';
 import { BlockPicture } from './block-picture.tsx';
@@ -21,7 +20,7 @@ export function LinePanel({ ground }: { readonly ground: Extract<Ground, { kind:
   const steps = useSteps();
   const [picture, setPicture] = useState<Picture>('line');
   const [ref, size] = useSize<HTMLDivElement>();
-  const active = useSession((session) => Math.min(session.active, worked.papers.length - 1));
+  const { index: active } = useActive();
   const parts = scriptOf(worked.problem) === 'fractions';
   const shown = parts ? 'line' : picture;
   return (

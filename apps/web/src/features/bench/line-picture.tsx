@@ -65,7 +65,7 @@ export function LinePicture({ worked, steps, ground, width, height }: LinePictur
           height={row}
           signed={signed}
           width={width}
-          choosing={choosing === k}
+          choosing={choosing === paper.id}
         />
       ))}
       <Axis ground={ground} scale={scale} y={worked.papers.length * row} problem={worked.problem} />
@@ -181,7 +181,7 @@ interface SegmentProps {
 function SegmentView({ segment, paper, light, scale, y, height, side }: SegmentProps) {
   const { entry, standing, held, unit } = segment;
   const text = partLabel(segment.text);
-  const pointed = { kind: 'entry', lane: paper.index, id: entry } as const;
+  const pointed = { kind: 'entry', paper: paper.id, id: entry } as const;
   const [x1, x2] = [scale.x(segment.from), scale.x(segment.to)];
   const room = x2 - x1;
   const state = held ? 'held' : standing;
@@ -229,7 +229,7 @@ interface HopProps {
 }
 
 function HopArc({ hop, paper, lit, scale, y, height }: HopProps) {
-  const pointed = { kind: 'entry', lane: paper.index, id: hop.entry } as const;
+  const pointed = { kind: 'entry', paper: paper.id, id: hop.entry } as const;
   const [x1, x2] = [scale.x(hop.from), scale.x(hop.to)];
   const middle = (x1 + x2) / 2;
   const lift = Math.min(height, 5 + Math.abs(x2 - x1) / 5);

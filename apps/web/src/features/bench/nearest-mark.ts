@@ -1,4 +1,5 @@
-import type { Box, EntryId, Pointed } from '@levee/core';
+import type { Box, EntryId } from '@levee/core';
+import type { PointedAt } from '../../store/session-store.ts';
 import type { Paper } from '../../worked/work.ts';
 
 const DIRECTIONS: Record<string, readonly [dx: number, dy: number]> = {
@@ -12,7 +13,7 @@ const DIRECTIONS: Record<string, readonly [dx: number, dy: number]> = {
 export function nearestMark(
   paper: Paper,
   step: number,
-  pointed: Pointed | null,
+  pointed: PointedAt | null,
   key: string,
 ): EntryId | null {
   const direction = DIRECTIONS[key];
@@ -20,7 +21,7 @@ export function nearestMark(
   const seen = paper.drawing.figures.filter(
     ({ entry }) => paper.givens.has(entry) || (paper.line.writtenAt.get(entry) ?? Infinity) <= step,
   );
-  const id = pointed?.kind === 'entry' && pointed.lane === paper.index ? pointed.id : null;
+  const id = pointed?.kind === 'entry' && pointed.paper === paper.id ? pointed.id : null;
   const from = seen.find((figure) => figure.entry === id);
   if (!from) return seen[0]?.entry ?? null;
   const [x, y] = middle(from.box);

@@ -4,7 +4,8 @@ import OpenInFullIcon from '@mui/icons-material/OpenInFull';
 import CloseFullscreenIcon from '@mui/icons-material/CloseFullscreen';
 import { IconButton } from '@mui/material';
 import { memo } from 'react';
-import { useComparison } from '../../store/comparison-store.ts';
+import { dispatch, useComparison } from '../../store/comparison-store.ts';
+import { putAway } from '../../store/edits.ts';
 import { useSession } from '../../store/session-store.ts';
 import { MathText } from '../../ui/math-text.tsx';
 import { Spoken } from '../../ui/spoken.tsx';
@@ -27,13 +28,13 @@ export interface PaperCardProps {
 
 /** One method on its sheet of squared paper, with its schools, its sentence and its cost. */
 export const PaperCard = memo(function PaperCard({ paper, step, lit, removable }: PaperCardProps) {
-  const active = useSession((session) => session.active === paper.index);
+  const active = useSession((session) => session.active === paper.id);
   return (
     <article
       className={active ? 'paper active' : 'paper'}
       aria-label={paper.method.name}
       data-paper={paper.index}
-      onPointerDown={() => useSession.setState({ active: paper.index })}
+      onPointerDown={() => useSession.setState({ active: paper.id })}
     >
       <header className="paper-head">
         <MethodMenu paper={paper} />
@@ -66,7 +67,7 @@ const PaperButtons = memo(function PaperButtons({
         aria-label={
           isLarge ? `Close ${paper.method.shortName}` : `Open ${paper.method.shortName} large`
         }
-        onClick={() => useSession.setState({ large: isLarge ? null : paper.index })}
+        onClick={() => useSession.setState({ large: isLarge ? null : paper.id })}
       >
         {isLarge ? <CloseFullscreenIcon /> : <OpenInFullIcon />}
       </IconButton>
@@ -74,7 +75,7 @@ const PaperButtons = memo(function PaperButtons({
         <IconButton
           size="small"
           aria-label={`Put ${paper.method.shortName} away`}
-          onClick={() => putAway(paper.index)}
+          onClick={() => dispatch(putAway(paper.id))}
         >
           <CloseIcon />
         </IconButton>
@@ -82,13 +83,6 @@ const PaperButtons = memo(function PaperButtons({
     </span>
   );
 });
-
-function putAway(index: number): void {
-  const { change, progress, setSteps } = useComparison.getState();
-  change((content) => ({ ...content, papers: content.papers.filter((_, k) => k !== index) }));
-  setSteps(progress.steps.filter((_, k) => k !== index));
-  useSession.setState({ pointed: null, pinned: false, active: 0 });
-}
 
 /** What the method does, and what these numbers will make it do. */
 function BeforeWorking({ paper }: { readonly paper: Paper }) {

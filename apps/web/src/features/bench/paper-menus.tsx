@@ -1,8 +1,9 @@
 import { refusalText, registry, type Method, type SchoolSpec } from '@levee/core';
 import { ListItemText, Menu, MenuItem } from '@mui/material';
 import { memo, useState } from 'react';
-import { useComparison } from '../../store/comparison-store.ts';
-import { paperOf, withoutSlip, withPaper, withSchool } from '../../store/content.ts';
+import { dispatch, useComparison } from '../../store/comparison-store.ts';
+import { withoutSlip, withPaper, withSchool } from '../../store/content.ts';
+import { changed, laidInPlace } from '../../store/edits.ts';
 import { useWorked } from '../../worked/use-worked.ts';
 import { slipNames } from '../../worked/slip-names.ts';
 import type { Paper } from '../../worked/work.ts';
@@ -77,9 +78,7 @@ export const MethodMenu = memo(function MethodMenu({ paper }: { readonly paper: 
   });
   const choose = (id: string) => {
     if (id === paper.method.id) return;
-    const { change, progress, setSteps } = useComparison.getState();
-    change((content) => withPaper(content, paper.index, paperOf(id)));
-    setSteps(progress.steps.map((step, k) => (k === paper.index ? 0 : step)));
+    dispatch(laidInPlace(paper.id, id));
   };
   return (
     <Choice
@@ -108,7 +107,9 @@ export const SchoolMenus = memo(function SchoolMenus({ paper }: { readonly paper
           type="button"
           className="school own"
           title="The terms are worked in her order. A sum does not depend on the order of its addends, so the total is the same. Press to go back to the method’s own order."
-          onClick={() => ownOrderAway(paper.index)}
+          onClick={() =>
+            dispatch(changed((content) => withPaper(content, paper.id, { order: [] })))
+          }
         >
           own order ×
         </button>
@@ -127,9 +128,7 @@ function SlipChips({ paper }: { readonly paper: Paper }) {
       type="button"
       className="school own slip"
       title={`${mechanism} Made on purpose (${address}). Press to take it back.`}
-      onClick={() =>
-        useComparison.getState().change((content) => withoutSlip(content, paper.index, address))
-      }
+      onClick={() => dispatch(changed((content) => withoutSlip(content, paper.id, address)))}
     >
       slip: {label} ×
     </button>
@@ -137,12 +136,6 @@ function SlipChips({ paper }: { readonly paper: Paper }) {
 }
 
 const NO_SLIPS: readonly string[] = [];
-
-function ownOrderAway(index: number): void {
-  useComparison
-    .getState()
-    .change((content) => withPaper(content, index, { ...content.papers[index]!, order: [] }));
-}
 
 function SchoolMenu({ paper, school }: { readonly paper: Paper; readonly school: SchoolSpec }) {
   const chosen = paper.lane.trace.school[school.id] ?? '';
@@ -154,11 +147,7 @@ function SchoolMenu({ paper, school }: { readonly paper: Paper; readonly school:
       name={school.label}
       options={school.options.map(({ id, label, reason }) => ({ id, label, note: reason }))}
       chosen={chosen}
-      choose={(id) =>
-        useComparison
-          .getState()
-          .change((content) => withSchool(content, paper.index, school.id, id))
-      }
+      choose={(id) => dispatch(changed((content) => withSchool(content, paper.id, school.id, id)))}
     />
   );
 }

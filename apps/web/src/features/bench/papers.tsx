@@ -1,8 +1,7 @@
 import AddIcon from '@mui/icons-material/Add';
 import { useMemo } from 'react';
-import { useSession } from '../../store/session-store.ts';
 import { litPapers, type Lit } from '../../worked/lit.ts';
-import { useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
+import { useLarge, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import { PaperCard } from './paper-card.tsx';
 import { IconCommand } from './icon-command.tsx';
 
@@ -18,15 +17,13 @@ export function Papers() {
   const { papers } = useWorked();
   const steps = useSteps();
   const lit = useLit();
-  const large = useSession((session) => session.large);
-  const shown = papers.filter(
-    ({ index }) => large === null || index === Math.min(large, papers.length - 1),
-  );
+  const large = useLarge();
+  const shown = large ? [large] : papers;
   return (
     <section className="papers" aria-label="Papers">
       {shown.map((paper) => (
         <PaperCard
-          key={paper.index}
+          key={paper.id}
           paper={paper}
           step={steps[paper.index]!}
           lit={lit[paper.index]!}

@@ -31,7 +31,7 @@ function leastOf({ lane, drawing }: Paper): number {
 export function PointableStage({ paper, step, lit, most }: PointableStageProps) {
   const { notes, notches } = useSettings();
   const notation = useNotation();
-  const entry = (id: string) => ({ kind: 'entry', lane: paper.index, id: id as EntryId }) as const;
+  const entry = (id: string) => ({ kind: 'entry', paper: paper.id, id: id as EntryId }) as const;
   const found = (event: PointerEvent | MouseEvent) =>
     (event.target as Element).closest('[data-entry]')?.getAttribute('data-entry') ?? null;
   const over = (event: PointerEvent) => {
@@ -46,7 +46,7 @@ export function PointableStage({ paper, step, lit, most }: PointableStageProps) 
     const next = nearestMark(paper, step, useSession.getState().pointed, event.key);
     if (next === null) return;
     event.preventDefault();
-    useSession.setState({ pointed: entry(next), pinned: true, active: paper.index });
+    useSession.setState({ pointed: entry(next), pinned: true, active: paper.id });
   };
   return (
     <div

@@ -11,7 +11,8 @@ import {
   type Problem,
 } from '@levee/core';
 import { useRef, useState, type CSSProperties, type KeyboardEvent } from 'react';
-import { useComparison } from '../../store/comparison-store.ts';
+import { dispatch, useComparison } from '../../store/comparison-store.ts';
+import { changed } from '../../store/edits.ts';
 import { withTyped } from '../../store/story.ts';
 import { notify } from '../../ui/notices.tsx';
 import { isTypeset, ProblemText } from '../../ui/problem-text.tsx';
@@ -107,11 +108,10 @@ function fieldStyle(length: number): CSSProperties {
 }
 
 function applyProblem(problem: Problem): void {
-  const { content, change } = useComparison.getState();
+  const { content } = useComparison.getState();
   const next = withTyped(content, problem);
   if (next.problem === content.problem) return;
-  change(() => next);
-  useComparison.getState().setSteps(next.papers.map(() => 0));
+  dispatch(changed(() => next));
   const gone = content.papers.filter(({ method }) => !registry.get(method).accepts(problem).ok);
   const said = [
     ...paperNotice(gone.length, content.papers.length),

@@ -1,5 +1,7 @@
 /** @jest-environment jsdom */
-import { useComparison } from '../../store/comparison-store.ts';
+import { stepAll as setSteps } from '../../testing/scene.ts';
+import { dispatch, useComparison } from '../../store/comparison-store.ts';
+import { changed } from '../../store/edits.ts';
 import { useSession } from '../../store/session-store.ts';
 import { useSettings } from '../../store/settings-store.ts';
 import { giveRoom, Rendered } from '../../testing/render.tsx';
@@ -23,7 +25,7 @@ beforeAll(() => giveRoom(400, 200));
 afterEach(() => page.act(() => useSettings.setState(useSettings.getInitialState())));
 
 const scene = () => work(useComparison.getState().content);
-const stepAll = (...steps: number[]) => page.act(() => useComparison.getState().setSteps(steps));
+const stepAll = (...steps: number[]) => page.act(() => setSteps(...steps));
 
 describe('the picture of a quotient', () => {
   it('has the divisor down, pieces of the dividend across and the found shares above', () => {
@@ -36,7 +38,7 @@ describe('the picture of a quotient', () => {
     stepAll(8, 3, 11);
     expect(page.texts('.shares text')).toEqual(['100', '30', '6']);
     expect(page.all('.region.marked')).toHaveLength(7);
-    page.act(() => useSession.setState({ active: 2 }));
+    page.act(() => useSession.setState({ active: 'p3' }));
     expect(page.texts('.shares text')).toEqual(['100', '20', '10', '5', '1']);
   });
 
@@ -56,7 +58,7 @@ describe('the picture of a quotient', () => {
     stepAll(4, 1, 0);
     expect(page.texts('.shares text')).toEqual(['100', '30']);
     expect(page.all('.region.some').length).toBeGreaterThan(0);
-    page.act(() => useSession.setState({ active: 1 }));
+    page.act(() => useSession.setState({ active: 'p2' }));
     expect(page.texts('.shares text')).toEqual(['100']);
   });
 
@@ -96,7 +98,11 @@ describe('the account of a quotient', () => {
 
 describe('what a share is worth', () => {
   const worth = (entry: string, lane = 0) => {
-    page.act(() => useSession.setState({ pointed: { kind: 'entry', lane, id: entry as never } }));
+    page.act(() =>
+      useSession.setState({
+        pointed: { kind: 'entry', paper: `p${lane + 1}`, id: entry as never },
+      }),
+    );
     return [page.text('.worth-figure'), page.text('.worth-terms')];
   };
 
@@ -168,8 +174,9 @@ describe('the notes of a problem', () => {
 
   it('say what is left over of things that are counted', () => {
     page.open('1835 ÷ 24', DIVISION);
-    const { change } = useComparison.getState();
-    page.act(() => change((content) => ({ ...content, unit: 'bundles', counted: true })));
+    page.act(() =>
+      dispatch(changed((content) => ({ ...content, unit: 'bundles', counted: true }))),
+    );
     page.show(<ContextNotes problem={scene().problem} />);
     expect(page.text('.warning')).toBe('something is left over');
   });
@@ -190,8 +197,7 @@ describe('the notes of a problem', () => {
 describe('sentences', () => {
   it('put what is left over behind the unit', () => {
     page.open('1835 ÷ 24', ['long-division']);
-    const { change } = useComparison.getState();
-    page.act(() => change((content) => ({ ...content, unit: 'bundles' })));
+    page.act(() => dispatch(changed((content) => ({ ...content, unit: 'bundles' }))));
     const [paper] = scene().papers;
     page.show(<Sentence paper={paper!} step={paper!.last} />);
     expect(page.text('.answer-label')).toBe(' Answer: 76 bundles, 11 left over');

@@ -1,8 +1,9 @@
 /** @jest-environment jsdom */
-import { openDocument, useComparison } from '../../store/comparison-store.ts';
+import { dispatch, openDocument, useComparison } from '../../store/comparison-store.ts';
+import { changed } from '../../store/edits.ts';
 import { withSchool } from '../../store/content.ts';
 import { giveRoom, Rendered } from '../../testing/render.tsx';
-import { documentWith } from '../../testing/scene.ts';
+import { documentWith, stepAll } from '../../testing/scene.ts';
 import { work } from '../../worked/work.ts';
 import { ChecksPage } from '../checks/checks-page.tsx';
 import { WhyPage } from '../why/why-page.tsx';
@@ -40,9 +41,9 @@ describe('a paper with a slip made on purpose', () => {
     page.show(<Gauge />);
     expect(page.text('.gauge-total')).toBe('2668');
     expect(page.text('.balance')).toMatch(/^balanced ✓/);
-    page.act(() => useComparison.getState().setSteps([1, 0]));
+    page.act(() => stepAll(1, 0));
     expect(page.text('.balance')).toMatch(/^balanced ✓/);
-    page.act(() => useComparison.getState().setSteps([2, 0]));
+    page.act(() => stepAll(2, 0));
     expect(page.text('.balance')).toBe('Column has lost 40');
   });
 
@@ -69,9 +70,7 @@ describe('a paper with a slip made on purpose', () => {
 
   it('loses its slips when it is worked another way', () => {
     open();
-    page.act(() =>
-      useComparison.getState().change((content) => withSchool(content, 0, 'carries', 'below')),
-    );
+    page.act(() => dispatch(changed((content) => withSchool(content, 'p1', 'carries', 'below'))));
     expect(useComparison.getState().content.papers[0]!.slips).toEqual([]);
   });
 });

@@ -1,7 +1,13 @@
 /** @jest-environment jsdom */
 import { act } from 'react';
 import { createRoot, type Root } from 'react-dom/client';
-import { currentDocument, openDocument, useComparison } from '../../store/comparison-store.ts';
+import {
+  currentDocument,
+  dispatch,
+  openDocument,
+  useComparison,
+} from '../../store/comparison-store.ts';
+import { changed } from '../../store/edits.ts';
 import { pin, resetSession, useSession } from '../../store/session-store.ts';
 import { documentWith } from '../../testing/scene.ts';
 import { work, type Worked } from '../../worked/work.ts';
@@ -66,7 +72,7 @@ describe('the line picture', () => {
   });
 
   it('lights what is pointed at as exactly that, or as holding some of it', () => {
-    act(() => pin({ kind: 'entry', lane: 1, id: 'o0.2' as never }));
+    act(() => pin({ kind: 'entry', paper: 'p2', id: 'o0.2' as never }));
     line([0, 0, 0]);
     expect(all('.segment.exact')).toHaveLength(2);
     expect(all('.segment.near').length).toBeGreaterThan(1);
@@ -75,7 +81,7 @@ describe('the line picture', () => {
   it('offers its row only to the paper whose hops are being chosen', () => {
     line([0, 0, 0]);
     expect(all('[data-chooser]')).toHaveLength(0);
-    act(() => useSession.setState({ choosing: 2 }));
+    act(() => useSession.setState({ choosing: 'p3' }));
     expect(all('[data-chooser]')).toHaveLength(1);
   });
 });
@@ -106,11 +112,11 @@ describe('the choosing of hops', () => {
     expect(host.textContent).toBe('');
     act(() => root.render(<HopsButton paper={paper()} />));
     act(() => button('own hops…').dispatchEvent(new MouseEvent('click', { bubbles: true })));
-    expect(useSession.getState()).toMatchObject({ choosing: 2, active: 2 });
+    expect(useSession.getState()).toMatchObject({ choosing: 'p3', active: 'p3' });
   });
 
   it('says what a typed hop would do before it is made', () => {
-    useSession.setState({ choosing: 2 });
+    useSession.setState({ choosing: 'p3' });
     act(() => root.render(<HopsStrip paper={paper()} />));
     const field = host.querySelector('input')!;
     const type = (text: string) =>
@@ -161,7 +167,7 @@ describe('the notes of the problem', () => {
     });
     act(() => root.render(<ContextNotes problem={scene().problem} />));
     expect(host.textContent).toBe('makes no sense in stakes');
-    act(() => useComparison.getState().change((content) => ({ ...content, counted: false })));
+    act(() => dispatch(changed((content) => ({ ...content, counted: false }))));
     expect(host.textContent).toBe('');
   });
 });

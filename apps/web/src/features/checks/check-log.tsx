@@ -1,12 +1,16 @@
 import { checkOf, registry, type CheckRecord } from '@levee/core';
-import { useComparison } from '../../store/comparison-store.ts';
+import { dispatch, useComparison } from '../../store/comparison-store.ts';
+import { forgotten } from '../../store/edits.ts';
+import { MathText } from '../../ui/math-text.tsx';
+import { notify } from '../../ui/notices.tsx';
 import { csvText } from '../../ui/csv.ts';
 import { download, fileName } from '../../ui/download.ts';
 import { OUTCOME_TEXTS } from './outcome-texts.ts';
 
 /** Every check that was recorded, latest first. */
 export function CheckLog() {
-  const { checks: records, title, problem } = useComparison((state) => state.content);
+  const records = useComparison((state) => state.checks);
+  const { title, problem } = useComparison((state) => state.content);
   const rows = [...records].reverse();
   return (
     <section className="check-log" aria-label="Recorded checks">
@@ -34,18 +38,42 @@ export function CheckLog() {
           <li key={k}>
             <span className={`outcome ${record.outcome}`}>{OUTCOME_TEXTS[record.outcome]}</span>{' '}
             <strong>{checkOf(record.check).name}</strong> of {nameOf(record.method)}
-            {againstText(record)}{' '}
+            {againstText(record)}
+            {record.problem !== problem && (
+              <>
+                {' '}
+                in <MathText text={record.problem} />
+              </>
+            )}{' '}
             <time className="caption" dateTime={record.at}>
               {new Date(record.at).toLocaleString('en-GB', {
                 dateStyle: 'medium',
                 timeStyle: 'short',
               })}
-            </time>
+            </time>{' '}
+            <button
+              type="button"
+              className="link caption"
+              aria-label={`Delete this record of ${checkOf(record.check).name}`}
+              onClick={() => forget(record)}
+            >
+              delete
+            </button>
           </li>
         ))}
       </ol>
     </section>
   );
+}
+
+/** Takes a record out of the log; it can be put back at once, where it was. */
+function forget(record: CheckRecord): void {
+  const { checks } = useComparison.getState();
+  dispatch(forgotten(record));
+  notify('The record was deleted.', {
+    label: 'Undo',
+    run: () => dispatch((desk) => ({ ...desk, checks })),
+  });
 }
 
 function nameOf(method: string): string {
@@ -59,9 +87,10 @@ function againstText({ check, against }: CheckRecord): string {
 
 function logCsv(records: readonly CheckRecord[]): string {
   return csvText([
-    ['check', 'method', 'against', 'outcome', 'at'],
-    ...records.map(({ check, method, against, outcome, at }) => [
+    ['check', 'problem', 'method', 'against', 'outcome', 'at'],
+    ...records.map(({ check, problem, method, against, outcome, at }) => [
       check,
+      problem,
       method,
       against,
       outcome,

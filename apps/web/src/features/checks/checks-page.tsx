@@ -1,4 +1,5 @@
 import {
+  MAX_CHECKS,
   checks,
   problemText,
   readExpression,
@@ -10,8 +11,9 @@ import {
 } from '@levee/core';
 import { ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { useState } from 'react';
-import { useComparison } from '../../store/comparison-store.ts';
-import { withCheck } from '../../store/content.ts';
+import { dispatch, useComparison } from '../../store/comparison-store.ts';
+import { hasRoom, recorded } from '../../store/edits.ts';
+import { notify } from '../../ui/notices.tsx';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import { Notices } from '../../ui/notices.tsx';
 import { useNotation, useWorked } from '../../worked/use-worked.ts';
@@ -20,6 +22,8 @@ import { CheckRow } from './check-row.tsx';
 import { CheckLog } from './check-log.tsx';
 import { Certainties } from './certainties.tsx';
 import './checks.css';
+
+const FULL = `${MAX_CHECKS} checks are kept. Export the list and delete some before more are recorded.`;
 
 /** Every way to check an answer: made on a chosen paper, recorded, with what it would and would not catch. */
 export function ChecksPage() {
@@ -53,12 +57,14 @@ export function ChecksPage() {
     const { outcome } = check.make(subject, lane.trace.answer);
     const record: CheckRecord = {
       check: id,
+      problem: text,
       method: papers[index]!.method.id,
       against: against(id),
       outcome,
       at: new Date().toISOString(),
     };
-    useComparison.getState().change((content) => withCheck(content, record));
+    if (hasRoom(useComparison.getState().checks)) dispatch(recorded(record));
+    else notify(FULL);
   };
   return (
     <main className="checks">

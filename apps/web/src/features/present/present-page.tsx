@@ -4,10 +4,9 @@ import FirstPageIcon from '@mui/icons-material/FirstPage';
 import NavigateBeforeIcon from '@mui/icons-material/NavigateBefore';
 import NavigateNextIcon from '@mui/icons-material/NavigateNext';
 import { useComparison } from '../../store/comparison-store.ts';
-import { useSession } from '../../store/session-store.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import type { Lit } from '../../worked/lit.ts';
-import { useSpeaker, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
+import { useLarge, useSpeaker, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import type { Paper } from '../../worked/work.ts';
 import { VoiceSwitch } from '../bench/bench-head.tsx';
 import { IconCommand } from '../bench/icon-command.tsx';
@@ -23,9 +22,9 @@ export function PresentPage() {
   const { papers } = useWorked();
   const steps = useSteps();
   const lit = useLit();
-  const large = useSession((session) => session.large);
+  const large = useLarge();
   const { problem, story, unit } = useComparison((state) => state.content);
-  const shown = papers.filter(({ index }) => large === null || index === large);
+  const shown = large ? [large] : papers;
   return (
     <main className="present">
       <header className="present-head">
@@ -47,12 +46,7 @@ export function PresentPage() {
       </header>
       <div className="present-papers">
         {shown.map((paper) => (
-          <Shown
-            key={paper.index}
-            paper={paper}
-            step={steps[paper.index]!}
-            lit={lit[paper.index]!}
-          />
+          <Shown key={paper.id} paper={paper} step={steps[paper.index]!} lit={lit[paper.index]!} />
         ))}
       </div>
     </main>

@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
-import { openDocument, useComparison } from '../../store/comparison-store.ts';
+import { dispatch, openDocument } from '../../store/comparison-store.ts';
+import { changed } from '../../store/edits.ts';
 import { useSettings } from '../../store/settings-store.ts';
 import { Rendered } from '../../testing/render.tsx';
 import { documentWith } from '../../testing/scene.ts';
@@ -9,8 +10,7 @@ const page = new Rendered();
 afterEach(() => page.act(() => useSettings.setState(useSettings.getInitialState())));
 
 function titled(title: string, unit: string): void {
-  const { change } = useComparison.getState();
-  page.act(() => change((content) => ({ ...content, title, unit })));
+  page.act(() => dispatch(changed((content) => ({ ...content, title, unit }))));
 }
 
 describe('the page to print', () => {

@@ -75,7 +75,7 @@ export function PrintPage() {
         )}
       </header>
       {papers.map((paper) => (
-        <PrintedPaper key={paper.index} paper={paper} finished={finished} sentences={sentences} />
+        <PrintedPaper key={paper.id} paper={paper} finished={finished} sentences={sentences} />
       ))}
       {finished && <PrintedAgreement />}
     </main>

@@ -1,0 +1,67 @@
+import {
+  MAX_CHECKS,
+  type CheckRecord,
+  type Pace,
+  type PaperChoice,
+  type PaperId,
+} from '@levee/core';
+import { paperOf, withHops, withPaper } from './content.ts';
+import type { Content, Edit } from './desk.ts';
+
+/** A change of what she chose; how far the papers are stays with them. */
+export function changed(change: (content: Content) => Content): Edit {
+  return (desk) => ({ ...desk, content: change(desk.content) });
+}
+
+/** So many steps on papers; those that are not named stay where they are. */
+export function stepped(steps: Readonly<Record<PaperId, number>>): Edit {
+  return (desk) => ({
+    ...desk,
+    progress: { ...desk.progress, steps: { ...desk.progress.steps, ...steps } },
+  });
+}
+
+export function paced(pace: Pace): Edit {
+  return (desk) => ({ ...desk, progress: { ...desk.progress, pace } });
+}
+
+/** A paper put away. How far it was is remembered, should undo bring it back. */
+export function putAway(id: PaperId): Edit {
+  return changed((content) => ({
+    ...content,
+    papers: content.papers.filter((paper) => paper.id !== id),
+  }));
+}
+
+/** Another method in the place of a paper: a paper of its own, from the start. */
+export function laidInPlace(id: PaperId, method: string): Edit {
+  return changed((content) => ({
+    ...content,
+    papers: content.papers.map((paper) => (paper.id === id ? paperOf(method) : paper)),
+  }));
+}
+
+/** A paper chosen otherwise, with how far it is then. */
+export function worked(id: PaperId, change: Partial<PaperChoice>, steps: number): Edit {
+  return (desk) =>
+    stepped({ [id]: steps })(changed((content) => withPaper(content, id, change))(desk));
+}
+
+/** Her own hops of a paper; its steps go to the last of them. */
+export function hopped(id: PaperId, hops: readonly string[]): Edit {
+  return (desk) =>
+    stepped({ [id]: hops.length })(changed((content) => withHops(content, id, hops))(desk));
+}
+
+/** Whether one more check can be recorded; nothing is dropped to make room for it. */
+export function hasRoom(checks: readonly CheckRecord[]): boolean {
+  return checks.length < MAX_CHECKS;
+}
+
+export function recorded(check: CheckRecord): Edit {
+  return (desk) => (hasRoom(desk.checks) ? { ...desk, checks: [...desk.checks, check] } : desk);
+}
+
+export function forgotten(check: CheckRecord): Edit {
+  return (desk) => ({ ...desk, checks: desk.checks.filter((own) => own !== check) });
+}

@@ -1,0 +1,114 @@
+import { CHECKS, OUTCOMES } from '../checks/ids.ts';
+import {
+  amount,
+  count,
+  flag,
+  listOf,
+  oneOf,
+  only,
+  orNull,
+  record,
+  said,
+  tableOf,
+  text,
+  textLike,
+  type Described,
+} from '../describe/describe.ts';
+import { Exact } from '../exact/exact.ts';
+import { LIMITS } from '../problem/limits.ts';
+import { SCHOOL } from './trace-shape.ts';
+
+/** How papers move when the transport is used: until the same terms are dealt with, a step each, or one paper. */
+export const PACES = ['amount', 'step', 'alone'] as const;
+export type Pace = (typeof PACES)[number];
+
+/** How near an estimate must be, as she judges it; empty until she has. */
+export const JUDGEMENTS = ['', 'right size is enough', 'close'] as const;
+export type Judgement = (typeof JUDGEMENTS)[number];
+
+export const MAX_PAPERS = 4;
+/** Most checks that a comparison keeps. */
+export const MAX_CHECKS = 200;
+/** Most hops of a paper, and most slips. */
+export const MAX_HOPS = 40;
+export const MAX_SLIPS = 20;
+/** Most characters of a title, story or unit. */
+export const TEXT_LIMITS = { title: 120, story: 400, unit: 40 } as const;
+
+/** Names a paper of a comparison for as long as its work lasts: `p1`. */
+const PAPER_ID = /^p[1-9][0-9]{0,8}$/;
+const paperId = () => textLike('the name of a paper, such as p1', { most: 10, pattern: PAPER_ID });
+
+const HOP = textLike('an amount such as 13, -5 or 1/20', {
+  most: 60,
+  pattern: /^-?[0-9]+(\/[0-9]*[1-9][0-9]*)?$/,
+  fits: (value) => Exact.parse(value).toString() === value,
+});
+
+const SLIP = textLike('a slip such as forget-carry@line-1.0', {
+  most: 80,
+  pattern: /^[a-z]+(-[a-z]+)*@.+$/,
+});
+
+/** What was chosen for one paper. A field more is a field here, and a line of `comparison-migrations.ts`. */
+export const PAPER = record({
+  id: said('Unlike those of all papers that lay on this comparison before.', paperId()),
+  method: text(80),
+  school: SCHOOL,
+  order: said('Term ids to deal with first.', listOf(text(40), { most: LIMITS.products })),
+  hops: said('Own hops, pieces or changes: exact amounts.', listOf(HOP, { most: MAX_HOPS })),
+  slips: said('Slips made on purpose, by their addresses.', listOf(SLIP, { most: MAX_SLIPS })),
+});
+
+export const ESTIMATE = record({
+  operands: said(
+    'The rounded operands in figures of the problem’s base.',
+    listOf(text(LIMITS.figures), { most: LIMITS.addends }),
+  ),
+  value: amount(),
+  judgement: oneOf(JUDGEMENTS),
+  beforeWorking: said(
+    'False when some step had been done before the estimate was recorded.',
+    flag(),
+  ),
+});
+
+const TIME = textLike('a time such as 2026-01-31T09:00:00.000Z', {
+  most: 40,
+  pattern: /^[0-9]{4}-[0-9]{2}-[0-9]{2}T[0-9:.]+Z$/,
+  fits: (at) => !Number.isNaN(Date.parse(at)) && new Date(at).toISOString() === at,
+});
+
+/** A check that was made, as it was found then. The log of checks is no matter for undo. */
+export const CHECK_RECORD = record({
+  check: oneOf(CHECKS),
+  problem: said('The computation that was checked.', text(LIMITS.text)),
+  method: said('The method whose answer was checked.', text(80)),
+  against: said('A second method, or what was keyed into the calculator; else empty.', text(400)),
+  outcome: oneOf(OUTCOMES),
+  at: said('When it was made: ISO 8601 in UTC.', TIME),
+});
+
+/** The open format of a kept comparison: what was chosen, never what can be computed. */
+export const COMPARISON = record({
+  format: only('levee-comparison'),
+  version: only(4),
+  title: text(TEXT_LIMITS.title),
+  story: said('What the numbers stand for, in a line.', text(TEXT_LIMITS.story)),
+  unit: text(TEXT_LIMITS.unit),
+  counted: said('Whether the unit is counted in wholes and cannot be split.', flag()),
+  problem: text(LIMITS.text),
+  estimate: orNull(ESTIMATE),
+  papers: listOf(PAPER, { least: 1, most: MAX_PAPERS }),
+  steps: said('Steps done, by the ids of papers.', tableOf(count(), paperId())),
+  pace: oneOf(PACES),
+  checks: listOf(CHECK_RECORD, { most: MAX_CHECKS }),
+});
+
+export type ComparisonDocument = Described<typeof COMPARISON>;
+export type PaperChoice = Described<typeof PAPER>;
+export type PaperId = PaperChoice['id'];
+/** How a paper is worked, whichever paper it is. */
+export type PaperWork = Omit<PaperChoice, 'id'>;
+export type EstimateRecord = Described<typeof ESTIMATE>;
+export type CheckRecord = Described<typeof CHECK_RECORD>;

@@ -1,0 +1,58 @@
+import { AGREEMENT } from '../compare/agreement-shape.ts';
+import { jsonSchemaOf, type Description } from '../describe/describe.ts';
+import { COMPARISON_REPORT } from './comparison-report-shape.ts';
+import { COMPARISON_VERSION } from './comparison-migrations.ts';
+import { COMPARISON } from './comparison-shape.ts';
+import { METHODS } from './methods-shape.ts';
+import { TRACE } from './trace-shape.ts';
+
+/** One of the open documents: what it is called in its `format`, its version and its one description. */
+export interface OpenDocument {
+  readonly format: string;
+  readonly version: number;
+  readonly title: string;
+  readonly description: Description;
+}
+
+/** Every document that is stored or exported. */
+export const DOCUMENTS: readonly OpenDocument[] = [
+  {
+    format: 'levee-comparison',
+    version: COMPARISON_VERSION,
+    title: 'A kept comparison: what was chosen, never what can be computed',
+    description: COMPARISON,
+  },
+  {
+    format: 'levee-trace',
+    version: 1,
+    title: 'One method’s work on a problem',
+    description: TRACE,
+  },
+  {
+    format: 'levee-comparison-report',
+    version: 1,
+    title: 'Several methods on one problem, worked out',
+    description: COMPARISON_REPORT,
+  },
+  {
+    format: 'levee-agreement',
+    version: 3,
+    title: 'A certificate that methods agree',
+    description: AGREEMENT,
+  },
+  {
+    format: 'levee-methods',
+    version: 1,
+    title: 'The methods, and which accept a problem',
+    description: METHODS,
+  },
+];
+
+/** The JSON Schema of a document as a file. */
+export function schemaFile({ format, version, title, description }: OpenDocument): {
+  readonly name: string;
+  readonly text: string;
+} {
+  const schema = jsonSchemaOf(description, { id: `${format}:${version}`, title });
+  return { name: `${format}.schema.json`, text: `${JSON.stringify(schema, null, 2)}\n` };
+}
