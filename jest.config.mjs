@@ -41,7 +41,10 @@ export default {
     project('cli', ['packages/cli/src'], WATCHED),
     project('server', ['apps/server/src'], WATCHED),
     project('web', ['apps/web/src'], {
-      ...WATCHED,
+      setupFilesAfterEnv: [
+        ...WATCHED.setupFilesAfterEnv,
+        '<rootDir>/apps/web/src/testing/typesetter.ts',
+      ],
       setupFiles: ['<rootDir>/apps/web/src/testing/browser-globals.ts'],
       moduleNameMapper: { '\\.css$': '<rootDir>/apps/web/src/testing/no-style.ts' },
     }),

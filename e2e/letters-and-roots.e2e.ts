@@ -60,8 +60,8 @@ describe('expressions with letters', () => {
     await page.keys(Key.HOME, Key.ARROW_RIGHT, Key.ARROW_RIGHT);
     await page.waitText(sentence(1), /minus times minus is plus: 7x/);
     await page.keys(Key.END);
-    expect(await page.count('.kinds .region')).toBe(4);
     await page.waitCount('.kinds .region.marked', 4);
+    expect(await page.count('.kinds .region')).toBe(4);
     await page.keys('k');
     await page.waitText('[data-check="substitution"]', /With x = 2: .* the same\./s);
     await page.waitText('[data-check="degree"]', /The highest degree there is 3/);

@@ -191,11 +191,15 @@ describe('a user who may not write', () => {
   });
 });
 
+interface Stepped {
+  readonly document: { readonly steps: Readonly<Record<string, number>> };
+}
+
 describe('a tab that is closed in a hurry', () => {
   it('sends what it has not sent yet', async () => {
     const { id } = await openComparison(server, page, '642');
     const steps = async () =>
-      (await server.json<{ document: { steps: number[] } }>(`comparisons/${id}`)).document.steps;
+      Object.values((await server.json<Stepped>(`comparisons/${id}`)).document.steps);
     const blank = await page.driver.getWindowHandle();
     await page.driver.switchTo().newWindow('tab');
     const tab = await page.driver.getWindowHandle();

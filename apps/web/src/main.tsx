@@ -6,10 +6,11 @@ import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { RouterProvider } from 'react-router';
+import { BrowserRouter } from 'react-router';
 import { Appearance } from './app/appearance.tsx';
 import { watchLeaving } from './app/leaving.ts';
-import { router } from './app/router.tsx';
+import { Broken } from './app/broken.tsx';
+import { Screens } from './app/screens.tsx';
 import './app/tokens.css';
 import './app/base.css';
 
@@ -24,7 +25,11 @@ createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <CacheProvider value={cache}>
       <Appearance>
-        <RouterProvider router={router} />
+        <Broken>
+          <BrowserRouter>
+            <Screens />
+          </BrowserRouter>
+        </Broken>
       </Appearance>
     </CacheProvider>
   </StrictMode>,

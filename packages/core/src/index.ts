@@ -166,6 +166,7 @@ export type { CheckFinding, CheckId, CheckSpec, CheckSubject, Outcome } from './
 export { cost, type Cost } from './compare/cost.ts';
 export { agreement } from './compare/agreement.ts';
 export type { Agreement } from './compare/agreement-shape.ts';
+export { leavesOf } from './compare/expressions.ts';
 export type { Expression as SumExpression, MethodAgreement, Move } from './compare/expressions.ts';
 export {
   agreementLatex,
@@ -196,25 +197,27 @@ export { DOCUMENTS, schemaFile, type OpenDocument } from './formats/documents.ts
 export { jsonSchemaOf, type Read, type ReadFault } from './describe/describe.ts';
 export { CHECKS, OUTCOMES } from './checks/check.ts';
 export { COMPARISON_VERSION } from './formats/comparison-migrations.ts';
+export { choicesOf } from './formats/choices.ts';
 export {
-  choicesOf,
   decodeComparison,
   readComparison,
   type DecodedComparison,
 } from './formats/comparison-document.ts';
 export {
-  COMPARISON,
   JUDGEMENTS,
   MAX_CHECKS,
   MAX_HOPS,
   MAX_PAPERS,
   PACES,
   TEXT_LIMITS,
+  type Judgement,
+  type Pace,
+} from './formats/comparison-limits.ts';
+export {
+  COMPARISON,
   type CheckRecord,
   type ComparisonDocument,
   type EstimateRecord,
-  type Judgement,
-  type Pace,
   type PaperChoice,
   type PaperId,
   type PaperWork,

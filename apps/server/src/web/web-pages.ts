@@ -1,6 +1,7 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import express, { type RequestHandler } from 'express';
+import type { RequestHandler } from 'express';
+import expressStaticGzip from 'express-static-gzip';
 import { StartFailure } from '../start-failure.ts';
 import { nonceOf } from './security.ts';
 
@@ -8,7 +9,7 @@ import { nonceOf } from './security.ts';
 const NONCE_MARK = /__LEVEE_NONCE__/g;
 
 /**
- * Serves the built web application: its files, and its page for every other address that is not the
+ * Serves the built web application: its files, as the build compressed them, and its page for every other address that is not the
  * interface, so that deep links work. StartFailure when it has not been built.
  */
 export function webPages(folder: string): readonly RequestHandler[] {
@@ -17,14 +18,19 @@ export function webPages(folder: string): readonly RequestHandler[] {
     throw new StartFailure(`The web application is not built (${page}); run npm run build first.`);
   }
   const html = readFileSync(page, 'utf8');
-  const files = express.static(folder, {
+  const files = expressStaticGzip(folder, {
+    enableBrotli: true,
+    orderPreference: ['br', 'gz'],
     index: false,
-    setHeaders: (response, path) => {
-      const hashed = path.includes(`${folder}/assets/`);
-      response.setHeader(
-        'Cache-Control',
-        hashed ? 'public, max-age=31536000, immutable' : 'no-cache',
-      );
+    serveStatic: {
+      index: false,
+      setHeaders: (response, path) => {
+        const hashed = path.includes(`${folder}/assets/`);
+        response.setHeader(
+          'Cache-Control',
+          hashed ? 'public, max-age=31536000, immutable' : 'no-cache',
+        );
+      },
     },
   });
   const pages: RequestHandler = (request, response, next) => {

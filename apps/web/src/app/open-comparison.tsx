@@ -4,9 +4,9 @@ import { comparisonsApi } from '../api/client.ts';
 import { closeComparison, openComparison, useKeeping } from '../store/keeper.ts';
 import { useComparison } from '../store/comparison-store.ts';
 import { resetSession } from '../store/session-store.ts';
-import { ShortcutsDialog } from '../features/settings/shortcuts-dialog.tsx';
-import { WordsDialog } from '../features/settings/words-dialog.tsx';
-import { SceneProvider } from '../features/bench/scene.tsx';
+import { Dialogs } from './dialogs.tsx';
+import { Opening } from './opening.tsx';
+import { SceneProvider } from '../commands/scene.tsx';
 import { problemOf } from '../store/content.ts';
 import { tooLong } from '../worked/work.ts';
 
@@ -20,11 +20,7 @@ export function OpenComparison() {
   }, [id]);
   useTitle();
   if (state === 'opening' || state === 'closed') {
-    return (
-      <main className="message">
-        <p role="status">Opening …</p>
-      </main>
-    );
+    return <Opening />;
   }
   if (state === 'missing') return <Missing id={id} />;
   return <Opened />;
@@ -48,8 +44,7 @@ function Opened() {
       <Suspense>
         <Outlet />
       </Suspense>
-      <WordsDialog />
-      <ShortcutsDialog />
+      <Dialogs />
     </SceneProvider>
   );
 }

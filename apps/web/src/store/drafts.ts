@@ -1,4 +1,4 @@
-import { decodeComparison, registry, type ComparisonDocument } from '@levee/core';
+import type { ComparisonDocument } from '@levee/core';
 import { browserStore } from './browser-store.ts';
 
 /** A change that the server does not have yet, kept in the browser until it does. */
@@ -33,19 +33,12 @@ export function dropDraft(place: DraftPlace): void {
   browserStore.remove(keyOf(place));
 }
 
-/** The draft at a place; null when there is none or it cannot be read. */
-export function readDraft(place: DraftPlace): Draft | null {
+/** The draft at a place; null when there is none or it cannot be read. What reads it is loaded with the first one. */
+export async function readDraft(place: DraftPlace): Promise<Draft | null> {
   const text = browserStore.get(keyOf(place));
   if (text === null) return null;
-  try {
-    const { version, base, document, at } = JSON.parse(text) as Record<string, unknown>;
-    const [own, old] = [document, base].map((input) => decodeComparison(input, registry));
-    if (typeof version !== 'number' || !own?.ok || !old?.ok) return null;
-    const time = typeof at === 'string' ? at : '';
-    return { version, base: old.document, document: own.document, at: time };
-  } catch {
-    return null;
-  }
+  const { decodeDraft } = await import('./decode-draft.ts');
+  return decodeDraft(text);
 }
 
 /** Every place at which a draft is kept. */
@@ -60,24 +53,26 @@ export function draftPlaces(): readonly DraftPlace[] {
 }
 
 /** Drafts of tabs that live no longer, the latest first; of one comparison, or of all. */
-export function leftDrafts(
+export async function leftDrafts(
   living: ReadonlySet<string>,
   id?: string,
-): readonly (DraftPlace & { readonly draft: Draft })[] {
-  return draftPlaces()
-    .filter((place) => !living.has(place.tab) && (id === undefined || place.id === id))
-    .flatMap((place) => {
-      const draft = readDraft(place);
-      return draft ? [{ ...place, draft }] : [];
-    })
+): Promise<readonly (DraftPlace & { readonly draft: Draft })[]> {
+  const places = draftPlaces().filter(
+    (place) => !living.has(place.tab) && (id === undefined || place.id === id),
+  );
+  const read = await Promise.all(
+    places.map(async (place) => ({ ...place, draft: await readDraft(place) })),
+  );
+  return read
+    .flatMap(({ draft, ...place }) => (draft ? [{ ...place, draft }] : []))
     .sort((a, b) => (a.draft.at < b.draft.at ? 1 : -1));
 }
 
 /** Makes a left draft this tab's own, where it has none of that comparison; false when it could not. */
-export function takeDraft(place: DraftPlace, tab: string): boolean {
-  const draft = readDraft(place);
+export async function takeDraft(place: DraftPlace, tab: string): Promise<boolean> {
   const own = { id: place.id, tab };
-  if (!draft || readDraft(own) || !keepDraft(own, draft)) return false;
+  const [draft, known] = [await readDraft(place), await readDraft(own)];
+  if (!draft || known || !keepDraft(own, draft)) return false;
   dropDraft(place);
   return true;
 }

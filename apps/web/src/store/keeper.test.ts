@@ -110,7 +110,7 @@ describe('keeping', () => {
     await settle();
     expect(state()).toBe('kept');
     expect(server.stored).toMatchObject({ version: 2, document: { title: 'ab' } });
-    expect(readDraft(own())).toBeNull();
+    expect(await readDraft(own())).toBeNull();
   });
 
   it('is not kept while a change made under way waits, and sends that too', async () => {
@@ -123,11 +123,11 @@ describe('keeping', () => {
     server.slow = new Promise((resolve) => (answer = resolve));
     first();
     await jest.advanceTimersByTimeAsync(0);
-    expect([state(), readDraft(own())?.document.title]).toEqual(['keeping', 'second']);
+    expect([state(), (await readDraft(own()))?.document.title]).toEqual(['keeping', 'second']);
     expect(server.stored.document.title).toBe('second');
     answer();
     await settle();
-    expect([state(), readDraft(own())]).toEqual(['kept', null]);
+    expect([state(), await readDraft(own())]).toEqual(['kept', null]);
   });
 
   it('keeps progress too, but undo does not go through it', async () => {
@@ -148,7 +148,7 @@ describe('keeping', () => {
     retitle('while away');
     await settle();
     expect(state()).toBe('waiting');
-    expect(readDraft(own())?.document.title).toBe('while away');
+    expect((await readDraft(own()))?.document.title).toBe('while away');
     server.down = false;
     await settle();
     expect(state()).toBe('kept');
@@ -172,7 +172,7 @@ describe('keeping', () => {
     closeComparison();
     await settle();
     expect(server.stored).toMatchObject({ version: 2, document: { title: 'in a hurry' } });
-    expect(readDraft(own())).toBeNull();
+    expect(await readDraft(own())).toBeNull();
   });
 
   it('opens from the draft while the server is away', async () => {
@@ -206,11 +206,11 @@ describe('keeping', () => {
     expect(state()).toBe('closed');
   });
 
-  it('ignores drafts that cannot be read', () => {
+  it('ignores drafts that cannot be read', async () => {
     localStorage.setItem(`levee.draft.one/${ownTab()}`, '{"version":1,"document":{}}');
-    expect(readDraft(own())).toBeNull();
+    expect(await readDraft(own())).toBeNull();
     localStorage.setItem(`levee.draft.one/${ownTab()}`, 'not JSON');
-    expect(readDraft(own())).toBeNull();
+    expect(await readDraft(own())).toBeNull();
   });
 });
 
@@ -261,7 +261,7 @@ describe('a change made elsewhere', () => {
     expect(currentDocument().title).toBe('theirs');
     await settle();
     expect(server.stored.version).toBe(2);
-    expect(readDraft(own())).toBeNull();
+    expect(await readDraft(own())).toBeNull();
   });
 
   it('can win with this one kept as a copy', async () => {
@@ -305,8 +305,8 @@ describe('drafts of several tabs', () => {
     retitle('of this tab');
     await settle();
     expect(server.stored.document.title).toBe('of this tab');
-    expect(readDraft(own())).toBeNull();
-    expect(readDraft(living)?.document.title).toBe('of the other tab');
+    expect(await readDraft(own())).toBeNull();
+    expect((await readDraft(living))?.document.title).toBe('of the other tab');
   });
 
   it('that a closed tab left are taken over when the comparison is opened', async () => {
@@ -315,8 +315,8 @@ describe('drafts of several tabs', () => {
     await openComparison('one');
     await settle();
     expect(server.stored.document.title).toBe('left behind');
-    expect(readDraft(closed)).toBeNull();
-    expect(readDraft(own())).toBeNull();
+    expect(await readDraft(closed)).toBeNull();
+    expect(await readDraft(own())).toBeNull();
   });
 
   it('of an earlier version of Levee are found too', async () => {
@@ -332,7 +332,7 @@ describe('drafts of several tabs', () => {
     keepDraft(closed, draft('left behind'));
     await settleLeftDrafts(null);
     expect(server.stored).toMatchObject({ version: 2, document: { title: 'left behind' } });
-    expect(readDraft(closed)).toBeNull();
+    expect(await readDraft(closed)).toBeNull();
     expect(useLeft.getState().left).toEqual([]);
   });
 
@@ -341,7 +341,7 @@ describe('drafts of several tabs', () => {
     server.write({ ...start, title: 'left behind' });
     keepDraft(closed, draft('left behind'));
     await settleLeftDrafts(null);
-    expect(readDraft(closed)).toBeNull();
+    expect(await readDraft(closed)).toBeNull();
     expect(server.stored.version).toBe(2);
   });
 
@@ -352,10 +352,10 @@ describe('drafts of several tabs', () => {
     await settleLeftDrafts(null);
     const [left] = useLeft.getState().left;
     expect(left).toMatchObject({ why: 'changed-elsewhere', tab: 'closed-tab' });
-    expect(readDraft(closed)?.document.title).toBe('left behind');
+    expect((await readDraft(closed))?.document.title).toBe('left behind');
     expect(await keepAsCopy(left!)).toBeNull();
     expect(server.created.map(({ title }) => title)).toEqual(['left behind (not kept before)']);
-    expect(readDraft(closed)).toBeNull();
+    expect(await readDraft(closed)).toBeNull();
     expect(useLeft.getState().left).toEqual([]);
   });
 
@@ -366,7 +366,7 @@ describe('drafts of several tabs', () => {
     const [left] = useLeft.getState().left;
     expect(left).toMatchObject({ why: 'gone' });
     discard(left!);
-    expect(readDraft({ ...closed, id: 'gone' })).toBeNull();
+    expect(await readDraft({ ...closed, id: 'gone' })).toBeNull();
   });
 
   it('stay where they are while the server does not answer', async () => {
@@ -374,7 +374,7 @@ describe('drafts of several tabs', () => {
     server.down = true;
     keepDraft(closed, draft('left behind'));
     await settleLeftDrafts(null);
-    expect(readDraft(closed)?.document.title).toBe('left behind');
+    expect((await readDraft(closed))?.document.title).toBe('left behind');
   });
 });
 

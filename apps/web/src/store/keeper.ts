@@ -64,9 +64,8 @@ export async function openComparison(id: string): Promise<void> {
   show({ state: 'opening' });
   const opening = ++openings;
   const [reply] = await Promise.all([comparisonsApi.read(id), claimTab()]);
-  const living = await livingTabs();
+  const draft = await ownDraft(id, await livingTabs());
   if (opening !== openings) return;
-  const draft = ownDraft(id, living);
   if (!reply.ok) {
     if (reply.code !== UNREACHABLE || !draft) {
       show({ state: 'missing', code: reply.code, detail: reply.detail });
@@ -94,11 +93,11 @@ function placeOf(id: string): DraftPlace {
 }
 
 /** This tab's draft; without one, the latest that a closed tab left, which becomes its own. */
-function ownDraft(id: string, living: ReadonlySet<string>) {
-  if (!readDraft(placeOf(id))) {
-    const [latest] = leftDrafts(living, id);
-    if (latest) takeDraft(latest, ownTab());
-  }
+async function ownDraft(id: string, living: ReadonlySet<string>) {
+  const own = await readDraft(placeOf(id));
+  if (own) return own;
+  const [latest] = await leftDrafts(living, id);
+  if (latest) await takeDraft(latest, ownTab());
   return readDraft(placeOf(id));
 }
 

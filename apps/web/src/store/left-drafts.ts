@@ -29,7 +29,7 @@ export const useLeft = create<{ readonly left: readonly Left[] }>(() => ({ left:
 export async function settleLeftDrafts(opening: string | null): Promise<void> {
   await claimTab();
   const left: Left[] = [];
-  for (const found of leftDrafts(await livingTabs())) {
+  for (const found of await leftDrafts(await livingTabs())) {
     if (found.id === opening) continue;
     const why = await settled(found);
     if (why === 'unreachable') break;
@@ -58,9 +58,9 @@ async function settled({
 /** Sends a left draft as this tab's own, so that a comparison opened meanwhile finds it there. */
 async function sent(place: DraftPlace, draft: Draft): Promise<boolean> {
   const own = { id: place.id, tab: ownTab() };
-  if (!takeDraft(place, own.tab)) return false;
+  if (!(await takeDraft(place, own.tab))) return false;
   const reply = await comparisonsApi.update(place.id, draft.version, draft.document);
-  if (reply.ok && sameValue(readDraft(own)?.document, draft.document)) dropDraft(own);
+  if (reply.ok && sameValue((await readDraft(own))?.document, draft.document)) dropDraft(own);
   return reply.ok;
 }
 

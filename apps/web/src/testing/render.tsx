@@ -79,6 +79,11 @@ export class Rendered {
     act(() => found.dispatchEvent(new MouseEvent('click', { bubbles: true })));
   }
 
+  /** Waits until what is loaded when it is needed is there. */
+  async settle(): Promise<void> {
+    await act(() => new Promise<void>((done) => setTimeout(done, 60)));
+  }
+
   /** Does something to the page and waits until it is drawn. */
   act(change: () => void): void {
     act(change);

@@ -1,7 +1,8 @@
-import { Button, Snackbar } from '@mui/material';
+import { lazy } from 'react';
 import { create } from 'zustand';
+import { WhenOpened } from './when-opened.tsx';
 
-interface Notice {
+export interface Notice {
   readonly text: string;
   readonly action?: { readonly label: string; readonly run: () => void };
 }
@@ -13,38 +14,14 @@ export function notify(text: string, action?: Notice['action']): void {
   useNotice.setState({ notice: action ? { text, action } : { text } });
 }
 
-/** In the middle beside the navigation and no wider than a panel, so that the pictures stay in view. */
-const BETWEEN_PANELS = {
-  '&.MuiSnackbar-root': { left: 'calc(50% + 36px)', maxWidth: 350 },
-  '& .MuiSnackbarContent-root': { minWidth: 0 },
-};
+const NoticeBar = lazy(() => import('./notice-bar.tsx'));
 
+/** Where what is said appears; loaded with the first thing that is said. */
 export function Notices() {
   const notice = useNotice((state) => state.notice);
-  const close = () => useNotice.setState({ notice: null });
   return (
-    <Snackbar
-      key={notice?.text}
-      open={notice !== null}
-      message={notice?.text}
-      autoHideDuration={9000}
-      anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
-      sx={BETWEEN_PANELS}
-      onClose={(_, reason) => reason !== 'clickaway' && close()}
-      action={
-        notice?.action && (
-          <Button
-            color="inherit"
-            size="small"
-            onClick={() => {
-              notice.action?.run();
-              close();
-            }}
-          >
-            {notice.action.label}
-          </Button>
-        )
-      }
-    />
+    <WhenOpened open={notice !== null}>
+      <NoticeBar notice={notice} close={() => useNotice.setState({ notice: null })} />
+    </WhenOpened>
   );
 }

@@ -1,8 +1,7 @@
-import katex from 'katex';
-import 'katex/dist/katex.min.css';
-import { useLayoutEffect, useRef } from 'react';
+import { useLayoutEffect, useRef, useSyncExternalStore } from 'react';
+import { loadTypesetter, onTypesetter, typesetter } from './typesetter.ts';
 
-/** Typeset mathematics, with its MathML for those who listen. */
+/** Typeset mathematics, with its MathML for those who listen; empty for the moment in which that is loaded. */
 export function Tex({
   source,
   display = false,
@@ -11,18 +10,10 @@ export function Tex({
   readonly display?: boolean;
 }) {
   const ref = useRef<HTMLSpanElement>(null);
+  const typeset = useSyncExternalStore(onTypesetter, typesetter);
   useLayoutEffect(() => {
-    if (ref.current) typeset(source, ref.current, display);
-  }, [source, display]);
+    if (!typeset) void loadTypesetter();
+    else if (ref.current) typeset(source, ref.current, display);
+  }, [source, display, typeset]);
   return <span ref={ref} className="tex" />;
-}
-
-/** What cannot be typeset is shown as it is written, never in red. */
-function typeset(source: string, element: HTMLElement, displayMode: boolean): void {
-  try {
-    katex.render(source, element, { displayMode, throwOnError: true, strict: false });
-  } catch (error) {
-    if (!(error instanceof katex.ParseError)) throw error;
-    element.textContent = source;
-  }
 }

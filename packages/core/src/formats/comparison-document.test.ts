@@ -1,5 +1,6 @@
 import { registry } from '../methods/index.ts';
-import { choicesOf, decodeComparison } from './comparison-document.ts';
+import { choicesOf } from './choices.ts';
+import { decodeComparison } from './comparison-document.ts';
 import type { ComparisonDocument } from './comparison-shape.ts';
 
 const document: ComparisonDocument = {

@@ -1,5 +1,4 @@
 import { addressText, readAddress } from '../account/chance.ts';
-import type { Choice } from '../compare/compare.ts';
 import { readAs, type Read, type ReadFault } from '../describe/describe.ts';
 import { Exact } from '../exact/exact.ts';
 import {
@@ -122,15 +121,4 @@ function slipFault(
   const { opportunities } = method.light(problem, { school, order, hops: own, slips: wished });
   const strange = wished.find((slip) => !hasOpportunity(opportunities, slip));
   return strange ? `there is no chance for ${addressText(strange)} on this paper` : null;
-}
-
-/** The papers of a document as choices of a comparison. RangeError on a method that does not exist. */
-export function choicesOf(papers: readonly PaperWork[], registry: Registry): readonly Choice[] {
-  return papers.map(({ method, school, order, hops, slips }) => ({
-    method: registry.get(method),
-    school,
-    order,
-    hops: hops.map((hop) => Exact.parse(hop)),
-    ...(slips.length > 0 ? { slips: slips.flatMap((slip) => readAddress(slip) ?? []) } : {}),
-  }));
 }

@@ -1,15 +1,25 @@
+import { lazy, Suspense } from 'react';
 import { scriptOf, scaleOf, type Problem } from '@levee/core';
 import { useWorked } from '../../worked/use-worked.ts';
-import { AgreePanel } from './agree-panel.tsx';
-import { BenchHead } from './bench-head.tsx';
-import { EstimateDialog } from './estimate.tsx';
-import { Gauge } from './gauge.tsx';
-import { Lanes } from './lanes.tsx';
-import { Papers } from './papers.tsx';
-import { SharedPicture } from './shared-picture.tsx';
+import { BenchHead } from './head/bench-head.tsx';
+import { WhenOpened } from '../../ui/when-opened.tsx';
+import { useSession } from '../../store/session-store.ts';
+import { Gauge } from './account/gauge.tsx';
+import { Lanes } from './lanes/lanes.tsx';
+import { Papers } from './papers/papers.tsx';
 import { useAfterPapers } from './use-after-papers.ts';
-import { WorthPanel } from './worth-panel.tsx';
+import { WorthPanel } from './worth/worth-panel.tsx';
 import './bench.css';
+
+const SharedPicture = lazy(async () => ({
+  default: (await import('./pictures/shared-picture.tsx')).SharedPicture,
+}));
+const AgreePanel = lazy(async () => ({
+  default: (await import('./reasons/agree-panel.tsx')).AgreePanel,
+}));
+const EstimateDialog = lazy(async () => ({
+  default: (await import('./head/estimate-dialog.tsx')).EstimateDialog,
+}));
 
 /** Whether the papers end with a point, a remainder or simplifying, which take a line more to say. */
 function isWordy(problem: Problem): boolean {
@@ -22,10 +32,14 @@ function isWordy(problem: Problem): boolean {
   );
 }
 
+/** Room for what follows the papers. */
+const EMPTY_PANEL = <section className="panel" />;
+
 /** The bench: papers, account, lanes, and what the pointed-at amount is worth. */
 export function BenchPage() {
   const worked = useWorked();
   const below = useAfterPapers(worked);
+  const isEstimating = useSession((session) => session.dialog === 'estimate');
   return (
     <div
       className="bench"
@@ -39,11 +53,15 @@ export function BenchPage() {
       </div>
       <Lanes blocks={below} />
       <div className="bench-foot">
-        {below ? <SharedPicture /> : <section className="panel" />}
+        <Suspense fallback={EMPTY_PANEL}>{below ? <SharedPicture /> : EMPTY_PANEL}</Suspense>
         <WorthPanel />
-        <AgreePanel />
+        <Suspense fallback={EMPTY_PANEL}>
+          <AgreePanel />
+        </Suspense>
       </div>
-      <EstimateDialog />
+      <WhenOpened open={isEstimating}>
+        <EstimateDialog />
+      </WhenOpened>
     </div>
   );
 }

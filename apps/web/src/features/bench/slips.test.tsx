@@ -7,9 +7,9 @@ import { documentWith, stepAll } from '../../testing/scene.ts';
 import { work } from '../../worked/work.ts';
 import { ChecksPage } from '../checks/checks-page.tsx';
 import { WhyPage } from '../why/why-page.tsx';
-import { AgreePanel } from './agree-panel.tsx';
-import { Gauge } from './gauge.tsx';
-import { SchoolMenus } from './paper-menus.tsx';
+import { AgreePanel } from './reasons/agree-panel.tsx';
+import { Gauge } from './account/gauge.tsx';
+import { SchoolMenus } from './papers/paper-menus.tsx';
 
 const page = new Rendered();
 const SLIP = 'forget-carry@line-0.1';

@@ -15,7 +15,7 @@ import { closeComparison } from '../../store/keeper.ts';
 import { download, fileName } from '../../ui/download.ts';
 import { notify } from '../../ui/notices.tsx';
 import { ProblemText } from '../../ui/problem-text.tsx';
-import { useNewComparison } from '../bench/bench-menu.tsx';
+import { useNewComparison } from '../../ui/use-new-comparison.ts';
 import { listCsv } from './list-csv.ts';
 import './comparisons.css';
 

@@ -8,12 +8,11 @@ import { ProblemText } from '../../ui/problem-text.tsx';
 import type { Lit } from '../../worked/lit.ts';
 import { useLarge, useSpeaker, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import type { Paper } from '../../worked/work.ts';
-import { VoiceSwitch } from '../bench/bench-head.tsx';
-import { IconCommand } from '../bench/icon-command.tsx';
-import { Sentence } from '../bench/paper-card.tsx';
-import { PointableStage } from '../bench/pointable-stage.tsx';
-import { useLit } from '../bench/papers.tsx';
-import '../bench/bench.css';
+import { VoiceSwitch } from '../../paper/voice-switch.tsx';
+import { IconCommand } from '../../commands/icon-command.tsx';
+import { Sentence } from '../../paper/sentence.tsx';
+import { PointableStage } from '../../paper/pointable-stage.tsx';
+import { useLit } from '../../paper/use-lit.ts';
 import { MathText } from '../../ui/math-text.tsx';
 import './present.css';
 

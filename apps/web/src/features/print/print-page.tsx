@@ -22,11 +22,11 @@ import { useNotation, useSpeaker, useSteps, useVoice, useWorked } from '../../wo
 import { answerWithUnit } from '../../worked/answer.ts';
 import { slipNames } from '../../worked/slip-names.ts';
 import type { Paper } from '../../worked/work.ts';
-import { isPlain } from '../bench/agree-panel.tsx';
+import { isPlain } from '../../worked/plain-terms.ts';
 import { certified } from '../../worked/certified.ts';
-import { costItems } from '../bench/cost-strip.tsx';
-import { estimateLine } from '../bench/estimate.tsx';
-import { useCommand } from '../bench/scene.tsx';
+import { costItems } from '../../worked/cost-items.ts';
+import { estimateLine } from '../../worked/estimate-line.ts';
+import { useCommand } from '../../commands/scene.tsx';
 import './print.css';
 
 const NOTHING = { frames: [], held: new Set<never>() };

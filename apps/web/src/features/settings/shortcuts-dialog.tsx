@@ -1,7 +1,7 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useSession } from '../../store/session-store.ts';
-import { COMMANDS, type Command } from '../bench/commands.ts';
-import { keyText } from '../bench/keys.ts';
+import { COMMANDS, type Command } from '../../commands/commands.ts';
+import { keyText } from '../../commands/keys.ts';
 import './settings.css';
 
 const GROUPS: Record<Command['group'], string> = {

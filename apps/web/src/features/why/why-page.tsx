@@ -2,27 +2,12 @@ import {
   agreementLatex,
   agreementMarkdown,
   amountText,
-  areaTotals,
-  cost,
   inNotation,
-  leakText,
-  lawName,
-  rootOf,
   squaredTex,
   texText,
   valueText,
-  movesLatex,
-  numeralText,
-  numeralValue,
-  termTextsOf,
   registry,
-  sameAmounts,
-  sayPlain,
-  type AreaTotals,
-  Exact,
   type Agreement,
-  type MethodAgreement,
-  type Notation,
 } from '@levee/core';
 import { Button } from '@mui/material';
 import { useComparison } from '../../store/comparison-store.ts';
@@ -30,20 +15,31 @@ import { download, fileName } from '../../ui/download.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import { Tex } from '../../ui/tex.tsx';
 import { Notices } from '../../ui/notices.tsx';
-import { useNotation, useSpeaker, useWorked } from '../../worked/use-worked.ts';
-import { copy } from '../bench/agree-panel.tsx';
-import { certified } from '../../worked/certified.ts';
+import { useNotation } from '../../worked/use-worked.ts';
+import { copy } from '../../ui/copy.ts';
+import { useAgreement } from '../../worked/certified.ts';
 import type { Certified } from '../../worked/certify.ts';
-import { costItems } from '../bench/cost-strip.tsx';
 import { MathText } from '../../ui/math-text.tsx';
+import { BackToDividend, BackToNumber } from './back-to-the-number.tsx';
+import { BothWays } from './both-ways.tsx';
 import { Bridge } from './bridge.tsx';
-import { moveLines } from './move-lines.ts';
-import { PaperTable } from '../../ui/paper-table.tsx';
+import { MethodLines } from './method-lines.tsx';
+import { Costs, SameAmounts } from './side-by-side.tsx';
 import './why.css';
 
 /** Why the methods agree: the same terms, bracketed in each method's way, law by law. */
 export function WhyPage() {
-  const made = certified(useWorked().comparison);
+  const made = useAgreement();
+  return made ? (
+    <Reasons made={made} />
+  ) : (
+    <main className="why">
+      <p role="status">Checking every line …</p>
+    </main>
+  );
+}
+
+function Reasons({ made }: { readonly made: Certified }) {
   const { certificate } = made;
   const { title, problem } = useComparison((state) => state.content);
   const notation = useNotation();
@@ -103,7 +99,7 @@ export function WhyPage() {
       <Terms certificate={certificate} />
       <div className="why-methods">
         {certificate.methods.map((method, k) => (
-          <Method key={k} method={method} certificate={certificate} notation={notation} />
+          <MethodLines key={k} method={method} certificate={certificate} />
         ))}
       </div>
       <div className="why-more">
@@ -181,176 +177,4 @@ function Terms({ certificate }: { readonly certificate: Agreement }) {
 /** A term with what it is worth; a part of a sum is its own worth. */
 function termText(text: string, worth: string): string {
   return text === worth ? text : `${text} = ${worth}`;
-}
-
-interface MethodProps {
-  readonly method: MethodAgreement;
-  readonly certificate: Agreement;
-  readonly notation: Notation;
-}
-
-function Method({ method, certificate, notation }: MethodProps) {
-  const name = registry.get(method.method).name;
-  const latex = movesLatex(certificate.problem, method.moves, termTextsOf(certificate), notation);
-  return (
-    <section className="why-method" aria-label={name}>
-      <h2>
-        {name}{' '}
-        <button type="button" className="link caption" onClick={() => void copy(latex)}>
-          copy LaTeX
-        </button>
-      </h2>
-      <ol>
-        {moveLines(method, certificate, notation).map(({ tex, law }, i) => (
-          <li key={i}>
-            <span className="why-line">
-              <Tex source={tex} />
-            </span>
-            <span className="law">{lawName(law, certificate)}</span>
-          </li>
-        ))}
-      </ol>
-      {method.leak && (
-        <p className="caption">
-          <MathText text={leakText(method.leak, (text) => inNotation(text, notation))} />
-        </p>
-      )}
-    </section>
-  );
-}
-
-/** A number with a sign of its own, or a sum, in a bracket. */
-function closed(text: string): string {
-  return /^−| /.test(text) ? `(${text})` : text;
-}
-
-/** Row totals against column totals: the rectangle added both ways. */
-function BothWays() {
-  const { comparison, problem } = useWorked();
-  const say = useSpeaker();
-  const { times } = say;
-  const totals = areaTotals(comparison.space);
-  const [first, second] = problem.operands.map((operand) =>
-    operand.terms ? `(${say.worth(numeralValue(operand))})` : say.pointed(numeralText(operand)),
-  );
-  if (!totals || totals.rows.length === 0) return null;
-  const text = (amount: Exact) => say.worth(amount);
-  const sum = (strips: AreaTotals['rows'], name: (part: string) => string, total: Exact) => (
-    <p className="figures">
-      <MathText
-        text={[...strips]
-          .reverse()
-          .map(({ text: part, worth }) => `${name(closed(say.pointed(part)))} = ${text(worth)}`)
-          .join(', ')}
-      />
-      :{' '}
-      <MathText
-        text={[...strips]
-          .reverse()
-          .map(({ worth }) => closed(text(worth)))
-          .join(' + ')}
-      />{' '}
-      ={' '}
-      <strong>
-        <MathText text={text(total)} />
-      </strong>
-    </p>
-  );
-  return (
-    <section className="why-same" aria-label="Both ways">
-      <h2>The rectangle added both ways</h2>
-      {sum(totals.rows, (part) => `${first} ${times} ${part}`, totals.rowSum)}
-      {sum(totals.columns, (part) => `${part} ${times} ${second}`, totals.columnSum)}
-      <p className="caption">
-        {totals.rowSum.equals(totals.columnSum)
-          ? 'Row totals and column totals agree ✓ This finds a slip in adding; a wrong product it cannot find, since both ways add it.'
-          : 'Row totals and column totals differ.'}
-      </p>
-    </section>
-  );
-}
-
-/** Of a quotient: what each paper found, times the divisor, and what it left, back to the dividend. */
-function BackToDividend() {
-  const { papers, problem } = useWorked();
-  const say = useSpeaker();
-  if (problem.kind !== 'quotient') return null;
-  const [dividend, divisor] = problem.operands.map(numeralValue) as [Exact, Exact];
-  const text = (amount: Exact) => say.worth(amount);
-  return (
-    <section className="why-same" aria-label="Back to the dividend">
-      <h2>Quotient × divisor + what is left</h2>
-      {papers.map(({ index, method, levels }) => {
-        const { written, owed } = levels.at(-1)!;
-        const left = owed.times(divisor);
-        const whole = written.times(divisor).plus(left);
-        return (
-          <p key={index} className="figures">
-            {text(written)} {say.times} {text(divisor)} + {text(left)} ={' '}
-            <strong>{text(whole)}</strong> {whole.equals(dividend) ? '✓' : '✗'}{' '}
-            <span className="caption">{method.shortName}</span>
-          </p>
-        );
-      })}
-    </section>
-  );
-}
-
-/** Of a root: what each paper found, squared, and what it left, back to the number. */
-function BackToNumber() {
-  const { papers, problem } = useWorked();
-  const say = useSpeaker();
-  if (problem.kind !== 'root') return null;
-  return (
-    <section className="why-same" aria-label="Back to the number">
-      <h2>Root × root + what is left</h2>
-      {papers.map(({ index, method, lane }) => {
-        const { root, under, left } = rootOf(lane.trace);
-        const made = root.times(root).times(under).plus(left);
-        const [side, inside, rest] = [root, under, left].map((amount) => say.worth(amount));
-        return (
-          <p key={index} className="figures">
-            {side} {say.times} {side}
-            {under.equals(Exact.ONE) ? '' : ` ${say.times} ${inside}`}
-            {left.isZero ? '' : ` + ${rest}`} = <strong>{say.worth(made)}</strong>{' '}
-            {made.equals(lane.trace.total) ? '✓' : '✗'}{' '}
-            <span className="caption">{method.shortName}</span>
-          </p>
-        );
-      })}
-    </section>
-  );
-}
-
-/** What each method costs on this problem, side by side. */
-function Costs() {
-  const { papers } = useWorked();
-  const say = useSpeaker();
-  const columns = papers.map(({ lane: { trace } }) => costItems(cost(trace), trace.problem, say));
-  const rows = columns[0]!.map(({ name }, row) => ({
-    name,
-    cells: columns.map((items) => items[row]!.amount),
-  }));
-  return <PaperTable title="What each costs here" corner="counted from the work" rows={rows} />;
-}
-
-/** Amounts that at least two methods gather into one number. */
-function SameAmounts() {
-  const { comparison, papers } = useWorked();
-  const say = useSpeaker();
-  const shown = sameAmounts(comparison).filter(
-    ({ terms }) => terms.size > 1 && terms.size < comparison.space.size,
-  );
-  if (shown.length === 0) return null;
-  const rows = shown.map(({ worth, members }) => ({
-    name: say.worth(worth),
-    cells: papers.map(
-      (paper) =>
-        members
-          .filter((member) => member.lane === paper.index)
-          .map(({ group }) => sayPlain(paper.method.phrases, group.phrase, 'value', say))
-          .join('; ') || '—',
-    ),
-  }));
-  return <PaperTable title="The same amount in different methods" corner="amount" rows={rows} />;
 }

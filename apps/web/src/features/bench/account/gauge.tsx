@@ -1,0 +1,242 @@
+import {
+  answerText,
+  Exact,
+  numeralValue,
+  owedEntries,
+  substitutionOf,
+  substitutionText,
+  type Speaker,
+  type Level,
+  type Problem,
+  type Subject,
+} from '@levee/core';
+import { useMemo } from 'react';
+import { useComparison } from '../../../store/comparison-store.ts';
+import {
+  useActive,
+  useSpeaker,
+  useSteps,
+  useSubject,
+  useWorked,
+} from '../../../worked/use-worked.ts';
+import { drawnAmount, type Paper } from '../../../worked/work.ts';
+import { MathText } from '../../../ui/math-text.tsx';
+import { gaugeRange, levelParts, type GaugeRange } from './gauge-range.ts';
+import './account.css';
+
+/**
+ * The account of every paper drawn as a level: marked below, held on top of it, owed above. One line
+ * for the total goes through all of them and never moves on a lawful step. In a difference what is
+ * marked may lie under zero or over the total; what is owed then leads from there to the line.
+ */
+export function Gauge() {
+  const { papers, problem } = useWorked();
+  const say = useSpeaker();
+  const steps = useSteps();
+  const subject = useSubject();
+  const unit = useComparison((state) => state.content.unit);
+  const { index: active } = useActive();
+  const range = useMemo(
+    () => gaugeRange(papers.map(({ drawnLevels }) => ({ levels: drawnLevels }))),
+    [papers],
+  );
+  const drawn = useMemo(() => drawnAmount(problem), [problem]);
+  const letters = substitutionText(substitutionOf(problem));
+  const { total } = papers[0]!.lane.trace;
+  const level = papers[active]!.levels[steps[active]!]!;
+  const marked = level.balance.minus(level.owed);
+  const text = (amount: Exact) => say.worth(amount);
+  const balanced = papers.every((paper, k) => paper.levels[steps[k]!]!.balance.equals(total));
+  return (
+    <aside className="gauge" aria-label="Account">
+      <h2>
+        Account{' '}
+        {unit && (
+          <span className="caption">in {problem.kind === 'root' ? `square ${unit}` : unit}</span>
+        )}
+      </h2>
+      <div className="gauge-total">
+        <span className="figures">
+          <MathText text={totalText(papers, say)} />
+        </span>
+      </div>
+      <div className="gauge-columns">
+        {papers.map((paper, k) => (
+          <Column
+            key={k}
+            paper={paper}
+            step={steps[k]!}
+            range={range}
+            active={k === active}
+            subject={subject}
+          />
+        ))}
+        <i className="total-line" style={{ bottom: `${range.at(drawn(total)) * 100}%` }} />
+        {range.low.numerator < 0n && (
+          <i className="zero-line" style={{ bottom: `${range.at(Exact.ZERO) * 100}%` }} />
+        )}
+      </div>
+      {problem.kind === 'quotient' && <Shares problem={problem} level={level} />}
+      {problem.kind === 'root' && (
+        <SquareAndRest level={level} paper={papers[active]!} step={steps[active]!} />
+      )}
+      {problem.kind !== 'quotient' && problem.kind !== 'root' && (
+        <dl className="gauge-words">
+          <dt>owed</dt>
+          <dd className="figures">
+            <MathText text={text(level.owed)} />
+          </dd>
+          <dt>marked</dt>
+          <dd className="figures">
+            <MathText text={text(marked)} />
+          </dd>
+          {!level.held.isZero && (
+            <>
+              <dt>of it held</dt>
+              <dd className="figures">{text(level.held)}</dd>
+            </>
+          )}
+        </dl>
+      )}
+      {letters !== '' && (
+        <p className="caption">
+          drawn for <MathText text={letters} />
+        </p>
+      )}
+      <p className="caption balance" role="status">
+        {balanced ? (
+          `balanced ✓ · ${papers[active]!.title}`
+        ) : (
+          <Leaks papers={papers} steps={steps} />
+        )}
+      </p>
+    </aside>
+  );
+}
+
+/** Which papers have gained or lost something so far, and how much. */
+function Leaks({
+  papers,
+  steps,
+}: {
+  readonly papers: readonly Paper[];
+  readonly steps: readonly number[];
+}) {
+  const say = useSpeaker();
+  const told = papers.flatMap((paper, k) => {
+    const { balance } = paper.levels[steps[k]!]!;
+    const over = balance.minus(paper.lane.trace.total);
+    if (over.isZero) return [];
+    const isLess = over.numerator < 0n;
+    const size = say.worth(isLess ? over.negate() : over);
+    return [`${paper.title} ${isLess ? 'has lost' : 'has gained'} ${size}`];
+  });
+  return <MathText text={told.join('; ')} />;
+}
+
+/** The account of a quotient: what is found, what is left to share, and that both make the dividend. */
+function Shares({ problem, level }: { readonly problem: Problem; readonly level: Level }) {
+  const say = useSpeaker();
+  const [dividend, divisor] = problem.operands.map(numeralValue) as [Exact, Exact];
+  const left = level.owed.times(divisor);
+  const made = level.written.times(divisor).plus(left);
+  const [found, by, rest, whole] = [level.written, divisor, left, dividend].map((amount) =>
+    say.worth(amount),
+  );
+  return (
+    <>
+      <dl className="gauge-words">
+        <dt>found</dt>
+        <dd className="figures">{found}</dd>
+        <dt>to share</dt>
+        <dd className="figures">{rest}</dd>
+      </dl>
+      <p className="caption figures" aria-label="Quotient times divisor and what is left">
+        {found} {say.times} {by} + {rest} {made.equals(dividend) ? '=' : '≠'} {whole}
+      </p>
+    </>
+  );
+}
+
+/** What the line of the gauge stands for: the answer, and of a root the number under it. */
+function totalText(papers: readonly Paper[], say: Speaker): string {
+  const { problem, total } = papers[0]!.lane.trace;
+  const right = papers.find(({ lane }) => lane.trace.balanced);
+  const isRead = problem.kind !== 'root' && right !== undefined;
+  return isRead ? say.pointed(answerText(right.lane.trace)) : say.worth(total);
+}
+
+/** The account of a root: the square of the root so far, and what is left of the number. */
+function SquareAndRest(props: {
+  readonly level: Level;
+  readonly paper: Paper;
+  readonly step: number;
+}) {
+  const { level, paper, step } = props;
+  const say = useSpeaker();
+  const { trace } = paper.lane;
+  const root = Exact.sum(
+    trace.steps
+      .slice(0, step)
+      .flatMap(({ gives }) => gives)
+      .filter(({ role, place }) => role === 'answer' && place !== undefined)
+      .map(({ glyph, place }) => digitAmount(glyph, place!, trace.problem.base)),
+  );
+  const [side, rest, whole] = [root, level.owed, trace.total].map((amount) => say.worth(amount));
+  return (
+    <>
+      <dl className="gauge-words">
+        <dt>laid</dt>
+        <dd className="figures">{say.worth(level.written)}</dd>
+        <dt>left</dt>
+        <dd className="figures">{rest}</dd>
+      </dl>
+      {!root.isZero && (
+        <p className="caption figures" aria-label="Root times root and what is left">
+          {side} {say.times} {side} + {rest} {level.balance.equals(trace.total) ? '=' : '≠'} {whole}
+        </p>
+      )}
+    </>
+  );
+}
+
+function digitAmount(glyph: string, place: number, base: number): Exact {
+  const unit = Exact.of(base).power(Math.abs(place));
+  const count = Exact.of(parseInt(glyph, base));
+  return place < 0 ? count.dividedBy(unit) : count.times(unit);
+}
+
+interface ColumnProps {
+  readonly paper: Paper;
+  readonly step: number;
+  readonly range: GaugeRange;
+  readonly active: boolean;
+  readonly subject: Subject | null;
+}
+
+function Column({ paper, step, range, active, subject }: ColumnProps) {
+  const drawn = drawnAmount(paper.lane.trace.problem);
+  const pointed = drawn(subject ? subject.lookFor.worth() : Exact.ZERO);
+  const foot = footOf(paper, step, subject);
+  return (
+    <div className={active ? 'level active' : 'level'} title={paper.method.name}>
+      {levelParts(paper.drawnLevels[step]!).map(({ kind, from, to }) => (
+        <div key={kind} className={kind} style={range.span(from, to)} />
+      ))}
+      {!pointed.isZero && <div className="pointed" style={range.span(foot, foot.plus(pointed))} />}
+      <span className="level-name">{paper.index + 1}</span>
+    </div>
+  );
+}
+
+/** Where the pointed amount begins in the column: at zero when marked, else where owed begins. */
+function footOf(paper: Paper, step: number, subject: Subject | null): Exact {
+  if (!subject) return Exact.ZERO;
+  const { owed, balance } = paper.drawnLevels[step]!;
+  const waiting = owedEntries(paper.lane.trace).some(
+    (entry) =>
+      (paper.line.takenAt.get(entry.id) ?? Infinity) > step &&
+      paper.lane.termsOf(entry.id).intersects(subject.lookFor),
+  );
+  return waiting ? balance.minus(owed) : Exact.ZERO;
+}

@@ -1,0 +1,175 @@
+import {
+  amountWriter,
+  Exact,
+  JUDGEMENTS,
+  operandName,
+  proposedOperands,
+  roundings,
+  type Judgement,
+  type Problem,
+  type Speaker,
+} from '@levee/core';
+import {
+  Button,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogTitle,
+  TextField,
+  ToggleButton,
+  ToggleButtonGroup,
+} from '@mui/material';
+import { useState } from 'react';
+import { useComparison } from '../../../store/comparison-store.ts';
+import { useSession } from '../../../store/session-store.ts';
+import { useSpeaker, useSteps, useWorked } from '../../../worked/use-worked.ts';
+import { worthOf } from './estimate-worth.ts';
+import { record } from './estimate-strip.tsx';
+
+export function EstimateDialog() {
+  const open = useSession((session) => session.dialog === 'estimate');
+  const close = () => useSession.setState({ dialog: null });
+  return (
+    <Dialog open={open} onClose={close} maxWidth="sm" fullWidth>
+      {open && <EstimateForm close={close} />}
+    </Dialog>
+  );
+}
+
+/** `First factor`, `Minuend`, `Addend 3`. */
+function operandLabel({ kind, operands }: Problem, k: number): string {
+  const name = operandName(kind, k);
+  if (kind === 'difference' || kind === 'quotient' || kind === 'root')
+    return `${name[0]!.toUpperCase()}${name.slice(1)}`;
+  if (operands.length === 2) return `${k === 0 ? 'First' : 'Second'} ${name}`;
+  return `${name[0]!.toUpperCase()}${name.slice(1)} ${k + 1}`;
+}
+
+function EstimateForm({ close }: { readonly close: () => void }) {
+  const { problem, comparison } = useWorked();
+  const steps = useSteps();
+  const kept = useComparison((state) => state.content.estimate);
+  const [operands, setOperands] = useState<readonly string[]>(
+    kept?.operands ?? proposedOperands(problem),
+  );
+  const [judgement, setJudgement] = useState<Judgement>(kept?.judgement ?? '');
+  const say = useSpeaker();
+  const value = worthOf(problem.kind, operands, problem.base);
+  const done = steps.every((step, k) => step === comparison.lanes[k]!.trace.steps.length);
+  const set = (k: number, text: string) =>
+    setOperands(
+      operands.map((own, i) => (i === k ? text.trimStart().toUpperCase().replace(',', '.') : own)),
+    );
+  const save = () => {
+    if (!value) return;
+    const beforeWorking = kept?.beforeWorking ?? steps.every((step) => step === 0);
+    record({ operands, value: value.toString(), judgement, beforeWorking });
+    close();
+  };
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        save();
+      }}
+    >
+      <DialogTitle>Estimate</DialogTitle>
+      <DialogContent>
+        {problem.operands.map((operand, k) => (
+          <OperandChoice
+            key={k}
+            label={operandLabel(problem, k)}
+            text={operands[k] ?? ''}
+            say={say}
+            choices={roundings(operand, problem.kind).map(({ rule, worth }) => ({
+              rule,
+              text: amountWriter(problem)(worth),
+            }))}
+            fault={worthOf('sum', [operands[k] ?? ''], problem.base) === null}
+            base={problem.base}
+            set={(text) => set(k, text)}
+          />
+        ))}
+        <p className="estimate-result" role="status">
+          {value ? `≈ ${say.worth(value)}` : faultText(problem, operands)}
+          {value && done && <Distance value={value} />}
+        </p>
+        <p className="caption" id="near-enough">
+          How near is near enough?
+        </p>
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          value={judgement}
+          aria-labelledby="near-enough"
+          onChange={(_, chosen: Judgement | null) => setJudgement(chosen ?? '')}
+        >
+          {JUDGEMENTS.filter((one) => one !== '').map((one) => (
+            <ToggleButton key={one} value={one}>
+              {one}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={close}>Leave</Button>
+        <Button type="submit" variant="contained" disabled={!value}>
+          Record
+        </Button>
+      </DialogActions>
+    </form>
+  );
+}
+
+function faultText(problem: Problem, operands: readonly string[]): string {
+  const odd = operands.findIndex((text) => worthOf('sum', [text], problem.base) === null);
+  return odd < 0
+    ? 'Nothing can be shared by 0; round the divisor to something.'
+    : `The ${operandLabel(problem, odd).toLowerCase()} needs a number.`;
+}
+
+interface OperandChoiceProps {
+  readonly label: string;
+  readonly text: string;
+  readonly choices: readonly { readonly rule: string; readonly text: string }[];
+  readonly fault: boolean;
+  readonly base: number;
+  readonly say: Speaker;
+  readonly set: (text: string) => void;
+}
+
+function OperandChoice({ label, text, choices, fault, base, say, set }: OperandChoiceProps) {
+  return (
+    <div className="operand-choice">
+      <TextField
+        label={label}
+        value={say.pointed(text)}
+        size="small"
+        error={fault}
+        helperText={fault ? (base === 10 ? 'a number' : `a number in base ${base}`) : ' '}
+        onChange={(event) => set(event.target.value)}
+      />
+      {choices.map((choice) => (
+        <Button
+          key={choice.rule}
+          size="small"
+          variant={choice.text === text ? 'contained' : 'outlined'}
+          onClick={() => set(choice.text)}
+        >
+          {say.pointed(choice.text)} · {choice.rule}
+        </Button>
+      ))}
+    </div>
+  );
+}
+
+/** How far an estimate is from the answer, once all papers are finished. */
+function Distance({ value }: { readonly value: Exact }) {
+  const { comparison } = useWorked();
+  const say = useSpeaker();
+  const difference = value.minus(comparison.lanes[0]!.trace.total);
+  if (difference.isZero) return <> — exactly the answer</>;
+  const above = difference.compare(Exact.ZERO) > 0;
+  const amount = say.worth(above ? difference : difference.negate());
+  return <>{` — ${amount} ${above ? 'above' : 'below'} the answer`}</>;
+}

@@ -1,0 +1,38 @@
+import { agreement, agreementLatex, agreementMarkdown, registry, sheetSvg } from '@levee/core';
+import { currentDocument } from '../../../store/comparison-store.ts';
+import type { Settings } from '../../../store/settings-store.ts';
+import { download, fileName } from '../../../ui/download.ts';
+import type { Worked } from '../../../worked/work.ts';
+
+/** What can be exported of the open comparison. */
+export type Export = 'json' | 'markdown' | 'latex' | 'svg';
+
+/** Exports the open comparison in her words, as it stands. */
+export function exportAs(
+  as: Export,
+  { comparison, papers }: Worked,
+  { words, notes, notches }: Pick<Settings, 'words' | 'notes' | 'notches'>,
+): void {
+  const document = currentDocument();
+  const name = (ending: string) => fileName(document.title || document.problem, ending);
+  const names = { method: (id: string) => registry.get(id).name, notation: words };
+  switch (as) {
+    case 'json':
+      return download(name('levee.json'), JSON.stringify(document, null, 2), 'application/json');
+    case 'markdown':
+      return download(name('md'), agreementMarkdown(agreement(comparison), names), 'text/markdown');
+    case 'latex':
+      return download(name('tex'), agreementLatex(agreement(comparison), names), 'text/x-tex');
+    case 'svg':
+      for (const { id, method, sheet, lane, index } of papers) {
+        const svg = sheetSvg(sheet, lane.trace, {
+          step: document.steps[id] ?? 0,
+          notation: words,
+          notes,
+          notches,
+          title: `${method.name}, ${document.problem}`,
+        });
+        download(name(`${method.id}-${index + 1}.svg`), svg, 'image/svg+xml');
+      }
+  }
+}

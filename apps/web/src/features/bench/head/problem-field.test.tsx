@@ -1,0 +1,76 @@
+/** @jest-environment jsdom */
+import { currentDocument, history, useComparison } from '../../../store/comparison-store.ts';
+import { Rendered } from '../../../testing/render.tsx';
+import { Notices, notify } from '../../../ui/notices.tsx';
+import { ProblemField } from './problem-field.tsx';
+
+const page = new Rendered();
+
+function show(problem: string, methods: readonly string[]): void {
+  page.open(problem, methods);
+  page.act(() =>
+    useComparison.setState(({ content }) => ({
+      content: { ...content, story: `a store of ${problem}`, unit: 'sacks' },
+    })),
+  );
+  page.show(
+    <>
+      <ProblemField />
+      <Notices />
+    </>,
+  );
+}
+
+function type(text: string, key = 'Enter'): void {
+  const [field] = page.all('[data-problem-field]') as HTMLInputElement[];
+  page.act(() => {
+    Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!.call(field, text);
+    field!.dispatchEvent(new Event('input', { bubbles: true }));
+  });
+  page.act(() => field!.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true })));
+}
+
+const papers = () => currentDocument().papers.map(({ method }) => method);
+
+describe('the field for the computation', () => {
+  it('says what another kind of computation puts away, and undo brings it back', async () => {
+    show('46 + 58', ['column-addition', 'partial-sums']);
+    type('46 × 58');
+    await page.settle();
+    expect(page.text('.MuiSnackbar-root')).toBe(
+      'None of these papers works this; others are laid. Story and unit belong to the other computation and were taken off. Undo brings all back.',
+    );
+    expect(currentDocument()).toMatchObject({ problem: '46 × 58', story: '', unit: '' });
+    page.act(() => history().undo());
+    expect(currentDocument()).toMatchObject({ problem: '46 + 58', unit: 'sacks' });
+    expect(papers()).toEqual(['column-addition', 'partial-sums']);
+  });
+
+  it('keeps the unit of a computation of the same kind, and says which papers went', async () => {
+    show('642 − 387', ['decomposition', 'equal-additions', 'counting-up']);
+    type('387 − 642');
+    await page.settle();
+    expect(page.text('.MuiSnackbar-root')).toBe(
+      '2 papers cannot work this and were put away. Undo brings all back.',
+    );
+    expect([papers(), currentDocument().unit]).toEqual([['counting-up'], 'sacks']);
+  });
+
+  it('says nothing where nothing went', async () => {
+    show('46 + 58', ['column-addition']);
+    page.act(() => notify('Nothing yet.'));
+    type('47 + 58');
+    expect(currentDocument().problem).toBe('47 + 58');
+    await page.settle();
+    expect(page.text('.MuiSnackbar-root')).toBe('Nothing yet.');
+  });
+
+  it('gives the reason of the nearest method, and leaves the comparison as it was', () => {
+    show('(x + 4)(x + 5)', ['expand-grid']);
+    type('(x + 1)^8');
+    expect(page.text('.problem-reading .fault')).toMatch(/make 256 products/);
+    expect(currentDocument().problem).toBe('(x + 4)(x + 5)');
+    type('(x + 1)^8', 'Escape');
+    expect(page.all('.problem-reading')).toHaveLength(0);
+  });
+});

@@ -1,0 +1,221 @@
+import { stepLabels, type Pace, type TermSet } from '@levee/core';
+import FirstPageIcon from '@mui/icons-material/FirstPage';
+import LastPageIcon from '@mui/icons-material/LastPage';
+import NavigateBeforeIcon from '@mui/icons-material/NavigateBefore';
+import PauseIcon from '@mui/icons-material/Pause';
+import PlayArrowIcon from '@mui/icons-material/PlayArrow';
+import { Button, ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { memo, useLayoutEffect, useMemo, useRef, type RefObject } from 'react';
+import { dispatch, useComparison } from '../../../store/comparison-store.ts';
+import { paced, stepped } from '../../../store/edits.ts';
+import { useSession } from '../../../store/session-store.ts';
+import {
+  useActive,
+  useSpeaker,
+  useSteps,
+  useSubject,
+  useWorked,
+} from '../../../worked/use-worked.ts';
+import { stepsById, work, type Paper, type Worked } from '../../../worked/work.ts';
+import { MathText } from '../../../ui/math-text.tsx';
+import { useSize } from '../../../ui/use-size.ts';
+import { IconCommand } from '../../../commands/icon-command.tsx';
+import { laneColumns, type LaneColumns } from './lane-columns.ts';
+import { useCommand } from '../../../commands/scene.tsx';
+import { stopWith } from '../../../commands/transport.ts';
+import './lanes.css';
+
+/**
+ * Every step of every paper as a block, aligned where the same terms are dealt with. Without `blocks` the room for
+ * them stays empty.
+ */
+export function Lanes({ blocks }: { readonly blocks: boolean }) {
+  const worked = useWorked();
+  const steps = useSteps();
+  const columns = useMemo(() => laneColumns(worked.comparison), [worked]);
+  const [ref, { width }] = useSize<HTMLDivElement>();
+  return (
+    <section className="lanes" aria-label="Lanes">
+      <div className="lane-names">
+        {worked.papers.map((paper) => (
+          <LaneName key={paper.id} paper={paper} />
+        ))}
+      </div>
+      <div className="lane-blocks" ref={ref}>
+        {worked.papers.map((paper) => (
+          <Lane
+            key={`${paper.id}${blocks}`}
+            blocks={blocks}
+            paper={paper}
+            step={steps[paper.index]!}
+            columns={columns}
+            width={width}
+          />
+        ))}
+        <Playhead worked={worked} steps={steps} columns={columns} />
+      </div>
+      <Transport />
+    </section>
+  );
+}
+
+function LaneName({ paper }: { readonly paper: Paper }) {
+  const active = useActive().id === paper.id;
+  return (
+    <button
+      type="button"
+      className={active ? 'lane-name active' : 'lane-name'}
+      aria-pressed={active}
+      onClick={() => useSession.setState({ active: paper.id })}
+    >
+      <span className="caption">{paper.index + 1}</span> {paper.method.shortName}
+    </button>
+  );
+}
+
+interface LaneProps {
+  readonly blocks: boolean;
+  readonly paper: Paper;
+  readonly step: number;
+  readonly columns: LaneColumns;
+  readonly width: number;
+}
+
+/** Pixels a letter of a block's label takes. */
+const LETTER = 6.4;
+
+function Lane({ paper, step, columns, width, blocks }: LaneProps) {
+  const subject = useSubject();
+  const root = useRef<HTMLDivElement>(null);
+  const lit = useMemo(() => litSteps(paper, subject?.lookFor ?? null), [paper, subject]);
+  useBlockStates(root, step, lit);
+  return (
+    <div className="lane" ref={root}>
+      {blocks && <Blocks paper={paper} columns={columns} width={width} />}
+    </div>
+  );
+}
+
+/** Marks the blocks that are done and those that are lit; touches only what changes. */
+function useBlockStates(
+  root: RefObject<HTMLDivElement | null>,
+  step: number,
+  lit: ReadonlySet<number>,
+): void {
+  useLayoutEffect(() => {
+    [...(root.current?.children ?? [])].forEach((block, k) => {
+      const state = `block${k < step ? ' done' : ''}${lit.has(k + 1) ? ' lit' : ''}`;
+      if (block.className !== state) block.className = state;
+    });
+  });
+}
+
+/** The blocks of one lane. Their classes say how far the lane is and are set by the lane. */
+const Blocks = memo(function Blocks({ paper, columns, width }: Omit<LaneProps, 'step' | 'blocks'>) {
+  const say = useSpeaker();
+  const labels = useMemo(() => stepLabels(paper.lane.trace, say), [paper, say]);
+  return columns.blocks[paper.index]!.map(({ from, to }, k) => {
+    const label = labels[k]!;
+    const room = Math.floor(((to - from) * width - 8) / LETTER);
+    return (
+      <button
+        key={k}
+        type="button"
+        tabIndex={-1}
+        style={{ left: `${from * 100}%`, width: `calc(${(to - from) * 100}% - 3px)` }}
+        title={`${paper.method.shortName}, step ${k + 1}: ${label}`}
+        onClick={() => goTo(paper.index, k + 1)}
+      >
+        <MathText text={shortened(label, room)} />
+      </button>
+    );
+  });
+});
+
+/** The label when it fits, else closed up, else what it comes to, else as much of its words as says something. */
+export function shortened(label: string, room: number): string {
+  const close = label.replace(/ (?=[+−])|(?<==) /g, '');
+  const made = label.slice(Math.max(0, label.lastIndexOf('=')));
+  const shorter = [label, close, made, close.replace(/^=/, '')];
+  const fitting = shorter.find((text) => breadth(text) <= room);
+  if (fitting !== undefined) return fitting;
+  if (room >= 4 && /^[a-z]{2}/.test(label)) return `${label.slice(0, room - 1)}…`;
+  return room >= 3 ? '…' : '';
+}
+
+/** How many figures wide a label is; those of a fraction stand above each other. */
+function breadth(label: string): number {
+  return label.replace(/(\d+)\/(\d+)/g, (_, top: string, bottom: string) =>
+    top.length > bottom.length ? top : bottom,
+  ).length;
+}
+
+/** Numbers of the steps that deal with some of these terms. */
+function litSteps(paper: Paper, terms: TermSet | null): ReadonlySet<number> {
+  if (!terms || terms.isEmpty) return new Set();
+  const lit = [...terms.indices()].flatMap((term) => paper.dealtAt.get(term) ?? []);
+  return new Set(lit);
+}
+
+/** With a common pace all papers go to the stop that has the step; alone, only the one. */
+function goTo(index: number, step: number): void {
+  const { content, progress } = useComparison.getState();
+  const worked = work(content);
+  const together = progress.pace === 'amount';
+  const to = together ? stepsById(worked, stopWith(worked, index, step)) : null;
+  dispatch(stepped(to ?? { [worked.papers[index]!.id]: step }));
+}
+
+function Playhead(props: {
+  readonly worked: Worked;
+  readonly steps: readonly number[];
+  readonly columns: LaneColumns;
+}) {
+  const { worked, steps, columns } = props;
+  return (
+    <div className="playhead" aria-hidden>
+      {worked.papers.map(({ index }) => (
+        <i key={index} style={{ left: `${columns.headAt(index, steps) * 100}%` }} />
+      ))}
+    </div>
+  );
+}
+
+const PACE_NAMES: Record<Pace, string> = {
+  amount: 'by amount',
+  step: 'by step',
+  alone: 'one alone',
+};
+
+function Transport() {
+  const pace = useComparison((state) => state.progress.pace);
+  const playing = useSession((session) => session.playing);
+  const next = useCommand('next');
+  return (
+    <div className="transport">
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        value={pace}
+        aria-label="Pace"
+        onChange={(_, chosen: Pace | null) => chosen && dispatch(paced(chosen))}
+      >
+        {(Object.keys(PACE_NAMES) as Pace[]).map((one) => (
+          <ToggleButton key={one} value={one}>
+            {PACE_NAMES[one]}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      <div className="transport-buttons">
+        <IconCommand id="start" icon={<FirstPageIcon />} />
+        <IconCommand id="back" icon={<NavigateBeforeIcon />} />
+        <Button variant="contained" onClick={next.run} disabled={!next.can} className="next">
+          next
+        </Button>
+        <IconCommand id="play" icon={playing ? <PauseIcon /> : <PlayArrowIcon />} />
+        <IconCommand id="end" icon={<LastPageIcon />} />
+      </div>
+      <p className="caption">→ step · space amount · 1–4 one paper · ? keys</p>
+    </div>
+  );
+}

@@ -1,0 +1,56 @@
+import { cost, scriptOf, type Cost, type Speaker } from '@levee/core';
+import { Tip } from '../../../ui/tip.tsx';
+import { memo, useMemo } from 'react';
+import { costItems, sizesText } from '../../../worked/cost-items.ts';
+import { useSpeaker } from '../../../worked/use-worked.ts';
+import type { Paper } from '../../../worked/work.ts';
+
+export const CostStrip = memo(function CostStrip({ paper }: { readonly paper: Paper }) {
+  const { trace } = paper.lane;
+  const say = useSpeaker();
+  const counted = useMemo(() => cost(trace), [trace]);
+  const items = useMemo(
+    () => costItems(counted, trace.problem, say).filter(({ short }) => short !== ''),
+    [counted, trace, say],
+  );
+  return (
+    <p className="cost caption" aria-label="Cost">
+      {scriptOf(trace.problem) === 'fractions' && <Sizes counted={counted} say={say} />}
+      {items.map(({ short, name }) => (
+        <Tip key={name} text={name}>
+          <span>{short}</span>
+        </Tip>
+      ))}
+    </p>
+  );
+});
+
+const BAR = 4;
+const TALL = 12;
+
+/** The size of the numbers that each step writes, a bar a step, as long as the number has figures. */
+function Sizes({ counted, say }: { readonly counted: Cost; readonly say: Speaker }) {
+  const lengths = counted.numbersMet.map((amount) => (amount.isZero ? 0 : String(amount).length));
+  const most = Math.max(1, ...lengths);
+  return (
+    <Tip text={`largest number that each step writes: ${sizesText(counted, say)}`}>
+      <svg
+        className="sizes"
+        width={lengths.length * BAR}
+        height={TALL}
+        role="img"
+        aria-label={`Numbers met: ${sizesText(counted, say)}`}
+      >
+        {lengths.map((length, k) => (
+          <rect
+            key={k}
+            x={k * BAR}
+            y={TALL - (length / most) * TALL}
+            width={BAR - 1}
+            height={(length / most) * TALL}
+          />
+        ))}
+      </svg>
+    </Tip>
+  );
+}

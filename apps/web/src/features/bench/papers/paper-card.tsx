@@ -1,0 +1,81 @@
+import CloseIcon from '@mui/icons-material/Close';
+import OpenInFullIcon from '@mui/icons-material/OpenInFull';
+import CloseFullscreenIcon from '@mui/icons-material/CloseFullscreen';
+import { IconButton } from '@mui/material';
+import { memo } from 'react';
+import { dispatch } from '../../../store/comparison-store.ts';
+import { putAway } from '../../../store/edits.ts';
+import { useSession } from '../../../store/session-store.ts';
+import type { Lit } from '../../../worked/lit.ts';
+import { useActive } from '../../../worked/use-worked.ts';
+import type { Paper } from '../../../worked/work.ts';
+import { CostStrip } from './cost-strip.tsx';
+import { Sentence } from '../../../paper/sentence.tsx';
+import { HopsStrip } from './hops-strip.tsx';
+import { PointableStage } from '../../../paper/pointable-stage.tsx';
+import { MethodMenu, SchoolMenus } from './paper-menus.tsx';
+
+export interface PaperCardProps {
+  readonly paper: Paper;
+  readonly step: number;
+  readonly lit: Lit;
+  readonly removable: boolean;
+}
+
+/** One method on its sheet of squared paper, with its schools, its sentence and its cost. */
+export const PaperCard = memo(function PaperCard({ paper, step, lit, removable }: PaperCardProps) {
+  const active = useActive().id === paper.id;
+  return (
+    <article
+      className={active ? 'paper active' : 'paper'}
+      aria-label={paper.method.name}
+      data-paper={paper.index}
+      onPointerDown={() => useSession.setState({ active: paper.id })}
+    >
+      <header className="paper-head">
+        <MethodMenu paper={paper} />
+        <span className="count figures">
+          {step} of {paper.last}
+        </span>
+        <PaperButtons paper={paper} removable={removable} />
+        <SchoolMenus paper={paper} />
+        <HopsStrip paper={paper} />
+      </header>
+      <PointableStage paper={paper} step={step} lit={lit} most={30} />
+      <Sentence paper={paper} step={step} />
+      <CostStrip paper={paper} />
+    </article>
+  );
+});
+
+const PaperButtons = memo(function PaperButtons({
+  paper,
+  removable,
+}: {
+  readonly paper: Paper;
+  readonly removable: boolean;
+}) {
+  const isLarge = useSession((session) => session.large !== null);
+  return (
+    <span className="icons">
+      <IconButton
+        size="small"
+        aria-label={
+          isLarge ? `Close ${paper.method.shortName}` : `Open ${paper.method.shortName} large`
+        }
+        onClick={() => useSession.setState({ large: isLarge ? null : paper.id })}
+      >
+        {isLarge ? <CloseFullscreenIcon /> : <OpenInFullIcon />}
+      </IconButton>
+      {removable && !isLarge && (
+        <IconButton
+          size="small"
+          aria-label={`Put ${paper.method.shortName} away`}
+          onClick={() => dispatch(putAway(paper.id))}
+        >
+          <CloseIcon />
+        </IconButton>
+      )}
+    </span>
+  );
+});

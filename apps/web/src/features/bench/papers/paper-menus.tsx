@@ -1,0 +1,145 @@
+import { refusalText, registry, type Method, type SchoolSpec } from '@levee/core';
+import { memo, useState } from 'react';
+import { dispatch, useComparison } from '../../../store/comparison-store.ts';
+import { withoutSlip, withPaper, withSchool } from '../../../store/content.ts';
+import { Menu, type MenuEntry } from '../../../ui/menu.tsx';
+import { changed, laidInPlace } from '../../../store/edits.ts';
+import { useWorked } from '../../../worked/use-worked.ts';
+import { slipNames } from '../../../worked/slip-names.ts';
+import type { Paper } from '../../../worked/work.ts';
+import { HopsButton } from './hops-strip.tsx';
+
+type Option = Pick<MenuEntry, 'id' | 'label' | 'note' | 'disabled'>;
+
+interface ChoiceProps {
+  readonly className: string;
+  readonly text: string;
+  readonly name: string;
+  readonly options: () => readonly Option[];
+  readonly chosen: string;
+  readonly choose: (id: string) => void;
+}
+
+/** A word that opens the list it was chosen from. */
+function Choice({ className, text, name, options, chosen, choose }: ChoiceProps) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  return (
+    <>
+      <button
+        type="button"
+        className={className}
+        aria-haspopup="menu"
+        aria-label={`${name}: ${text}`}
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        {text}
+      </button>
+      <Menu
+        anchor={anchor}
+        close={() => setAnchor(null)}
+        groups={() => [
+          options().map((option) => ({
+            ...option,
+            selected: option.id === chosen,
+            run: () => choose(option.id),
+          })),
+        ]}
+      />
+    </>
+  );
+}
+
+/** The method's name; every method can be laid in its place, and one that refuses says why. */
+export const MethodMenu = memo(function MethodMenu({ paper }: { readonly paper: Paper }) {
+  const { problem } = useWorked();
+  const options = () => {
+    const isAccepted = (method: Method) => method.accepts(problem).ok;
+    const offered = [
+      ...registry.methods.filter(isAccepted),
+      ...registry.methods.filter((method) => !isAccepted(method)),
+    ];
+    return offered.map((method): Option => {
+      const accepted = method.accepts(problem);
+      return {
+        id: method.id,
+        label: method.name,
+        note: accepted.ok ? method.summary : refusalText(accepted.reason),
+        disabled: !accepted.ok,
+      };
+    });
+  };
+  const choose = (id: string) => {
+    if (id === paper.method.id) return;
+    dispatch(laidInPlace(paper.id, id));
+  };
+  return (
+    <Choice
+      className="method-name"
+      text={paper.method.shortName}
+      name="Method"
+      options={options}
+      chosen={paper.method.id}
+      choose={choose}
+    />
+  );
+});
+
+export const SchoolMenus = memo(function SchoolMenus({ paper }: { readonly paper: Paper }) {
+  const order = useComparison((state) => state.content.papers[paper.index]?.order.length ?? 0);
+  return (
+    <span className="schools">
+      {paper.method.schools
+        .filter(({ matters }) => matters?.(paper.lane.trace.problem) ?? true)
+        .map((school) => (
+          <SchoolMenu key={school.id} paper={paper} school={school} />
+        ))}
+      <HopsButton paper={paper} />
+      {order > 0 && (
+        <button
+          type="button"
+          className="school own"
+          title="The terms are worked in her order. A sum does not depend on the order of its addends, so the total is the same. Press to go back to the method’s own order."
+          onClick={() =>
+            dispatch(changed((content) => withPaper(content, paper.id, { order: [] })))
+          }
+        >
+          own order ×
+        </button>
+      )}
+      <SlipChips paper={paper} />
+    </span>
+  );
+});
+
+/** Slips that are made on purpose on a paper; pressing one takes it back. */
+function SlipChips({ paper }: { readonly paper: Paper }) {
+  const slips = useComparison((state) => state.content.papers[paper.index]?.slips ?? NO_SLIPS);
+  return slipNames(paper.method, slips).map(({ address, label, mechanism }) => (
+    <button
+      key={address}
+      type="button"
+      className="school own slip"
+      title={`${mechanism} Made on purpose (${address}). Press to take it back.`}
+      onClick={() => dispatch(changed((content) => withoutSlip(content, paper.id, address)))}
+    >
+      slip: {label} ×
+    </button>
+  ));
+}
+
+const NO_SLIPS: readonly string[] = [];
+
+function SchoolMenu({ paper, school }: { readonly paper: Paper; readonly school: SchoolSpec }) {
+  const chosen = paper.lane.trace.school[school.id] ?? '';
+  const option = school.options.find(({ id }) => id === chosen);
+  return (
+    <Choice
+      className="school"
+      text={`${school.label.toLowerCase()} ${option?.label ?? chosen}`}
+      name={school.label}
+      options={() => school.options.map(({ id, label, reason }) => ({ id, label, note: reason }))}
+      chosen={chosen}
+      choose={(id) => dispatch(changed((content) => withSchool(content, paper.id, school.id, id)))}
+    />
+  );
+}

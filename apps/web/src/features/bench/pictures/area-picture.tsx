@@ -1,0 +1,237 @@
+import {
+  amountWriter,
+  Exact,
+  scriptOf,
+  inNotation,
+  numberText,
+  TermSet,
+  type EntryId,
+  type Notation,
+  type AreaGround,
+} from '@levee/core';
+import { memo, useCallback, useMemo } from 'react';
+import { hover, pin, type PointedAt } from '../../../store/session-store.ts';
+import {
+  useActive,
+  useNotation,
+  useSteps,
+  useSubject,
+  useWorked,
+} from '../../../worked/use-worked.ts';
+import type { Worked } from '../../../worked/work.ts';
+import { SvgMath } from '../../../ui/svg-math.tsx';
+import { partLabel } from './part-label.ts';
+import { PicturePanel } from './picture-panel.tsx';
+import { standingsOf, type Standing } from './standings.ts';
+
+type Region = AreaGround['regions'][number];
+
+/** One rectangle with every method's cuts: what is dealt with, what is owed, what is pointed at. */
+export function AreaPicture() {
+  const worked = useWorked();
+  const ground = worked.ground?.kind === 'area' ? worked.ground : null;
+  if (!ground || ground.regions.length === 0) {
+    return (
+      <section className="panel area" aria-label="Shared picture">
+        <h2>{headingOf(ground)}</h2>
+        <p className="caption">
+          {ground
+            ? 'A side of it is 0, so there is no rectangle to be cut.'
+            : 'This rectangle has too many cells to be told apart; point at the papers instead.'}
+        </p>
+      </section>
+    );
+  }
+  return (
+    <PicturePanel
+      title={headingOf(ground)}
+      words={{ marked: 'marked on all', owed: 'owed' }}
+      note={!ground.toScale && scaleNote(worked)}
+    >
+      {(size) => <Rectangle worked={worked} ground={ground} {...size} />}
+    </PicturePanel>
+  );
+}
+
+function scaleNote({ problem }: Worked): string {
+  return scriptOf(problem) === 'terms'
+    ? 'cells are drawn alike: letters have no size'
+    : 'thin strips are drawn wider';
+}
+
+function headingOf(ground: AreaGround | null): string {
+  switch (ground?.sides) {
+    case 'divisor and quotient':
+      return 'One known side, one found piece by piece';
+    case 'last factor and the product of the others':
+      return 'What the other factors make, by the last';
+    default:
+      return 'One rectangle, every method’s cuts';
+  }
+}
+
+interface RectangleProps {
+  readonly worked: Worked;
+  readonly ground: AreaGround;
+  readonly width: number;
+  readonly height: number;
+}
+
+const TOP = 20;
+/** Room for the strips’ own lengths under the found ones. */
+const BAND = 16;
+const LETTER = 7.8;
+
+function Rectangle({ worked, ground, width, height }: RectangleProps) {
+  const steps = useSteps();
+  const subject = useSubject();
+  const notation = useNotation();
+  const standings = useMemo(() => standingsOf(worked, steps), [worked, steps]);
+  const labelOf = (text: string) => partLabel(inNotation(text, notation));
+  const shares = useShares(worked, ground);
+  const top = TOP + (shares.length > 0 ? BAND : 0);
+  const side = Math.max(...ground.down.map((strip) => labelOf(strip.text).length)) * LETTER + 8;
+  const [w, h] = [Math.max(40, width - side - 4), Math.max(40, height - top - 4)];
+  const { space } = worked.comparison;
+  const write = useMemo(() => amountWriter(worked.problem), [worked]);
+  const point = useCallback(
+    (term: number) => ({ kind: 'terms', terms: TermSet.of(space, term) }) as const,
+    [space],
+  );
+  return (
+    <svg
+      width={width}
+      height={height}
+      role="img"
+      aria-label="Area picture"
+      onPointerLeave={() => hover(null)}
+    >
+      <g className="strips">
+        {ground.across.map(({ part, text, from, to }) =>
+          fits(labelOf(text), (to - from) * w + 6) ? (
+            <SvgMath key={part} x={side + ((from + to) / 2) * w} y={top - 6} text={labelOf(text)} />
+          ) : null,
+        )}
+        {ground.down.map(({ part, text, from, to }) =>
+          (to - from) * h >= 11 ? (
+            <SvgMath
+              key={part}
+              x={side - 6}
+              y={top + ((from + to) / 2) * h + 4.5}
+              text={labelOf(text)}
+              anchor="end"
+            />
+          ) : null,
+        )}
+      </g>
+      {shares.length > 0 && (
+        <g className="shares">
+          {shares.map(({ from, to, text }, k) => (
+            <g key={k}>
+              <path d={`M${side + from * w + 1} ${TOP}v-4H${side + to * w - 1}v4`} />
+              {fits(labelOf(text), (to - from) * w + 10) && (
+                <text x={side + ((from + to) / 2) * w} y={TOP - 8} textAnchor="middle">
+                  {labelOf(text)}
+                </text>
+              )}
+            </g>
+          ))}
+        </g>
+      )}
+      {ground.regions.map((region) => (
+        <RegionView
+          key={region.term}
+          region={region}
+          standing={standings[region.term] ?? 'owed'}
+          lit={
+            subject?.terms.has(region.term)
+              ? 'exact'
+              : subject?.lookFor.has(region.term)
+                ? 'near'
+                : ''
+          }
+          notation={notation}
+          write={write}
+          point={point}
+          left={side}
+          top={top}
+          width={w}
+          height={h}
+        />
+      ))}
+    </svg>
+  );
+}
+
+interface RegionViewProps {
+  readonly region: Region;
+  readonly standing: Standing;
+  readonly lit: 'exact' | 'near' | '';
+  readonly notation: Notation;
+  readonly write: (amount: Exact) => string;
+  readonly point: (term: number) => PointedAt;
+  readonly left: number;
+  readonly top: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+const RegionView = memo(function RegionView(props: RegionViewProps) {
+  const { region, standing, lit, notation, write, point, left, top, width, height } = props;
+  const { term, text } = region;
+  const [worth, area] = [region.worth, region.area].map((amount) =>
+    inNotation(write(Exact.parse(amount)), notation),
+  ) as [string, string];
+  const box = {
+    x: left + region.x * width,
+    y: top + region.y * height,
+    width: region.width * width,
+    height: region.height * height,
+  };
+  const product = inNotation(text, notation);
+  const whole = `${product} = ${worth}`;
+  const label = area === worth && fits(whole, box.width) ? whole : area;
+  return (
+    <g
+      className={`region ${standing} ${lit}`}
+      onPointerEnter={() => hover(point(term))}
+      onClick={() => pin(point(term))}
+    >
+      <title>{`${product} = ${worth}, ${standing}`}</title>
+      <rect {...box} />
+      {box.height >= 13 && fits(label, box.width) && (
+        <SvgMath x={box.x + box.width / 2} y={box.y + box.height / 2 + 4.5} text={label} />
+      )}
+    </g>
+  );
+});
+
+interface Share {
+  readonly from: number;
+  readonly to: number;
+  readonly text: string;
+}
+
+/** Of a quotient, the lengths that the active paper has found so far. */
+function useShares(worked: Worked, ground: AreaGround): readonly Share[] {
+  const steps = useSteps();
+  const { index: active } = useActive();
+  if (ground.sides !== 'divisor and quotient') return [];
+  const { lane, line } = worked.papers[active]!;
+  const written = (id: EntryId) => (line.writtenAt.get(id) ?? Infinity) <= steps[active]!;
+  const found = lane.trace.groups.filter(
+    ({ role, marks }) => role === 'share' && marks.every(written),
+  );
+  return found.flatMap(({ marks, worth }): Share[] => {
+    const terms = TermSet.union(worked.comparison.space, marks.map(lane.termsOf));
+    const strips = ground.regions.filter(({ term }) => terms.has(term));
+    if (strips.length === 0) return [];
+    const from = Math.min(...strips.map(({ x }) => x));
+    const to = Math.max(...strips.map(({ x, width }) => x + width));
+    return [{ from, to, text: numberText(worth, worked.problem.base) }];
+  });
+}
+
+function fits(text: string, room: number): boolean {
+  return text.length * LETTER < room;
+}

@@ -1,0 +1,192 @@
+import {
+  expressionLine,
+  LAW_LABELS,
+  leakText,
+  movesLatex,
+  sumTex,
+  termTextsOf,
+  type Agreement,
+  type MethodAgreement,
+  type Notation,
+  type SumExpression,
+} from '@levee/core';
+import type { ReactNode } from 'react';
+import { Tex } from '../../../ui/tex.tsx';
+import { copy } from '../../../ui/copy.ts';
+import { isPlain } from '../../../worked/plain-terms.ts';
+import { useNotation, useSpeaker, useWorked } from '../../../worked/use-worked.ts';
+import type { Worked } from '../../../worked/work.ts';
+import { useCommand } from '../../../commands/scene.tsx';
+import { useAgreement } from '../../../worked/certified.ts';
+import type { Certified } from '../../../worked/certify.ts';
+import './reasons.css';
+
+const MOST_TERMS = 16;
+
+/** A work with a slip is certified as far as it goes, and no agreement is claimed for it. */
+function statusOf(made: Certified | null): string {
+  if (made === null) return 'checking …';
+  if (!made.confirmed) return 'the check failed';
+  const slipped = made.certificate.methods.some(({ leak }) => leak !== undefined);
+  return slipped ? 'checked, up to the slip' : 'checked ✓';
+}
+
+/** Why the methods agree, in a line a method. */
+export function AgreePanel() {
+  const made = useAgreement();
+  return (
+    <section className="panel agree" aria-label="Why they agree">
+      <header className="agree-head">
+        <h2>
+          Why they agree{' '}
+          <span className="caption" role="status">
+            {statusOf(made)}
+          </span>
+        </h2>
+        <AgreeActions certificate={made?.certificate ?? null} />
+      </header>
+      {made && <AgreeLines certificate={made.certificate} />}
+    </section>
+  );
+}
+
+function AgreeActions({ certificate }: { readonly certificate: Agreement | null }) {
+  const { papers } = useWorked();
+  const why = useCommand('why');
+  const notation = useNotation();
+  return (
+    <span className="chips">
+      <button type="button" className="chip" onClick={why.run}>
+        law by law
+      </button>
+      <button
+        type="button"
+        className="chip"
+        disabled={!certificate}
+        onClick={() => certificate && void copy(latexOf(certificate, papers, notation))}
+      >
+        copy LaTeX
+      </button>
+    </span>
+  );
+}
+
+function AgreeLines({ certificate }: { readonly certificate: Agreement }) {
+  const { papers } = useWorked();
+  const notation = useNotation();
+  const say = useSpeaker();
+  const texts = termTextsOf(certificate);
+  const count = certificate.terms.length;
+  const text = (method: MethodAgreement): ReactNode => {
+    if (count > MOST_TERMS) return `${count} terms, bracketed in ${method.moves.length} moves`;
+    if (isPlain(texts)) {
+      return bracketing(method, (expression) => expressionLine(expression, texts, notation));
+    }
+    const most = texts.script === 'terms' ? 2 : 3;
+    return (
+      <Tex source={lastLines(method, most, (expression) => sumTex(expression, texts, notation))} />
+    );
+  };
+  return (
+    <>
+      <dl>
+        {certificate.methods.map((method, k) => (
+          <Line
+            key={k}
+            name={papers[k]!.title}
+            text={text(method)}
+            law={method.leak ? leakText(method.leak, say.pointed.bind(say)) : lastLaw(method)}
+          />
+        ))}
+      </dl>
+      <p className="caption">{closing(count, certificate)}</p>
+    </>
+  );
+}
+
+function closingOfParts(count: number): string {
+  const terms = count === 1 ? 'The same one term' : `The same ${count} terms`;
+  return `${terms}: wholes and parts of the numbers. Cutting every part alike changes no amount, and as many parts as the denominator says are one whole.`;
+}
+
+function closingOfTerms(count: number, kind: Agreement['kind']): string {
+  const terms = count === 1 ? 'The same one term' : `The same ${count} terms`;
+  return kind === 'product'
+    ? `${terms}: every term of one bracket by every term of the others. Only order and gathering differ, and no power carries into the next.`
+    : `${terms} of the brackets, each with its sign. Only order and gathering differ.`;
+}
+
+function closing(count: number, { kind, script }: Agreement): string {
+  if (script === 'fractions') return closingOfParts(count);
+  if (script === 'terms') return closingOfTerms(count, kind);
+  if (count === 0) {
+    return kind === 'product'
+      ? 'A factor is zero, so there is nothing to deal with.'
+      : kind === 'quotient'
+        ? 'There is nothing to share.'
+        : 'Everything is zero, so there is nothing to deal with.';
+  }
+  const terms = count === 1 ? 'The same one term' : `The same ${count} terms`;
+  switch (kind) {
+    case 'product':
+      return `${terms}, by the distributive law; only brackets and order differ, and ten of a place is one of the next.`;
+    case 'sum':
+      return `${terms}: the addends’ places. Only brackets and order differ, and ten of a place is one of the next.`;
+    case 'difference':
+      return `${terms}: what is there, and with a minus what is taken. Each place may be worked by itself, and the same added to both changes nothing.`;
+    case 'root':
+      return `${terms}: pieces of the number. The square of a sum lays them as a square and strips; its primes pair them into squares.`;
+    case 'quotient':
+      return `${terms}: pieces of the dividend, each shared by the divisor. Only where the cuts are differs.`;
+  }
+}
+
+function Line({
+  name,
+  text,
+  law,
+}: {
+  readonly name: string;
+  readonly text: ReactNode;
+  readonly law: string;
+}) {
+  return (
+    <>
+      <dt className="caption">{name}</dt>
+      <dd className="figures">
+        {text} <span className="caption">{law}</span>
+      </dd>
+    </>
+  );
+}
+
+/** Where amounts are written in other ways, methods are seen to agree by their last lines. */
+function lastLines(
+  method: MethodAgreement,
+  most: number,
+  line: (expression: SumExpression) => string,
+): string {
+  const lines = method.moves.map(({ expression }) => line(expression));
+  return lines.slice(-most).join(' = ');
+}
+
+function bracketing(method: MethodAgreement, line: (expression: SumExpression) => string): string {
+  return method.bracketing ? line(method.bracketing) : '0';
+}
+
+/** The law that tells this method from the others, where there is one. */
+function lastLaw({ moves }: MethodAgreement): string {
+  const told = (['same-change', 'inverse', 'scale-both', 'place-value'] as const).find((law) =>
+    moves.slice(1).some((move) => move.law === law),
+  );
+  return told ? `by ${LAW_LABELS[told]}` : '';
+}
+
+function latexOf(certificate: Agreement, papers: Worked['papers'], notation: Notation): string {
+  return certificate.methods
+    .map(
+      ({ moves }, k) =>
+        `% ${papers[k]!.method.name}\n${movesLatex(certificate.problem, moves, termTextsOf(certificate), notation)}`,
+    )
+    .join('\n\n');
+}

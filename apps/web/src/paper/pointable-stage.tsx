@@ -1,0 +1,77 @@
+import type { EntryId } from '@levee/core';
+import type { KeyboardEvent, MouseEvent, PointerEvent } from 'react';
+import { hover, pin, useSession } from '../store/session-store.ts';
+import { useSettings } from '../store/settings-store.ts';
+import { useNotation } from '../worked/use-worked.ts';
+import type { Lit } from '../worked/lit.ts';
+import type { Paper } from '../worked/work.ts';
+import { HeldTray } from './held-tray.tsx';
+import { nearestMark } from './nearest-mark.ts';
+import { PaperStage } from './paper-stage.tsx';
+import './paper.css';
+
+export interface PointableStageProps {
+  readonly paper: Paper;
+  readonly step: number;
+  readonly lit: Lit;
+  /** Most pixels of a square. */
+  readonly most: number;
+}
+
+/** Least pixels of a square: more where figures are small in it, or where only the stage that is worked need be seen. */
+const LEAST = 9;
+const LEAST_OF_FRACTIONS = 11;
+const LEAST_OF_STAGES = 13;
+
+function leastOf({ lane, drawing }: Paper): number {
+  if (lane.trace.stages.length > 0) return LEAST_OF_STAGES;
+  return drawing.figures.some(({ bars }) => bars.length > 0) ? LEAST_OF_FRACTIONS : LEAST;
+}
+
+/** The drawing area: pointing with the pointer, or with arrow keys once it has the focus. */
+export function PointableStage({ paper, step, lit, most }: PointableStageProps) {
+  const { notes, notches } = useSettings();
+  const notation = useNotation();
+  const entry = (id: string) => ({ kind: 'entry', paper: paper.id, id: id as EntryId }) as const;
+  const found = (event: PointerEvent | MouseEvent) =>
+    (event.target as Element).closest('[data-entry]')?.getAttribute('data-entry') ?? null;
+  const over = (event: PointerEvent) => {
+    const id = found(event);
+    hover(id === null ? null : entry(id));
+  };
+  const click = (event: MouseEvent) => {
+    const id = found(event);
+    pin(id === null ? null : entry(id));
+  };
+  const press = (event: KeyboardEvent) => {
+    const next = nearestMark(paper, step, useSession.getState().pointed, event.key);
+    if (next === null) return;
+    event.preventDefault();
+    useSession.setState({ pointed: entry(next), pinned: true, active: paper.id });
+  };
+  return (
+    <div
+      className="stage-wrap"
+      tabIndex={0}
+      role="group"
+      aria-label={`${paper.method.name}: arrow keys point at its marks`}
+      onPointerOver={over}
+      onPointerLeave={() => hover(null)}
+      onMouseDown={(event) => event.preventDefault()}
+      onClick={click}
+      onKeyDown={press}
+    >
+      <PaperStage
+        paper={paper}
+        step={step}
+        lit={lit}
+        notation={notation}
+        notes={notes}
+        notches={notches}
+        least={leastOf(paper)}
+        most={most}
+      />
+      <HeldTray paper={paper} step={step} lit={lit} />
+    </div>
+  );
+}

@@ -1,0 +1,31 @@
+import { Divider, ListItemText, Menu, MenuItem } from '@mui/material';
+import type { MenuEntry, MenuProps } from './menu.tsx';
+
+/** The list of a menu. */
+export default function MenuList({ anchor, close, groups, dense = false }: MenuProps) {
+  const item = (entry: MenuEntry) => (
+    <MenuItem
+      key={entry.id}
+      dense={dense}
+      selected={entry.selected ?? false}
+      disabled={entry.disabled ?? false}
+      className="choice"
+      onClick={() => {
+        close();
+        entry.run();
+      }}
+    >
+      <ListItemText primary={entry.label} secondary={entry.note} />
+      {entry.keys && <kbd>{entry.keys}</kbd>}
+    </MenuItem>
+  );
+  return (
+    <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
+      {anchor !== null &&
+        groups().flatMap((group, k) => [
+          ...(k > 0 ? [<Divider key={`divider ${k}`} />] : []),
+          ...group.map(item),
+        ])}
+    </Menu>
+  );
+}

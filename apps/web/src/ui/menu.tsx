@@ -1,0 +1,35 @@
+import { lazy } from 'react';
+import { WhenOpened } from './when-opened.tsx';
+
+/** Something to choose from a menu. */
+export interface MenuEntry {
+  readonly id: string;
+  readonly label: string;
+  /** A line of its own below the label. */
+  readonly note?: string;
+  /** The keys that do the same. */
+  readonly keys?: string;
+  readonly selected?: boolean;
+  readonly disabled?: boolean;
+  readonly run: () => void;
+}
+
+export interface MenuProps {
+  /** The button that opened it; null while it is closed. */
+  readonly anchor: HTMLElement | null;
+  readonly close: () => void;
+  /** What is in it, in groups; asked for when it is open. */
+  readonly groups: () => readonly (readonly MenuEntry[])[];
+  readonly dense?: boolean;
+}
+
+const MenuList = lazy(() => import('./menu-list.tsx'));
+
+/** A menu below the button that opened it; it is loaded when the first one is opened. */
+export function Menu(props: MenuProps) {
+  return (
+    <WhenOpened open={props.anchor !== null}>
+      <MenuList {...props} />
+    </WhenOpened>
+  );
+}
