@@ -1,3 +1,5 @@
+import { existsSync, mkdtempSync, readFileSync, statSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import {
@@ -32,10 +34,47 @@ await main(async () => {
   ensureCompiled();
   ensureSite();
   await benchCore();
-  say('Frames at 12 x 12 figures on four papers, in headless Chromium');
+  benchWeight();
+  process.env.LEVEE_EMPTY_PAGE = emptyPage();
+  say('Opening, and frames at 12 x 12 figures on four papers, in headless Chromium');
   const jest = ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js'];
   run(process.execPath, [...jest, '--selectProjects', 'bench', '--runInBand']);
 });
+
+/** Compressed script that the first screen loads before its papers stand: the entry and all it imports at once. */
+function benchWeight() {
+  const site = join(ROOT, 'apps/web/dist/site');
+  const read = (file) => readFileSync(join(site, file), 'utf8');
+  const queue = [...read('index.html').matchAll(/src="\/(assets\/[^"]+\.js)"/g)].map(
+    ([, file]) => file,
+  );
+  const files = new Set();
+  for (const file of queue) {
+    if (files.has(file)) continue;
+    files.add(file);
+    for (const [, next] of read(file).matchAll(/(?:from|import)\s*"\.\/([^"]+\.js)"/g)) {
+      queue.push(`assets/${next}`);
+    }
+  }
+  const size = (ending) =>
+    [...files].reduce((sum, file) => {
+      const sent = existsSync(join(site, file + ending)) ? file + ending : file;
+      return sum + statSync(join(site, sent)).size;
+    }, 0);
+  const [brotli, gzip, plain] = ['.br', '.gz', ''].map((ending) => Math.round(size(ending) / 1000));
+  say(
+    `Script of the first screen: ${brotli} kB as it is sent (goal 300), ${gzip} kB by gzip, ${plain} kB plain`,
+  );
+}
+
+/** A page with React and nothing else, built as the application is; its folder. */
+function emptyPage() {
+  const folder = join(mkdtempSync(join(tmpdir(), 'levee-empty-')), 'site');
+  const vite = join(ROOT, 'node_modules/vite/bin/vite.js');
+  const page = join(ROOT, 'e2e/empty-page');
+  run(process.execPath, [vite, 'build', page, '--outDir', folder, '--logLevel', 'error']);
+  return folder;
+}
 
 /** The core alone. */
 async function benchCore() {

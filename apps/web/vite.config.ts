@@ -1,11 +1,21 @@
 import react from '@vitejs/plugin-react';
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { fileURLToPath } from 'node:url';
 import { constants } from 'node:zlib';
+import licences from 'rollup-plugin-license';
 import { compression, defineAlgorithm } from 'vite-plugin-compression2';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
+
+const require = createRequire(import.meta.url);
 
 /** What every screen needs of the packages: one file, so that it compresses well and seldom changes. */
 const EVERYWHERE =
   /node_modules\/(react|react-dom|scheduler|react-router|zustand|zundo|stylis|chevrotain|lodash-es|@chevrotain|@emotion|@mui\/(system|styled-engine|private-theming|utils))\//;
+
+/** What the bench, and so the first screen, is made of; what is loaded when it is opened stays apart. */
+const FIRST =
+  /apps\/web\/src\/(store|worked|paper|sheet|commands|api|ui)\/(?!decode-draft|left-drafts|certif|typeset\.|menu-list|notice-bar|tip-bubble|plain-terms|copy|csv|paper-table|download)|packages\/core\/src\/(account|exact|problem|methods|phrases|sheet)\//;
 
 /** Served compressed; fonts and pictures are compressed already. */
 const compressed = compression({
@@ -17,8 +27,32 @@ const compressed = compression({
   ],
 });
 
+/** The licences of all that is in the pages, beside them. */
+const noticed = licences({
+  thirdParty: {
+    multipleVersions: true,
+    output: fileURLToPath(new URL('dist/site/licences.txt', import.meta.url)),
+  },
+});
+
+/** The licences of the fonts, which no script imports. */
+const fontsNoticed: Plugin = {
+  name: 'font-licences',
+  generateBundle() {
+    const texts = ['figtree', 'literata'].map((font) => {
+      const file = require.resolve(`@fontsource-variable/${font}/LICENSE`);
+      return `${font}\n\n${readFileSync(file, 'utf8')}`;
+    });
+    this.emitFile({
+      type: 'asset',
+      fileName: 'font-licences.txt',
+      source: texts.join('\n\n---\n\n'),
+    });
+  },
+};
+
 export default defineConfig({
-  plugins: [react(), compressed],
+  plugins: [react(), noticed, fontsNoticed, compressed],
   resolve: { conditions: ['source', 'module', 'browser', 'development|production'] },
   html: { cspNonce: '__LEVEE_NONCE__' },
   server: { proxy: { '/api': 'http://127.0.0.1:4620' } },
@@ -28,7 +62,14 @@ export default defineConfig({
     emptyOutDir: true,
     target: 'es2022',
     rolldownOptions: {
-      output: { codeSplitting: { groups: [{ name: 'packages', test: EVERYWHERE }] } },
+      output: {
+        codeSplitting: {
+          groups: [
+            { name: 'packages', test: EVERYWHERE },
+            { name: 'first', test: FIRST },
+          ],
+        },
+      },
     },
   },
 });

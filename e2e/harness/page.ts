@@ -80,6 +80,11 @@ export class Page {
     return this.devTools('Page.addScriptToEvaluateOnNewDocument', { source });
   }
 
+  /** Forgets what was loaded before. */
+  forgetAll(): Promise<void> {
+    return this.devTools('Network.clearBrowserCache', {});
+  }
+
   private async devTools(name: string, parameters: object): Promise<void> {
     await (
       this.driver as WebDriver & {

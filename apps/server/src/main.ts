@@ -1,5 +1,4 @@
 import { once } from 'node:events';
-import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { homedir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
@@ -90,7 +89,7 @@ async function start(wanted: Settings): Promise<void> {
   if (wanted.restore !== null) return bringBack(wanted.restore, wanted);
   const app = await createApp({ dataFolder, webFolder: WEB_FOLDER, tell: say });
   if (demo) await loadDemo(app.get(ComparisonsService));
-  const server = app.getHttpServer() as Server;
+  const server = app.getHttpServer();
   try {
     server.listen(port, HOST);
     await once(server, 'listening');

@@ -130,7 +130,7 @@ describe('a comparison', () => {
         .put(`/api/comparisons/${id}`)
         .send({ version: 1, document: { ...document!, title } });
     const answers = await Promise.all([write('first'), write('second')]);
-    expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
+    expect(answers.map(({ status }) => status).sort((a, b) => a - b)).toEqual([200, 409]);
     const won = answers.find(({ status }) => status === 200)!.body as Stored;
     const lost = answers.find(({ status }) => status === 409)!;
     expect(lost.type).toBe('application/problem+json');

@@ -1,6 +1,7 @@
 import type { ComparisonDocument } from '@levee/core';
 import { create } from 'zustand';
 import { comparisonsApi, UNREACHABLE, type Reply, type Stored } from '../api/client.ts';
+import { readComparison } from '../api/read-ahead.ts';
 import { currentDocument, openDocument, useComparison } from './comparison-store.ts';
 import { chosenIn } from './desk.ts';
 import {
@@ -63,7 +64,7 @@ export async function openComparison(id: string): Promise<void> {
   closeComparison();
   show({ state: 'opening' });
   const opening = ++openings;
-  const [reply] = await Promise.all([comparisonsApi.read(id), claimTab()]);
+  const [reply] = await Promise.all([readComparison(id), claimTab()]);
   const draft = await ownDraft(id, await livingTabs());
   if (opening !== openings) return;
   if (!reply.ok) {

@@ -76,7 +76,7 @@ export class Rendered {
   press(name: string): void {
     const found = this.all('button').find((node) => node.textContent?.trim() === name);
     if (!found) throw new Error(`No button says "${name}".`);
-    act(() => found.dispatchEvent(new MouseEvent('click', { bubbles: true })));
+    void act(() => found.dispatchEvent(new MouseEvent('click', { bubbles: true })));
   }
 
   /** Waits until what is loaded when it is needed is there. */

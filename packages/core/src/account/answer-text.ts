@@ -29,7 +29,7 @@ export function answerText(trace: Trace): string {
     const count = written.times(placeValue(base, decimals)).numerator;
     return repeating(pointedText(count, decimals, base), repeats.text);
   }
-  const divisor = numeralValue(problem.operands[1]!);
+  const divisor = numeralValue(problem.operands[1]);
   const quotient = numberText(written, base);
   return rest ? `${quotient} r ${numberText(rest.worth.times(divisor), base)}` : quotient;
 }

@@ -18,7 +18,7 @@ export function resultOf(trace: Trace): Result {
   if (problem.kind === 'root') return { kind: 'root', ...rootOf(trace) };
   const left = restOf(trace);
   if (problem.kind !== 'quotient' || !left) return { kind: 'number', value: answer };
-  const rest = left.worth.times(numeralValue(problem.operands[1]!));
+  const rest = left.worth.times(numeralValue(problem.operands[1]));
   return { kind: 'quotient', quotient: answer.minus(left.worth), rest };
 }
 

@@ -22,7 +22,7 @@ describe('numbers with a point', () => {
   it('are scaled to whole numbers by kind', () => {
     expect(scaleOf(problemFrom('3.6 × 20.5'))).toMatchObject({ decimals: 2, operands: [1, 1] });
     expect(scaleOf(problemFrom('3.6 × 2.05'))!.unit.toString()).toBe('1/1000');
-    expect(scaleOf(problemFrom('12.5 + 3.75'))!.whole.operands[0]!.digits).toEqual([0, 5, 2, 1]);
+    expect(scaleOf(problemFrom('12.5 + 3.75'))!.whole.operands[0].digits).toEqual([0, 5, 2, 1]);
     expect(scaleOf(problemFrom('46 × 58'))).toBeNull();
     expect(scaleOf(problemFrom('31.5 ÷ 0.7'))).toBeNull();
   });

@@ -24,7 +24,7 @@ export function isNearEnough(
   const ratio = answer.dividedBy(estimate);
   const [low, high] =
     judgement === 'close' ? [Exact.of(9, 10), Exact.of(11, 10)] : [Exact.of(1, 2), Exact.of(2)];
-  return ratio.compare(low!.power(power)) >= 0 && ratio.compare(high!.power(power)) <= 0;
+  return ratio.compare(low.power(power)) >= 0 && ratio.compare(high.power(power)) <= 0;
 }
 
 /** Of a root the estimate's square is held against the number, which tells the same. */

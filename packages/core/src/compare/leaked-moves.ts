@@ -1,4 +1,4 @@
-import type { Entry, EntryId } from '../account/account.ts';
+import type { Entry } from '../account/account.ts';
 import { ledgerAt } from '../account/ledger.ts';
 import type { Leak } from '../account/leaks.ts';
 import { TermSet } from '../account/terms.ts';
@@ -86,7 +86,7 @@ interface Cluster {
 function sharing(lane: Lane, marks: readonly Entry[]): readonly Cluster[] {
   let clusters: Cluster[] = [];
   for (const { id, worth } of marks) {
-    const own = lane.termsOf(id as EntryId);
+    const own = lane.termsOf(id);
     const ids = new Set(own.ids());
     const joined = clusters.filter(({ terms }) => terms.ids().some((one) => ids.has(one)));
     const all = [{ terms: own, worth }, ...joined];

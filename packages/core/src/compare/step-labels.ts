@@ -18,7 +18,7 @@ export function stepLabels(trace: Trace, say: Speaker): readonly string[] {
   if (script === 'terms') return trace.steps.map((step) => termLabel(step, owed));
   if (kind === 'root') return trace.steps.map((step) => rootLabel(step, say));
   if (kind === 'quotient') {
-    const divisor = numeralValue(operands[1]!);
+    const divisor = numeralValue(operands[1]);
     return trace.steps.map((step) => shareLabel(step, divisor, say));
   }
   const products: Products | null =

@@ -103,7 +103,7 @@ export const later = <T>(description: () => Description<T>) => z.lazy(descriptio
 
 /** A description with a sentence for who reads the schema. */
 export function said<D extends Description>(sentence: string, description: D): D {
-  return description.check(z.describe(sentence)) as D;
+  return description.check(z.describe(sentence));
 }
 
 /** An exact amount, written in the one way in which it is told: `40`, `-18`, `3/4`, `2x^2+6x`. */

@@ -150,7 +150,7 @@ export function inStages<Work>(
 ): readonly Work[] {
   const [first, ...others] = problem.operands;
   const works: Work[] = [];
-  let product = first!;
+  let product = first;
   for (const [k, factor] of others.entries()) {
     const later = others.slice(k + 1);
     const own: Named = {

@@ -23,7 +23,7 @@ type ValuesOf<W> = W extends Wording<infer V> ? V : never;
 export function definePhrases<T extends Record<string, Wording<never>>>(wordings: T) {
   const make = <K extends keyof T & string>(key: K, values: ValuesOf<T[K]>): Phrase => ({
     key,
-    values: values as PhraseValues,
+    values: values,
   });
   return { book: wordings as unknown as Phrasebook, wordings, phrase: make };
 }

@@ -80,7 +80,7 @@ export function proposedOperands(problem: Problem): readonly string[] {
     return operands.map((operand) => fractionText(nearest(operand, Exact.of(1, 2))));
   }
   const rounded = operands.map(leadingPlace);
-  if (kind === 'quotient') rounded[0] = easyDividend(operands[0]!, rounded[1]!);
+  if (kind === 'quotient') rounded[0] = easyDividend(operands[0], rounded[1]!);
   return rounded.map((worth) => numberText(worth, base));
 }
 

@@ -99,7 +99,7 @@ describe('square roots', () => {
   it('are estimated by the nearest square that is known by heart', () => {
     expect(proposedOperands(problemFrom('√7396'))).toEqual(['8100']);
     expect(proposedOperands(problemFrom('√0.3'))).toEqual(['0.25']);
-    expect(roundings(problemFrom('√72').operands[0]!, 'root')).toEqual([
+    expect(roundings(problemFrom('√72').operands[0], 'root')).toEqual([
       { rule: 'nearest square', worth: Exact.of(64) },
     ]);
     expect(estimateOf('root', [Exact.of(8100)]).toString()).toBe('90');

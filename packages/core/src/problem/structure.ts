@@ -106,7 +106,7 @@ function byParts({ kind, operands }: Problem): Structure {
   const [first, second] = operands;
   const part = ({ fraction }: Numeral) => (fraction ? partValue(fraction) : Exact.ZERO);
   const wholes = operands.some(({ digits }) => digits.some((digit) => digit > 0));
-  if (kind === 'difference' && wholes && part(first!).compare(part(second!)) < 0) {
+  if (kind === 'difference' && wholes && part(first).compare(part(second!)) < 0) {
     return { level: 3, places: [], finding: 'a-whole-must-be-opened' };
   }
   const bottoms = [

@@ -62,14 +62,14 @@ function isPointed(text: string, from: number, to: number): boolean {
 
 export const BasedNumber = createToken({
   name: 'BasedNumber',
-  pattern: { exec: pattern(basedNumber) } as never,
+  pattern: { exec: pattern(basedNumber) },
   line_breaks: false,
 });
 export const CommaNumber = createToken({ name: 'CommaNumber', pattern: /\d+(?:\.\d+)?,[\d.,]*/ });
 export const PlainNumber = createToken({ name: 'PlainNumber', pattern: /\d+(?:\.\d+)?/ });
 export const LetterTimes = createToken({
   name: 'LetterTimes',
-  pattern: { exec: pattern(timesAsLetter) } as never,
+  pattern: { exec: pattern(timesAsLetter) },
   start_chars_hint: ['x', 'X'],
   line_breaks: false,
 });
@@ -93,7 +93,7 @@ function wordAt(text: string, offset: number): string | null {
 
 export const Word = createToken({
   name: 'Word',
-  pattern: { exec: pattern(wordAt) } as never,
+  pattern: { exec: pattern(wordAt) },
   line_breaks: false,
 });
 export const Letter = createToken({ name: 'Letter', pattern: /[a-z]/ });

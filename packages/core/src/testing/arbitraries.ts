@@ -287,10 +287,10 @@ export function accepted(method: Method, problem: Problem): Problem {
     return problem;
   }
   const [first, second] = problem.operands;
-  const two = makeProblem(problem.kind, [first!, second!]);
+  const two = makeProblem(problem.kind, [first, second]);
   return method.accepts(two).ok || problem.kind === 'quotient'
     ? two
-    : makeProblem(problem.kind, [second!, first!]);
+    : makeProblem(problem.kind, [second, first]);
 }
 
 export interface MethodChoice {

@@ -119,7 +119,7 @@ export function falsified(
   if (copy.methods[method]!.moves.length === 0) return null;
   const move = WAYS[kind](copy, method, pick);
   if (move === null || JSON.stringify(copy) === JSON.stringify(certificate)) return null;
-  return { kind, certificate: copy as Agreement, method, move };
+  return { kind, certificate: copy, method, move };
 }
 
 /** Moves an amount between two leaves of one line. */
@@ -163,7 +163,7 @@ function leafOf(
 
 function amountsOf(expression: Open<Expression>): Leaf[] {
   if (expression.kind === 'sum') return expression.parts.flatMap((part) => amountsOf(part));
-  return expression.kind === 'amount' ? [expression as Leaf] : [];
+  return expression.kind === 'amount' ? [expression] : [];
 }
 
 /** A way to falsify, with the numbers that it picks. */

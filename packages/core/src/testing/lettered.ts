@@ -55,7 +55,7 @@ export function glyphAmount(glyph: string): Exact {
 export function rootFault(trace: Trace): string | null {
   const { operands, base } = trace.problem;
   const [radicand] = operands;
-  const number = Exact.of(integerOf(radicand!)).times(placeValue(base, -radicand!.decimals));
+  const number = Exact.of(integerOf(radicand)).times(placeValue(base, -radicand.decimals));
   const { root, under, left } = rootOf(trace);
   const text = `${problemText(trace.problem)}: ${root} √${under} r ${left}`;
   if (!root.times(root).times(under).plus(left).equals(number)) return `${text} is not the number`;

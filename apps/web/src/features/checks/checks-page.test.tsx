@@ -31,9 +31,9 @@ describe('the checks', () => {
     show('642 − 387', ['decomposition', 'equal-additions', 'counting-up']);
     expect(check('inverse').textContent).toMatch(/255 \+ 387 = 642, to be 642/);
     expect(check('inverse').textContent).not.toMatch(/little ones/);
-    press(named('Equal additions'));
+    void press(named('Equal additions'));
     expect(check('inverse').textContent).toMatch(/they are these carries/);
-    press(check('inverse').querySelector('header button')!);
+    void press(check('inverse').querySelector('header button')!);
     expect(currentDocument().checks).toMatchObject([
       { check: 'inverse', method: 'equal-additions', against: '', outcome: 'agrees' },
     ]);
@@ -77,7 +77,7 @@ describe('the checks', () => {
     expect(check('calculator').textContent).toMatch(/shows 256, but for another computation/);
     key('642-387');
     expect(page.host.querySelector('.display')!.textContent).toBe('= 255');
-    press(named('Record the check'));
+    void press(named('Record the check'));
     expect(currentDocument().checks).toMatchObject([
       { check: 'calculator', against: '642-387', outcome: 'agrees' },
     ]);

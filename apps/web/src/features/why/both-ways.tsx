@@ -1,4 +1,4 @@
-import { areaTotals, numeralText, numeralValue, type AreaTotals, Exact } from '@levee/core';
+import { areaTotals, numeralText, numeralValue, type AreaTotals, type Exact } from '@levee/core';
 import { useSpeaker, useWorked } from '../../worked/use-worked.ts';
 import { MathText } from '../../ui/math-text.tsx';
 import './why.css';

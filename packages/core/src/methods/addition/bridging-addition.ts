@@ -34,7 +34,7 @@ export const bridgingAddition = defineMethod({
     name: 'piece',
     hint: 'Type how much of the second addend to add next, such as 4.',
     most: 12,
-    from: ({ operands }, hops) => numeralValue(operands[0]!).plus(Exact.sum(hops)),
+    from: ({ operands }, hops) => numeralValue(operands[0]).plus(Exact.sum(hops)),
     judge: ({ operands }, hops) => judgePieces(operands.map(numeralValue), hops),
   },
   phrases: chainPhrases.book,

@@ -87,7 +87,7 @@ export function workChain(
   piecesOf: (addend: Numeral, total: Exact) => readonly Piece[],
 ): Trace {
   const [first, ...others] = operands;
-  let reached = numeralValue(first!);
+  let reached = numeralValue(first);
   const lists = others.map((addend) => {
     const pieces = piecesOf(addend, reached);
     reached = reached.plus(numeralValue(addend));
@@ -97,7 +97,7 @@ export function workChain(
     pieces.map(({ worth, place }) => partOf(worth, base, place)).reverse(),
   );
   scribe.openSum([
-    wholeCut(first!),
+    wholeCut(first),
     ...cuts.map((cut) => (cut.length > 0 ? cut : [partOf(Exact.ZERO, base)])),
   ]);
   giveChain(scribe, lists);
@@ -108,7 +108,7 @@ export function workChain(
     }),
   );
   let current: Entry = scribe.owes(0, 0);
-  let total = numeralValue(first!);
+  let total = numeralValue(first);
   chain.forEach(({ piece, owed, at }, row) => {
     const made = addPiece(scribe, {
       current,

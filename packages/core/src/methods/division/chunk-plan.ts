@@ -69,7 +69,7 @@ export function planChunks(plan: DivisionPlan, own: readonly Exact[], school: Sc
   const repeats = rest.repeatsFrom !== null && own.length === 0;
   const block = repeats
     ? rest.figures
-        .slice(rest.repeatsFrom!)
+        .slice(rest.repeatsFrom)
         .map(({ quotient }) => quotient.toString(base).toUpperCase())
         .join('')
     : null;

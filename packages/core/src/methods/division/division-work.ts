@@ -32,11 +32,11 @@ export function plannedDivision(
   school: School,
 ): { readonly plan: DivisionPlan; readonly slip: string } {
   const plan = planDivision(problem, school);
-  const may = plan.shift > 0 && !numeralValue(problem.operands[0]!).isZero;
+  const may = plan.shift > 0 && !numeralValue(problem.operands[0]).isZero;
   if (!scribe.slip(SCALE_ONE.id, may, { at: where('operand', 1) })) {
     return { plan, slip: '' };
   }
-  const wrong = makeProblem('quotient', [problem.operands[0]!, plan.divisor]);
+  const wrong = makeProblem('quotient', [problem.operands[0], plan.divisor]);
   return { plan: planFigures(numbersOf(wrong), plan.last), slip: SCALE_ONE.id };
 }
 

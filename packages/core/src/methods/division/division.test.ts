@@ -90,7 +90,7 @@ describe('quotients', () => {
       fc.property(quotients(5), fc.constantFrom(...METHODS), (problem, id) => {
         const trace = registry.get(id).trace(problem);
         const divisor = Exact.of(integerOf(problem.operands[1]!));
-        const dividend = Exact.of(integerOf(problem.operands[0]!));
+        const dividend = Exact.of(integerOf(problem.operands[0]));
         const live = new Map(trace.start.map(({ id: entry, worth }) => [entry, worth]));
         const inQuotient = new Set<string>();
         for (const { takes, gives } of trace.steps) {

@@ -112,9 +112,9 @@ function sheet(trace: Trace): Sheet {
   return tableSheet(trace, {
     signs: [
       ...between(GIVEN),
-      ...[IMPROPER, RENAMED].flatMap((row) => (filled.includes(row!) ? between(row!) : [])),
+      ...[IMPROPER, RENAMED].flatMap((row) => (filled.includes(row) ? between(row) : [])),
       ...filled
-        .filter((row) => row >= RESULT!)
+        .filter((row) => row >= RESULT)
         .map((row): TableSign => ({ sign: 'equals', row, column: 0 })),
     ],
   });

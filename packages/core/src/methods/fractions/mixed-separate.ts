@@ -48,8 +48,8 @@ export const mixedSeparate = defineMethod({
 
 function work(scribe: Scribe, problem: Problem, school: School): Trace {
   const operands = openOperands(scribe, problem, (k) => ({
-    whole: [k, WHOLES!],
-    part: [k, PARTS!],
+    whole: [k, WHOLES],
+    part: [k, PARTS],
   }));
   const given = operands.flatMap(({ part, frac, sign, index }): Counted[] =>
     part ? [{ entry: part, frac: frac!, sign, operand: index }] : [],
@@ -58,11 +58,11 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
     scribe,
     given.map(({ frac }) => frac.bottom),
     school,
-    { list: (k) => [given[k]!.operand, LISTS!], common: [operands.length, LISTS!] },
+    { list: (k) => [given[k]!.operand, LISTS], common: [operands.length, LISTS] },
   );
   const renamed = renameAll(scribe, given, common, {
-    factor: (k) => [k, FACTORS!],
-    renamed: (k) => [k, RENAMED!],
+    factor: (k) => [k, FACTORS],
+    renamed: (k) => [k, RENAMED],
   });
   const below = operands.length;
   const ready = opened(scribe, operands, renamed, common);
@@ -100,7 +100,7 @@ function opened(
   const [from] = wholes;
   const isDifference = operands.some(({ sign }) => sign < 0n);
   if (!isDifference || top >= taken || !from || from.sign < 0n || from.count === 0n) {
-    return { parts, wholes, columns: [WHOLES!, parts.length > 0 ? RENAMED! : PARTS!] };
+    return { parts, wholes, columns: [WHOLES, parts.length > 0 ? RENAMED : PARTS] };
   }
   const needed = (taken - top + common - 1n) / common;
   const count = needed > from.count ? from.count : needed;
@@ -115,8 +115,8 @@ function opened(
     takes,
     strikes: takes,
     writes: [
-      writing('opened whole', `${stays}`, Exact.of(stays), [0, OPENED!]),
-      writing('opened whole', fracText(made), worthOf(made), [0, OPENED_PARTS!]),
+      writing('opened whole', `${stays}`, Exact.of(stays), [0, OPENED]),
+      writing('opened whole', fracText(made), worthOf(made), [0, OPENED_PARTS]),
     ],
     phrase: phrase('fraction.open', {
       opened: `${count}`,
@@ -132,7 +132,7 @@ function opened(
   return {
     parts: [{ entry: part!, frac: made, sign: 1n, operand: 0 }, ...others],
     wholes: [{ entry: whole!, count: stays, sign: 1n }, ...wholes.slice(1)],
-    columns: [OPENED!, OPENED_PARTS!],
+    columns: [OPENED, OPENED_PARTS],
   };
 }
 
@@ -176,10 +176,10 @@ function sheet(trace: Trace): Sheet {
   const filled = [...new Set(steps.flatMap(({ gives }) => gives.map(({ spot }) => spot.row)))];
   return tableSheet(trace, {
     signs: [
-      { sign, row: last, column: WHOLES! },
+      { sign, row: last, column: WHOLES },
       ...filled
         .filter((row) => row > last + 1)
-        .map((row): TableSign => ({ sign: 'equals', row, column: WHOLES! })),
+        .map((row): TableSign => ({ sign: 'equals', row, column: WHOLES })),
     ],
     ruled: [last],
   });

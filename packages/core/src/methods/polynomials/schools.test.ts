@@ -21,7 +21,9 @@ describe('the pair to start with', () => {
     for (let count = 2; count <= 6; count++) {
       for (const { id } of START.options) {
         const order = startOrder(brackets(count), { start: id });
-        expect([...order].sort()).toEqual(Array.from({ length: count }, (_, k) => k));
+        expect([...order].sort((a, b) => a - b)).toEqual(
+          Array.from({ length: count }, (_, k) => k),
+        );
       }
     }
   });

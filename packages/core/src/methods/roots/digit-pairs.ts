@@ -37,7 +37,7 @@ export const digitPairs = defineMethod({
 });
 
 function work(scribe: Scribe, problem: Problem, school: School): Trace {
-  const plan = planRoot(problem.operands[0]!, school, (slip, place) =>
+  const plan = planRoot(problem.operands[0], school, (slip, place) =>
     scribe.willSlip(slip, where('place', place)),
   );
   return new PairWork(scribe, problem, plan).run();
@@ -64,7 +64,7 @@ class PairWork {
     problem: Problem,
     private readonly plan: RootPlan,
   ) {
-    const total = numeralValue(problem.operands[0]!);
+    const total = numeralValue(problem.operands[0]);
     this.length = new NumberLength(total, scribe.keepsTerms ? this.cuts() : [], problem.base);
     this.owed = this.open();
   }

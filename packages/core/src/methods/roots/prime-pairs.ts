@@ -51,7 +51,7 @@ function accepts(problem: Problem): Acceptance {
 }
 
 function work(scribe: Scribe, problem: Problem): Trace {
-  const radicand = problem.operands[0]!;
+  const radicand = problem.operands[0];
   const total = numeralValue(radicand);
   const ladder = new Ladder(scribe, total, wholeText(total, radicand.base));
   if (total.numerator < 2n) return ladder.single();

@@ -248,7 +248,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   scribe.giveWhole(1, { area: 'end', row: 0, column: 0 });
   scribe.giveWhole(0, { area: 'end', row: Math.max(1, way.hops.length), column: 0 });
   const count = stretch.length;
-  const owed = (k: number) => scribe.owes(larger!, up ? count - 1 - k : k);
+  const owed = (k: number) => scribe.owes(larger, up ? count - 1 - k : k);
   const rings = hopAlong(scribe, way, owed);
   const skipped = rings.map((_, k) => scribe.slip('skip-ring', true, { at: where('hop', k) }));
   const told = rings.filter((_, k) => !skipped[k]);
@@ -256,7 +256,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   const answer = scribe.step({
     law: small.worth.isZero ? 'evaluate' : 'inverse',
     phase: { kind: 'together' },
-    takes: [...rings, scribe.owes(larger!, count), scribe.owes(smaller!, 0)],
+    takes: [...rings, scribe.owes(larger, count), scribe.owes(smaller, 0)],
     writes: [wholeWriting('answer', to, { area: 'answer', row: 0, column: 0 }, base)],
     phrase: phrase('counting.total', {
       hops: told.map(({ worth }) => worth),

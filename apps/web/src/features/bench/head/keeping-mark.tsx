@@ -1,8 +1,8 @@
-import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
-import { useWorked } from '../../../worked/use-worked.ts';
-import { keepNow, resolveConflict, useKeeping, type Keeping } from '../../../store/keeper.ts';
-import { useComparison } from '../../../store/comparison-store.ts';
-import type { Stored } from '../../../api/client.ts';
+import { clock } from '../../../ui/clock.ts';
+import { keepNow, useKeeping, type Keeping } from '../../../store/keeper.ts';
+import { lazy, Suspense } from 'react';
+
+const ConflictDialog = lazy(() => import('./conflict-dialog.tsx'));
 
 /** Whether the comparison is kept, in two words that are always in sight. */
 export function KeepingMark() {
@@ -18,7 +18,9 @@ export function KeepingMark() {
         )}
       </span>
       {keeping.state === 'conflict' && (
-        <ConflictDialog theirs={keeping.theirs} fault={keeping.fault} />
+        <Suspense>
+          <ConflictDialog theirs={keeping.theirs} fault={keeping.fault} />
+        </Suspense>
       )}
     </>
   );
@@ -47,64 +49,4 @@ function waitingDetail({
   return drafted
     ? detail
     : `${detail} The browser's own store is full or forbidden too: leave this page only when it says kept.`;
-}
-
-function clock(iso: string): string {
-  return new Date(iso).toLocaleTimeString([], {
-    hour: '2-digit',
-    minute: '2-digit',
-    hour12: false,
-  });
-}
-
-/** Both versions of a comparison that was changed in two places. */
-function ConflictDialog(props: { readonly theirs: Stored; readonly fault: string | undefined }) {
-  const { theirs, fault } = props;
-  const mine = useComparison((state) => state.content);
-  const { papers } = useWorked();
-  return (
-    <Dialog open maxWidth="sm" fullWidth aria-labelledby="conflict-title">
-      <DialogTitle id="conflict-title">This comparison was changed elsewhere</DialogTitle>
-      <DialogContent className="versions">
-        <Version
-          name="This version"
-          title={mine.title}
-          problem={mine.problem}
-          papers={papers.map((paper) => paper.method.shortName)}
-        />
-        <Version
-          name={`The other, kept ${clock(theirs.updatedAt)}`}
-          title={theirs.document.title}
-          problem={theirs.document.problem}
-          papers={theirs.document.papers.map((paper) => paper.method)}
-        />
-      </DialogContent>
-      {fault && <p className="dialog-fault">The copy could not be kept. {fault}</p>}
-      <DialogActions>
-        <Button onClick={() => void resolveConflict('theirs')}>Take the other</Button>
-        <Button onClick={() => void resolveConflict('both')}>Keep this one as a copy</Button>
-        <Button variant="contained" onClick={() => void resolveConflict('mine')}>
-          Keep this one
-        </Button>
-      </DialogActions>
-    </Dialog>
-  );
-}
-
-interface VersionProps {
-  readonly name: string;
-  readonly title: string;
-  readonly problem: string;
-  readonly papers: readonly string[];
-}
-
-function Version({ name, title, problem, papers }: VersionProps) {
-  return (
-    <section>
-      <h3>{name}</h3>
-      <p>{title || 'no title'}</p>
-      <p className="figures">{problem}</p>
-      <p className="caption">{papers.join(', ')}</p>
-    </section>
-  );
 }

@@ -111,7 +111,7 @@ describe('the choosing of hops', () => {
     act(() => root.render(<HopsButton paper={scene().papers[0]!} />));
     expect(host.textContent).toBe('');
     act(() => root.render(<HopsButton paper={paper()} />));
-    act(() => button('own hops…').dispatchEvent(new MouseEvent('click', { bubbles: true })));
+    void act(() => button('own hops…').dispatchEvent(new MouseEvent('click', { bubbles: true })));
     expect(useSession.getState()).toMatchObject({ choosing: 'p3', active: 'p3' });
   });
 
@@ -138,10 +138,12 @@ describe('the choosing of hops', () => {
     type('ten');
     expect(said()).toMatch(/“ten” is not a hop/);
     type('13');
-    act(() => field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true })));
+    void act(() =>
+      field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true })),
+    );
     expect(currentDocument().papers[2]!.hops).toEqual(['13']);
     act(() => root.render(<HopsStrip paper={paper()} />));
-    act(() => button('+13').dispatchEvent(new MouseEvent('click', { bubbles: true })));
+    void act(() => button('+13').dispatchEvent(new MouseEvent('click', { bubbles: true })));
     expect(currentDocument().papers[2]!.hops).toEqual([]);
   });
 });

@@ -106,7 +106,7 @@ function PartOf(props: {
 function shareText(amount: Exact, { kind, operands, base }: Problem, say: Speaker): string {
   const ends = !numberText(amount, base).includes('/');
   if (kind !== 'quotient' || ends) return say.worth(amount);
-  const divisor = numeralValue(operands[1]!);
+  const divisor = numeralValue(operands[1]);
   return `${say.worth(amount.times(divisor))} ÷ ${say.worth(divisor)}`;
 }
 
