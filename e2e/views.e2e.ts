@@ -80,6 +80,25 @@ describe('the bench at 1280x800', () => {
     await page.waitText('.paper[data-paper="0"] .sentence', /carry/);
   });
 
+  it('points at the regions of the shared picture with the keyboard', async () => {
+    await open('46 × 58');
+    await page.waitCount('.area .region', 4);
+    await page.script("document.querySelector('.area svg').focus()");
+    await page.keys(Key.ARROW_DOWN);
+    const first = await page.text('.worth-figure');
+    await page.keys(Key.ARROW_DOWN);
+    expect(await page.text('.worth-figure')).not.toBe(first);
+    const name = await page.script<string>(
+      "return document.activeElement.getAttribute('aria-label')",
+    );
+    expect(name).toMatch(/^\d+ ?× ?\d+ = \d+, (owed|marked|some)$/);
+    await page.keys(Key.ENTER);
+    await page.script('document.activeElement.blur()');
+    expect(await page.count('.region.exact')).toBe(1);
+    await page.keys(Key.ESCAPE);
+    await page.waitCount('.region.exact', 0);
+  });
+
   it('names a slip made on purpose, and takes it back by a press', async () => {
     const { document } = await findComparison(server, '46 × 58');
     const [column, ...others] = (document as unknown as { papers: { slips: string[] }[] }).papers;

@@ -1,4 +1,4 @@
-import { sendBeforeLeaving, wouldBeLost } from '../store/keeper.ts';
+import { sendBeforeLeaving, wouldBeLost } from '../store/keeping.ts';
 
 /** Sends what waits when the page goes, and asks first where nothing else would keep it. */
 export function watchLeaving(): void {

@@ -1,7 +1,7 @@
 import { Suspense, useEffect } from 'react';
 import { Link, Outlet, useParams } from 'react-router';
 import { comparisonsApi } from '../api/client.ts';
-import { closeComparison, openComparison, useKeeping } from '../store/keeper.ts';
+import { closeComparison, openComparison, useKeeping } from '../store/keeping.ts';
 import { useComparison } from '../store/comparison-store.ts';
 import { resetSession } from '../store/session-store.ts';
 import { Dialogs } from './dialogs.tsx';

@@ -1,6 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { Route, Routes } from 'react-router';
 import { BenchPage } from '../features/bench/bench-page.tsx';
+import { Notices } from '../ui/notices.tsx';
 import { Nowhere } from './broken.tsx';
 import { Latest } from './latest.tsx';
 import { OpenComparison } from './open-comparison.tsx';
@@ -47,6 +48,7 @@ export function Screens() {
           <Route path="print" element={<PrintPage />} />
         </Route>
       </Routes>
+      <Notices />
     </Suspense>
   );
 }

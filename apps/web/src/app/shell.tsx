@@ -1,7 +1,6 @@
 import { NavLink, Outlet, useLocation, useMatch } from 'react-router';
 import { useEffect, useState } from 'react';
 import { LeftDraftsBar } from './left-drafts-bar.tsx';
-import { Notices } from '../ui/notices.tsx';
 
 /** The rail with the screens, and the screen beside it. */
 export function Shell() {
@@ -26,7 +25,6 @@ export function Shell() {
         <LeftDraftsBar />
         <Outlet />
       </div>
-      <Notices />
     </div>
   );
 }

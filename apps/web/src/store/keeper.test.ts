@@ -5,6 +5,7 @@ import type { Stored } from '../api/client.ts';
 import { currentDocument, dispatch, history } from './comparison-store.ts';
 import { changed, stepped } from './edits.ts';
 import { freshDocument } from './content.ts';
+import { deskOf, type Desk } from './desk.ts';
 import { keepDraft, readDraft, type Draft } from './drafts.ts';
 import {
   closeComparison,
@@ -13,7 +14,8 @@ import {
   sendBeforeLeaving,
   useKeeping,
   wouldBeLost,
-} from './keeper.ts';
+} from './keeping.ts';
+import { makeKeeper } from './keeper.ts';
 import { discard, keepAsCopy, settleLeftDrafts, useLeft } from './left-drafts.ts';
 import { ownTab } from './tab.ts';
 
@@ -436,5 +438,70 @@ describe('leaving the page', () => {
     sendBeforeLeaving();
     await jest.advanceTimersByTimeAsync(0);
     expect(server.stored.version).toBe(1);
+  });
+});
+
+describe('a keeper of its own parts', () => {
+  it('keeps its own document, whatever another one keeps', async () => {
+    const kept: string[] = [];
+    const make = (title: string) => {
+      let document = { ...start, title };
+      let changed: (now: Desk, before: Desk) => void = () => undefined;
+      const stored = (version: number) =>
+        ({
+          id: title,
+          version,
+          createdAt: '',
+          updatedAt: '',
+          title,
+          problem: document.problem,
+          document,
+          unreadable: null,
+        }) as Stored;
+      const made = makeKeeper({
+        server: {
+          open: () => Promise.resolve({ ok: true, value: stored(1) }),
+          update: (id, version, sent) => {
+            kept.push(`${id} ${version} ${sent.title}`);
+            return Promise.resolve({ ok: true, value: { ...stored(version + 1), document: sent } });
+          },
+          create: () => Promise.reject(new Error('nothing is created')),
+        },
+        desk: {
+          document: () => document,
+          open: (opened) => (document = opened),
+          subscribe: (tell) => {
+            changed = tell;
+            return () => undefined;
+          },
+        },
+        drafts: {
+          keep: () => true,
+          drop: () => undefined,
+          read: () => Promise.resolve(null),
+          left: () => Promise.resolve([]),
+          take: () => Promise.resolve(false),
+        },
+        tab: {
+          own: () => title,
+          claim: () => Promise.resolve(),
+          living: () => Promise.resolve(new Set<string>()),
+        },
+      });
+      const retitled = (to: string) => {
+        const before = deskOf(document);
+        document = { ...document, title: to };
+        changed(deskOf(document), before);
+      };
+      return { made, retitled };
+    };
+    const [one, other] = [make('one'), make('other')];
+    await Promise.all([one.made.openComparison('one'), other.made.openComparison('other')]);
+    one.retitled('first');
+    expect(one.made.view.getState().keeping.state).toBe('keeping');
+    expect(other.made.view.getState().keeping.state).toBe('kept');
+    await jest.advanceTimersByTimeAsync(1000);
+    expect(kept).toEqual(['one 1 first']);
+    expect(one.made.view.getState().keeping.state).toBe('kept');
   });
 });

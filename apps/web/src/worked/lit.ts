@@ -1,10 +1,12 @@
 import {
   isOneNumber,
+  owedEntries,
   type Box,
   type Counterpart,
   type EntryId,
   type Group,
   type Subject,
+  type TermSet,
 } from '@levee/core';
 import { mergedBoxes } from './boxes.ts';
 import type { Paper, Worked } from './work.ts';
@@ -49,6 +51,45 @@ export function lightOf(paper: Paper, counterpart: Counterpart, step: number): L
     case 'overlap':
       return 'part';
   }
+}
+
+/** How a region of a picture, a bar or a block lights up: as exactly what is pointed at, as some of it, or not. */
+export type PictureLight = 'exact' | 'near' | '';
+
+/** The light of terms in the shared picture. */
+export function termsLight(subject: Subject | null, terms: TermSet): PictureLight {
+  if (!subject || terms.isEmpty) return '';
+  if (terms.isWithin(subject.terms)) return 'exact';
+  return terms.intersects(subject.lookFor) ? 'near' : '';
+}
+
+/** The light of an entry of one paper wherever else it is drawn. */
+export function entryLight(
+  { lane, index }: Paper,
+  id: EntryId,
+  subject: Subject | null,
+): PictureLight {
+  if (!subject) return '';
+  if (subject.entry === id && subject.lane === index) return 'exact';
+  const terms = lane.termsOf(id);
+  if (terms.isEmpty || !terms.intersects(subject.lookFor)) return '';
+  const entry = lane.find(id);
+  const whole = terms.equals(subject.lookFor) && entry?.worth.equals(terms.worth());
+  return whole ? 'exact' : 'near';
+}
+
+/** Numbers of the steps of a paper that deal with some of what is pointed at. */
+export function litSteps(paper: Paper, subject: Subject | null): ReadonlySet<number> {
+  if (!subject || subject.lookFor.isEmpty) return new Set();
+  return new Set([...subject.lookFor.indices()].flatMap((term) => paper.dealtAt.get(term) ?? []));
+}
+
+/** Whether some of what is pointed at is still owed on a paper after so many steps. */
+export function isOwedStill(paper: Paper, subject: Subject, step: number): boolean {
+  return owedEntries(paper.lane.trace).some(
+    ({ id }) =>
+      (paper.line.takenAt.get(id) ?? Infinity) > step && entryLight(paper, id, subject) !== '',
+  );
 }
 
 /** What lights up on every paper when this is pointed at. */

@@ -1,4 +1,5 @@
 import type { EntryId, Group, GroupRole } from '../account/account.ts';
+import { owedEntries } from '../account/owed.ts';
 import { TermSet } from '../account/terms.ts';
 import type { Exact } from '../exact/exact.ts';
 import type { Amount, Comparison, Lane } from './compare.ts';
@@ -183,7 +184,7 @@ function made(
   terms: TermSet,
 ): Counterpart {
   const groups = amounts.map((amount) => amount.group);
-  const owed = lane.trace.start.filter((entry) => {
+  const owed = owedEntries(lane.trace).filter((entry) => {
     const own = lane.termsOf(entry.id);
     return !own.isEmpty && own.isWithin(terms);
   });

@@ -437,3 +437,18 @@ describe('step labels', () => {
     expect(labels(1)).toBe('6·8 | 40·8 | = 368 | 6·50 | 40·50 | = 2300 | = 2668');
   });
 });
+
+describe('an amount that a later stage opens', () => {
+  it('is found on the other papers too, where their work on it goes', () => {
+    const problem = problemFrom('12 × 34 × 5');
+    const methods = ['lattice', 'lattice'].map((id) => ({ method: registry.get(id) }));
+    const comparison = compare(problem, methods);
+    const [first, second] = comparison.lanes.map(({ trace }) =>
+      trace.steps.flatMap(({ opens }) => opens),
+    );
+    expect(first!.length).toBeGreaterThan(0);
+    const subject = pointAt(comparison, { kind: 'entry', lane: 0, id: first![0]!.id })!;
+    const there = new Set(subject.counterparts[1]!.entries);
+    expect(second!.some(({ id }) => there.has(id))).toBe(true);
+  });
+});

@@ -15,7 +15,6 @@ import { dispatch, useComparison } from '../../store/comparison-store.ts';
 import { hasRoom, recorded } from '../../store/edits.ts';
 import { notify } from '../../ui/notices.tsx';
 import { ProblemText } from '../../ui/problem-text.tsx';
-import { Notices } from '../../ui/notices.tsx';
 import { useNotation, useWorked } from '../../worked/use-worked.ts';
 import { Calculator, type Keyed } from './calculator.tsx';
 import { CheckRow } from './check-row.tsx';
@@ -107,7 +106,6 @@ export function ChecksPage() {
         </div>
       </div>
       <Certainties />
-      <Notices />
     </main>
   );
 }

@@ -11,7 +11,7 @@ import {
   type Unreadable,
 } from '../../api/client.ts';
 import { away } from '../../away/away.ts';
-import { closeComparison } from '../../store/keeper.ts';
+import { closeComparison } from '../../store/keeping.ts';
 import { download, fileName } from '../../ui/download.ts';
 import { notify } from '../../ui/notices.tsx';
 import { ProblemText } from '../../ui/problem-text.tsx';

@@ -14,7 +14,6 @@ import { useComparison } from '../../store/comparison-store.ts';
 import { download, fileName } from '../../ui/download.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import { Tex } from '../../ui/tex.tsx';
-import { Notices } from '../../ui/notices.tsx';
 import { useNotation } from '../../worked/use-worked.ts';
 import { copy } from '../../ui/copy.ts';
 import { useAgreement } from '../../worked/certified.ts';
@@ -112,7 +111,6 @@ function Reasons({ made }: { readonly made: Certified }) {
         </div>
         <Costs />
       </div>
-      <Notices />
     </main>
   );
 }

@@ -1,8 +1,8 @@
+import { isOwedStill } from '../../../worked/lit.ts';
 import {
   answerText,
   Exact,
   numeralValue,
-  owedEntries,
   substitutionOf,
   substitutionText,
   type Speaker,
@@ -233,10 +233,6 @@ function Column({ paper, step, range, active, subject }: ColumnProps) {
 function footOf(paper: Paper, step: number, subject: Subject | null): Exact {
   if (!subject) return Exact.ZERO;
   const { owed, balance } = paper.drawnLevels[step]!;
-  const waiting = owedEntries(paper.lane.trace).some(
-    (entry) =>
-      (paper.line.takenAt.get(entry.id) ?? Infinity) > step &&
-      paper.lane.termsOf(entry.id).intersects(subject.lookFor),
-  );
+  const waiting = isOwedStill(paper, subject, step);
   return waiting ? balance.minus(owed) : Exact.ZERO;
 }

@@ -1,7 +1,7 @@
 import { clock } from '../../../ui/clock.ts';
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useWorked } from '../../../worked/use-worked.ts';
-import { resolveConflict } from '../../../store/keeper.ts';
+import { resolveConflict } from '../../../store/keeping.ts';
 import { useComparison } from '../../../store/comparison-store.ts';
 import type { Stored } from '../../../api/client.ts';
 

@@ -1,5 +1,6 @@
 import { clock } from '../../../ui/clock.ts';
-import { keepNow, useKeeping, type Keeping } from '../../../store/keeper.ts';
+import { keepNow, useKeeping } from '../../../store/keeping.ts';
+import { type Keeping } from '../../../store/keeper.ts';
 import { lazy, Suspense } from 'react';
 
 const ConflictDialog = lazy(() => import('./conflict-dialog.tsx'));

@@ -1,4 +1,5 @@
-import { stepLabels, type Pace, type TermSet } from '@levee/core';
+import { litSteps } from '../../../worked/lit.ts';
+import { stepLabels, type Pace } from '@levee/core';
 import FirstPageIcon from '@mui/icons-material/FirstPage';
 import LastPageIcon from '@mui/icons-material/LastPage';
 import NavigateBeforeIcon from '@mui/icons-material/NavigateBefore';
@@ -87,7 +88,7 @@ const LETTER = 6.4;
 function Lane({ paper, step, columns, width, blocks }: LaneProps) {
   const subject = useSubject();
   const root = useRef<HTMLDivElement>(null);
-  const lit = useMemo(() => litSteps(paper, subject?.lookFor ?? null), [paper, subject]);
+  const lit = useMemo(() => litSteps(paper, subject), [paper, subject]);
   useBlockStates(root, step, lit);
   return (
     <div className="lane" ref={root}>
@@ -148,13 +149,6 @@ function breadth(label: string): number {
   return label.replace(/(\d+)\/(\d+)/g, (_, top: string, bottom: string) =>
     top.length > bottom.length ? top : bottom,
   ).length;
-}
-
-/** Numbers of the steps that deal with some of these terms. */
-function litSteps(paper: Paper, terms: TermSet | null): ReadonlySet<number> {
-  if (!terms || terms.isEmpty) return new Set();
-  const lit = [...terms.indices()].flatMap((term) => paper.dealtAt.get(term) ?? []);
-  return new Set(lit);
 }
 
 /** With a common pace all papers go to the stop that has the step; alone, only the one. */

@@ -1,3 +1,4 @@
+import { termsLight, type PictureLight } from '../../../worked/lit.ts';
 import {
   amountWriter,
   Exact,
@@ -10,7 +11,7 @@ import {
   type AreaGround,
 } from '@levee/core';
 import { memo, useCallback, useMemo } from 'react';
-import { hover, pin, type PointedAt } from '../../../store/session-store.ts';
+import { type PointedAt } from '../../../store/session-store.ts';
 import {
   useActive,
   useNotation,
@@ -21,10 +22,11 @@ import {
 import type { Worked } from '../../../worked/work.ts';
 import { SvgMath } from '../../../ui/svg-math.tsx';
 import { partLabel } from './part-label.ts';
+import { Picture, Region } from './region.tsx';
 import { PicturePanel } from './picture-panel.tsx';
 import { standingsOf, type Standing } from './standings.ts';
 
-type Region = AreaGround['regions'][number];
+type Cell = AreaGround['regions'][number];
 
 /** One rectangle with every method's cuts: what is dealt with, what is owed, what is pointed at. */
 export function AreaPicture() {
@@ -99,13 +101,7 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
     [space],
   );
   return (
-    <svg
-      width={width}
-      height={height}
-      role="img"
-      aria-label="Area picture"
-      onPointerLeave={() => hover(null)}
-    >
+    <Picture name="Area picture" width={width} height={height}>
       <g className="strips">
         {ground.across.map(({ part, text, from, to }) =>
           fits(labelOf(text), (to - from) * w + 6) ? (
@@ -143,13 +139,7 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
           key={region.term}
           region={region}
           standing={standings[region.term] ?? 'owed'}
-          lit={
-            subject?.terms.has(region.term)
-              ? 'exact'
-              : subject?.lookFor.has(region.term)
-                ? 'near'
-                : ''
-          }
+          lit={termsLight(subject, point(region.term).terms)}
           notation={notation}
           write={write}
           point={point}
@@ -159,14 +149,14 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
           height={h}
         />
       ))}
-    </svg>
+    </Picture>
   );
 }
 
 interface RegionViewProps {
-  readonly region: Region;
+  readonly region: Cell;
   readonly standing: Standing;
-  readonly lit: 'exact' | 'near' | '';
+  readonly lit: PictureLight;
   readonly notation: Notation;
   readonly write: (amount: Exact) => string;
   readonly point: (term: number) => PointedAt;
@@ -192,17 +182,16 @@ const RegionView = memo(function RegionView(props: RegionViewProps) {
   const whole = `${product} = ${worth}`;
   const label = area === worth && fits(whole, box.width) ? whole : area;
   return (
-    <g
+    <Region
+      name={`${product} = ${worth}, ${standing}`}
       className={`region ${standing} ${lit}`}
-      onPointerEnter={() => hover(point(term))}
-      onClick={() => pin(point(term))}
+      point={point(term)}
     >
-      <title>{`${product} = ${worth}, ${standing}`}</title>
       <rect {...box} />
       {box.height >= 13 && fits(label, box.width) && (
         <SvgMath x={box.x + box.width / 2} y={box.y + box.height / 2 + 4.5} text={label} />
       )}
-    </g>
+    </Region>
   );
 });
 

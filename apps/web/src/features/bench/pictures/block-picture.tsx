@@ -1,8 +1,9 @@
+import { entryLight } from '../../../worked/lit.ts';
 import { blockPlaces, blocksAt, type BlockRun, type Subject } from '@levee/core';
 import { useMemo } from 'react';
-import { hover, pin } from '../../../store/session-store.ts';
 import { useSpeaker, useSubject } from '../../../worked/use-worked.ts';
 import type { Paper } from '../../../worked/work.ts';
+import { Picture, Region } from './region.tsx';
 
 interface BlockPictureProps {
   readonly paper: Paper;
@@ -28,13 +29,7 @@ export function BlockPicture({ paper, step, width, height }: BlockPictureProps) 
   const room = (width - GAP * (places - 1)) / places;
   const signed = trace.problem.kind === 'difference';
   return (
-    <svg
-      width={width}
-      height={height}
-      role="img"
-      aria-label={`Base blocks of ${paper.method.shortName}`}
-      onPointerLeave={() => hover(null)}
-    >
+    <Picture name={`Base blocks of ${paper.method.shortName}`} width={width} height={height}>
       {columns.map(({ place, plus, minus }) => {
         const x = (places - 1 - place) * (room + GAP);
         const half = signed ? room / 2 : room;
@@ -66,7 +61,7 @@ export function BlockPicture({ paper, step, width, height }: BlockPictureProps) 
           </g>
         );
       })}
-    </svg>
+    </Picture>
   );
 }
 
@@ -123,14 +118,12 @@ function Side({ runs, side, paper, subject, x, width, height, most }: SideProps)
     <>
       {runs.map((run) => {
         const pointed = { kind: 'entry', paper: paper.id, id: run.entry } as const;
-        const lit = subject && paper.lane.termsOf(run.entry).intersects(subject.lookFor);
-        const own = subject?.entry === run.entry && subject.lane === paper.index;
         return (
-          <g
+          <Region
             key={run.entry}
-            className={`run ${side} ${run.standing} ${own ? 'exact' : lit ? 'near' : ''}`}
-            onPointerEnter={() => hover(pointed)}
-            onClick={() => pin(pointed)}
+            name={`${run.count} ${run.count === 1 ? 'block' : 'blocks'}, ${run.standing}`}
+            className={`run ${side} ${run.standing} ${entryLight(paper, run.entry, subject)}`}
+            point={pointed}
           >
             {Array.from({ length: run.count }, () => {
               const k = n++;
@@ -144,7 +137,7 @@ function Side({ runs, side, paper, subject, x, width, height, most }: SideProps)
                 />
               );
             })}
-          </g>
+          </Region>
         );
       })}
     </>

@@ -1,8 +1,9 @@
+import { termsLight } from '../../../worked/lit.ts';
 import { Exact, raised, shareOf, TermSet, termText, type KindsGround } from '@levee/core';
 import { useMemo } from 'react';
-import { hover, pin } from '../../../store/session-store.ts';
 import { useSteps, useSubject, useWorked } from '../../../worked/use-worked.ts';
 import { SvgMath } from '../../../ui/svg-math.tsx';
+import { Picture, Region } from './region.tsx';
 import { PicturePanel } from './picture-panel.tsx';
 import { standingsOf } from './standings.ts';
 
@@ -41,39 +42,27 @@ function Columns({ ground, width, height }: ColumnsProps) {
   const pitch = width / columns.length;
   const wide = Math.min(78, pitch - 14);
   return (
-    <svg
-      width={width}
-      height={height}
-      className="kinds"
-      role="img"
-      aria-label="Kinds of terms"
-      onPointerLeave={() => hover(null)}
-    >
+    <Picture name="Kinds of terms" width={width} height={height} className="kinds">
       {columns.map(({ letters, blocks, sum }, k) => {
         const x = pitch * (k + 0.5) - wide / 2;
         return (
           <g key={letters}>
             {blocks.map(({ term, text, worth, from, to }) => {
               const pointed = { kind: 'terms', terms: TermSet.of(space, term) } as const;
-              const lit = subject?.terms.has(term)
-                ? 'exact'
-                : subject?.lookFor.has(term)
-                  ? 'near'
-                  : '';
+              const lit = termsLight(subject, pointed.terms);
               const [top, bottom] = [Math.min(y(from), y(to)), Math.max(y(from), y(to))];
               return (
-                <g
+                <Region
                   key={term}
+                  name={text === termText(worth) ? text : `${text} = ${termText(worth)}`}
                   className={`region ${standings[term] ?? 'owed'} ${lit}`}
-                  onPointerEnter={() => hover(pointed)}
-                  onClick={() => pin(pointed)}
+                  point={pointed}
                 >
-                  <title>{text}</title>
                   <rect x={x} y={top} width={wide} height={Math.max(2, bottom - top)} />
                   {bottom - top >= 13 && (
                     <SvgMath x={x + wide / 2} y={(top + bottom) / 2 + 4.5} text={termText(worth)} />
                   )}
-                </g>
+                </Region>
               );
             })}
             <SvgMath
@@ -95,6 +84,6 @@ function Columns({ ground, width, height }: ColumnsProps) {
         );
       })}
       <line className="zero" x1={0} x2={width} y1={y(Exact.ZERO)} y2={y(Exact.ZERO)} />
-    </svg>
+    </Picture>
   );
 }

@@ -1,10 +1,10 @@
+import { entryLight, type PictureLight } from '../../../worked/lit.ts';
 import {
   Exact,
   lineAt,
   numberText,
   scaleOf,
   shareOf,
-  type EntryId,
   type LineHop,
   type LineSegment,
   type Problem,
@@ -12,11 +12,12 @@ import {
   type Subject,
 } from '@levee/core';
 import { memo, useMemo, useState, type PointerEvent } from 'react';
-import { hover, pin, useSession } from '../../../store/session-store.ts';
+import { useSession } from '../../../store/session-store.ts';
 import { useSpeaker, useSubject } from '../../../worked/use-worked.ts';
 import type { Ground, Paper, Worked } from '../../../worked/work.ts';
 import { landingOf, takeHop } from '../hops.ts';
 import { SvgMath } from '../../../ui/svg-math.tsx';
+import { Picture, Region } from './region.tsx';
 import { partLabel } from './part-label.ts';
 
 interface LinePictureProps {
@@ -47,13 +48,7 @@ export function LinePicture({ worked, steps, ground, width, height }: LinePictur
   const row = Math.min(64, (height - AXIS) / worked.papers.length);
   const signed = worked.problem.kind === 'difference';
   return (
-    <svg
-      width={width}
-      height={height}
-      role="img"
-      aria-label="Line picture"
-      onPointerLeave={() => hover(null)}
-    >
+    <Picture name="Line picture" width={width} height={height}>
       {worked.papers.map((paper, k) => (
         <Row
           key={k}
@@ -69,7 +64,7 @@ export function LinePicture({ worked, steps, ground, width, height }: LinePictur
         />
       ))}
       <Axis ground={ground} scale={scale} y={worked.papers.length * row} problem={worked.problem} />
-    </svg>
+    </Picture>
   );
 }
 
@@ -111,7 +106,7 @@ const Row = memo(function Row(props: RowProps) {
         key={segment.entry}
         segment={segment}
         paper={paper}
-        light={lightOf(paper, segment.entry, subject)}
+        light={entryLight(paper, segment.entry, subject)}
         scale={scale}
         y={y}
         height={bar}
@@ -155,23 +150,10 @@ const Row = memo(function Row(props: RowProps) {
   );
 });
 
-type Light = 'exact' | 'near' | '';
-
-/** Whether a segment is exactly what is pointed at, or holds some of its terms. */
-function lightOf({ lane, index }: Paper, id: EntryId, subject: Subject | null): Light {
-  if (!subject) return '';
-  if (subject.entry === id && subject.lane === index) return 'exact';
-  const terms = lane.termsOf(id);
-  if (terms.isEmpty || !terms.intersects(subject.lookFor)) return '';
-  const entry = lane.find(id);
-  const whole = terms.equals(subject.lookFor) && entry?.worth.equals(terms.worth());
-  return whole ? 'exact' : 'near';
-}
-
 interface SegmentProps {
   readonly segment: LineSegment;
   readonly paper: Paper;
-  readonly light: Light;
+  readonly light: PictureLight;
   readonly scale: Scale;
   readonly y: number;
   readonly height: number;
@@ -186,19 +168,18 @@ function SegmentView({ segment, paper, light, scale, y, height, side }: SegmentP
   const room = x2 - x1;
   const state = held ? 'held' : standing;
   return (
-    <g
+    <Region
+      name={`${text}, ${side === 'minus' ? 'taken away, ' : ''}${state}`}
       className={`segment ${side} ${state} ${light}`}
-      data-segment={entry}
-      onPointerEnter={() => hover(pointed)}
-      onClick={() => pin(pointed)}
+      entry={entry}
+      point={pointed}
     >
-      <title>{`${text}, ${side === 'minus' ? 'taken away, ' : ''}${state}`}</title>
       <rect x={x1} y={y} width={Math.max(0.8, room)} height={height} />
       {unit && room > 24 && <Ticks segment={segment} unit={unit} scale={scale} y={y} h={height} />}
       {height >= 9 && text.length * LETTER < room && (
         <SvgMath x={(x1 + x2) / 2} y={y + height * 0.5 + 4} text={text} />
       )}
-    </g>
+    </Region>
   );
 }
 
@@ -235,19 +216,13 @@ function HopArc({ hop, paper, lit, scale, y, height }: HopProps) {
   const lift = Math.min(height, 5 + Math.abs(x2 - x1) / 5);
   const tip = x2 > x1 ? -3.5 : 3.5;
   return (
-    <g
-      className={lit ? 'hop exact' : 'hop'}
-      data-hop={hop.entry}
-      onPointerEnter={() => hover(pointed)}
-      onClick={() => pin(pointed)}
-    >
-      <title>{hop.text}</title>
+    <Region name={hop.text} className={lit ? 'hop exact' : 'hop'} point={pointed}>
       <path d={`M${x1} ${y}Q${middle} ${y - lift * 1.7} ${x2} ${y}`} />
       <path className="tip" d={`M${x2 + tip} ${y - 3.5}L${x2} ${y}L${x2 + tip} ${y + 0.5}`} />
       {Math.abs(x2 - x1) > partLabel(hop.text).length * LETTER && (
         <SvgMath x={middle} y={y - 2} text={partLabel(hop.text)} />
       )}
-    </g>
+    </Region>
   );
 }
 

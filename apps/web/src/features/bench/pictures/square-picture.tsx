@@ -1,4 +1,5 @@
-import { inNotation, type TermSet, type SquareGround, type SquarePart } from '@levee/core';
+import { termsLight } from '../../../worked/lit.ts';
+import { inNotation, type SquareGround, type SquarePart } from '@levee/core';
 import { useMemo } from 'react';
 import { hover, pin } from '../../../store/session-store.ts';
 import {
@@ -11,6 +12,7 @@ import {
 import { apart } from './part-label.ts';
 import { PicturePanel } from './picture-panel.tsx';
 import { standingOf, standingsOf } from './standings.ts';
+import { Picture, Region } from './region.tsx';
 
 /** Room for the widths above the square, and the least at its left. */
 const TOP = 26;
@@ -54,19 +56,8 @@ function Square({ ground, width, height }: SquareProps) {
       width: inNotation(text, notation).length * LETTER,
     })),
   );
-  const lit = (terms: TermSet) => {
-    if (!subject) return '';
-    if (!terms.isEmpty && terms.isWithin(subject.terms)) return 'exact';
-    return terms.intersects(subject.lookFor) ? 'near' : '';
-  };
   return (
-    <svg
-      width={width}
-      height={height}
-      role="img"
-      aria-label="Square"
-      onPointerLeave={() => hover(null)}
-    >
+    <Picture name="Square" width={width} height={height}>
       {ground.widths.map(({ text, from, to }, k) => {
         const label = inNotation(text, notation);
         const middle = ((from + to) / 2) * side;
@@ -90,14 +81,14 @@ function Square({ ground, width, height }: SquareProps) {
           side={side}
           edge={edge}
           standing={standingOf(standings, part.terms)}
-          lit={lit(part.terms)}
+          lit={termsLight(subject, part.terms)}
           title={`${inNotation(part.text, notation)} = ${say.worth(part.worth)}`}
           label={say.worth(part.worth)}
         />
       ))}
       {ground.left && (
         <g
-          className={`region ${standingOf(standings, ground.left.terms)} ${lit(ground.left.terms)}`}
+          className={`region ${standingOf(standings, ground.left.terms)} ${termsLight(subject, ground.left.terms)}`}
           onPointerEnter={() => hover({ kind: 'terms', terms: ground.left!.terms })}
           onClick={() => pin({ kind: 'terms', terms: ground.left!.terms })}
         >
@@ -111,7 +102,7 @@ function Square({ ground, width, height }: SquareProps) {
           </text>
         </g>
       )}
-    </svg>
+    </Picture>
   );
 }
 
@@ -135,12 +126,7 @@ function Part({ part, side, edge, standing, lit, title, label }: PartProps) {
     TOP + (first!.y + first!.height / 2) * side,
   ];
   return (
-    <g
-      className={`region ${standing} ${lit}`}
-      onPointerEnter={() => hover(pointed)}
-      onClick={() => pin(pointed)}
-    >
-      <title>{title}</title>
+    <Region name={title} className={`region ${standing} ${lit}`} point={pointed}>
       {part.boxes.map((box, k) => (
         <rect
           key={k}
@@ -160,6 +146,6 @@ function Part({ part, side, edge, standing, lit, title, label }: PartProps) {
           {label}
         </text>
       ) : null}
-    </g>
+    </Region>
   );
 }
