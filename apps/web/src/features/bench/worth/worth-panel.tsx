@@ -36,7 +36,8 @@ function Hint() {
   return (
     <p className="caption">
       Point at any figure, cell or region to see its worth and where the same amount lives on the
-      other papers. A click holds it fast; with the keyboard, Tab to a paper and use the arrows.
+      other papers. A click holds it fast; with the keyboard, Tab to a paper or the picture and use
+      the arrows.
     </p>
   );
 }
