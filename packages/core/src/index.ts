@@ -1,17 +1,7 @@
 export { Exact } from './exact/exact.ts';
 export { inNotation, PLAIN_NOTATION, type Notation } from './exact/notation.ts';
-export {
-  fractionText,
-  mixedNumeral,
-  mixedText,
-  numberText,
-  numeral,
-  numeralText,
-  numeralValue,
-  wholeText,
-  type Numeral,
-} from './exact/numeral.ts';
-export { failureText, type ProblemFailure } from './problem/failure.ts';
+export { mixedNumeral, numberText, numeral, numeralText, numeralValue } from './exact/numeral.ts';
+export { failureText } from './problem/failure.ts';
 export { benchFailure, comparingFailure, LIMITS } from './problem/limits.ts';
 export {
   inBase,
@@ -20,89 +10,59 @@ export {
   operandName,
   problemSign,
   problemText,
-  problemValue,
   productProblem,
   readProblem,
   type Problem,
   type ProblemKind,
-  type ReadProblem,
 } from './problem/problem.ts';
-export { readExpression, type ReadExpression } from './problem/read-expression.ts';
-export { contextWarnings, contextWarningText, type ContextWarning } from './problem/context.ts';
+export { readExpression } from './problem/read-expression.ts';
+export { contextWarnings, contextWarningText } from './problem/context.ts';
 export { evaluate } from './problem/evaluate.ts';
-export {
-  asBrackets,
-  asFigures,
-  bridgeLetter,
-  bridgeRows,
-  type BridgeRow,
-} from './problem/bridge.ts';
+export { asBrackets, asFigures, bridgeLetter, bridgeRows } from './problem/bridge.ts';
 export { substitutionOf, substitutionText } from './problem/substitution.ts';
 export { letterRuns } from './sheet/drawing.ts';
 export { isLinkShown, linkPath } from './sheet/sheet.ts';
 export { notationFor } from './phrases/speaker.ts';
-export { lettersText, raised, termText } from './exact/terms-text.ts';
+export { raised, raisedNumber, termText } from './exact/terms-text.ts';
 export { squareGround, type SquareGround, type SquarePart } from './ground/square.ts';
 export { kindsGround, type KindsGround } from './ground/kinds.ts';
-export { placedPoint, type PlacedPoint } from './problem/point.ts';
-export { amountWriter, scriptOf, writeAmount, type Script } from './problem/script.ts';
+export { amountWriter, scriptOf, type Script } from './problem/script.ts';
 export { scaleOf, type Scale } from './problem/scale.ts';
-export {
-  addressText,
-  readAddress,
-  readWhere,
-  whereText,
-  type Feature,
-  type Where,
-} from './account/chance.ts';
-export { leaksOf, type Leak } from './account/leaks.ts';
-export type { LightRun } from './account/light-run.ts';
-export { structureOf, type Finding, type Structure } from './problem/structure.ts';
+export { readAddress, readWhere, whereText, type Where } from './account/chance.ts';
+export { structureOf, type Structure } from './problem/structure.ts';
 export { findingText } from './problem/structure-text.ts';
 export { expressionTex } from './problem/expression-tex.ts';
 export { estimateOf, proposedOperands, roundings } from './problem/estimate.ts';
 export type {
-  Entry,
   EntryId,
   Given,
   Group,
   Law,
   Mark,
-  Opportunity,
   OwedEntry,
-  Phrase,
   School,
   SlipRequest,
   Step,
   Trace,
 } from './account/account.ts';
 export { answerText } from './account/answer-text.ts';
-export { rootOf, type FoundRoot } from './account/root.ts';
+export { rootOf } from './account/root.ts';
 export { owedEntries } from './account/owed.ts';
-export { audit, type AuditFault } from './account/audit.ts';
-export { TermSet, type TermSpace } from './account/terms.ts';
+export { audit } from './account/audit.ts';
+export { TermSet } from './account/terms.ts';
 export {
   hasOpportunity,
   mostTelling,
   refusalText,
   resolveSchool,
   schoolFailureText,
-  type Acceptance,
   type HopVerdict,
   type Method,
-  type OwnHops,
   type Refusal,
   type SchoolSpec,
 } from './methods/method.ts';
 export { registry } from './methods/index.ts';
-export type { Registry } from './methods/registry.ts';
-export {
-  phrasePieces,
-  sayMarked,
-  sayPlain,
-  type PhrasePiece,
-  type Voice,
-} from './phrases/phrasebook.ts';
+export { phrasePieces, sayMarked, sayPlain, type Voice } from './phrases/phrasebook.ts';
 export { Speaker, speakerFor } from './phrases/speaker.ts';
 export {
   decodeVocabulary,
@@ -111,34 +71,14 @@ export {
   type Vocabulary,
   type VocabularyKey,
 } from './phrases/vocabulary.ts';
-export {
-  signGlyph,
-  signSize,
-  type Box,
-  type Ruling,
-  type Sheet,
-  type SheetSign,
-} from './sheet/sheet.ts';
-export { drawSheet, type Drawing, type Figure } from './sheet/drawing.ts';
+export { signGlyph, signSize, type Box, type Sheet } from './sheet/sheet.ts';
+export { drawSheet, type Drawing } from './sheet/drawing.ts';
 export { figuresMarkup, slotsMarkup } from './sheet/markup.ts';
 export { sheetSvg } from './sheet/svg-sink.ts';
 export { sheetText } from './sheet/text-sink.ts';
-export {
-  givenState,
-  marksById,
-  markState,
-  timeline,
-  type MarkState,
-  type Timeline,
-} from './sheet/visible.ts';
-export { blockPlaces, blocksAt, type BlockColumn, type BlockRun } from './ground/blocks.ts';
-export {
-  lineAt,
-  lineExtent,
-  type LineHop,
-  type LineMoment,
-  type LineSegment,
-} from './ground/line.ts';
+export { givenState, markState, timeline, type Timeline } from './sheet/visible.ts';
+export { blockPlaces, blocksAt, type BlockRun } from './ground/blocks.ts';
+export { lineAt, lineExtent, type LineHop, type LineSegment } from './ground/line.ts';
 export { areaTotals, type AreaTotals } from './ground/area-totals.ts';
 export { areaGround, type AreaGround } from './ground/area.ts';
 export { compare, type Choice, type Comparison, type Lane } from './compare/compare.ts';
@@ -150,18 +90,15 @@ export {
   sameAmounts,
   type Counterpart,
   type Pointed,
-  type Relation,
-  type SameAmount,
   type Subject,
 } from './compare/amounts.ts';
-export { isRewriting } from './account/rewriting.ts';
 export { levels, shareOf, type Level } from './compare/levels.ts';
-export { certainties, type Certainty } from './compare/certainty.ts';
+export { certainties } from './compare/certainty.ts';
 export { foresee, type Foresight } from './compare/foresight.ts';
 export { checkOf, checks } from './checks/index.ts';
 export { directions, directionText, type Direction } from './checks/direction-check.ts';
 export { certainText } from './checks/leading-figures-check.ts';
-export { reachOf, type SlipReach } from './checks/reach.ts';
+export { reachOf } from './checks/reach.ts';
 export type { CheckFinding, CheckId, CheckSpec, CheckSubject, Outcome } from './checks/check.ts';
 export { cost, type Cost } from './compare/cost.ts';
 export { agreement } from './compare/agreement.ts';
@@ -174,41 +111,29 @@ export {
   leakText,
   amountText,
   expressionLine,
-  equationText,
   squaredTex,
   valueText,
   lawName,
   LAW_LABELS,
-  LAW_NAMES,
   movesLatex,
   termTextsOf,
   sumTex,
   texText,
   type TermTexts,
 } from './compare/agreement-export.ts';
-export { verifyAgreement, type Verification } from './compare/verify-agreement.ts';
+export { verifyAgreement } from './compare/verify-agreement.ts';
 export { traceDocument } from './formats/trace-document.ts';
-export type { TraceDocument } from './formats/trace-shape.ts';
 export { traceMarkdown } from './formats/trace-markdown.ts';
 export { comparisonReport } from './formats/comparison-report.ts';
-export type { ComparisonReport } from './formats/comparison-report-shape.ts';
 export { methodsDocument } from './formats/methods-document.ts';
-export { DOCUMENTS, schemaFile, type OpenDocument } from './formats/documents.ts';
+export { DOCUMENTS, schemaFile } from './formats/documents.ts';
 export { jsonSchemaOf, type Read, type ReadFault } from './describe/describe.ts';
-export { CHECKS, OUTCOMES } from './checks/check.ts';
-export { COMPARISON_VERSION } from './formats/comparison-migrations.ts';
 export { choicesOf } from './formats/choices.ts';
-export {
-  decodeComparison,
-  readComparison,
-  type DecodedComparison,
-} from './formats/comparison-document.ts';
+export { decodeComparison, readComparison } from './formats/comparison-document.ts';
 export {
   JUDGEMENTS,
   MAX_CHECKS,
-  MAX_HOPS,
   MAX_PAPERS,
-  PACES,
   TEXT_LIMITS,
   type Judgement,
   type Pace,
@@ -223,7 +148,6 @@ export {
   type PaperWork,
 } from './formats/comparison-shape.ts';
 export { decodeAgreement } from './formats/agreement-document.ts';
-export { lightReport, type LightReport } from './formats/light-report.ts';
 export { watchTraces } from './methods/watch.ts';
-export { auditDocument, type TraceFault } from './formats/trace-audit.ts';
+export { auditDocument } from './formats/trace-audit.ts';
 export { LAW_TABLE } from './laws/table.ts';

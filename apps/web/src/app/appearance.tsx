@@ -21,7 +21,7 @@ const COLOURS = {
   },
 } as const;
 
-/** The controls' look, in the same colours as the style sheets' tokens. */
+/** The controls' look. Paper, page, ink and faint are those of `tokens.css`; water and signal lie between two of theirs. */
 function themeOf(mode: 'light' | 'dark') {
   const c = COLOURS[mode];
   return createTheme({

@@ -6,7 +6,7 @@ import type { Feature, Where } from './chance.ts';
 import type { Phase } from './phase.ts';
 import type { TermSet, TermSpace } from './terms.ts';
 
-/** Names one entry of one trace. Minted by the Scribe alone. */
+/** Names one entry of one trace. The Scribe mints it; a work in stages puts the stage's prefix before it. */
 export type EntryId = string & { readonly entryId: true };
 
 /** Why a step neither gains nor loses anything. */

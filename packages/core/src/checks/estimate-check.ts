@@ -20,7 +20,7 @@ export function isNearEnough(
   power = 1,
 ): boolean {
   if (estimate.isZero || answer.isZero) return answer.equals(estimate);
-  if (estimate.numerator < 0n !== answer.numerator < 0n) return false;
+  if (estimate.isNegative !== answer.isNegative) return false;
   const ratio = answer.dividedBy(estimate);
   const [low, high] =
     judgement === 'close' ? [Exact.of(9, 10), Exact.of(11, 10)] : [Exact.of(1, 2), Exact.of(2)];
@@ -61,7 +61,7 @@ export const estimateCheck: CheckSpec = {
     const about = Exact.parse(estimate!.value);
     const near = isNearEnough(answer, about, estimate!.judgement);
     const off = answer.minus(about);
-    const away = text(off.numerator < 0n ? off.negate() : off);
+    const away = text(off.absolute());
     const asked =
       estimate!.judgement === 'close' ? 'within a tenth of it' : 'from half of it to twice it';
     return {

@@ -33,7 +33,7 @@ function addingBack(answer: Exact, problem: Problem): { sum: Exact; carries: rea
 export function littleOnes({ trace }: Lane): readonly number[] {
   return trace.steps.flatMap(({ gives }) =>
     gives.flatMap(({ role, place, worth }) =>
-      role === 'little one' && worth.numerator < 0n ? [place!] : [],
+      role === 'little one' && worth.isNegative ? [place!] : [],
     ),
   );
 }
@@ -52,7 +52,7 @@ function checkDifference(lane: Lane, answer: Exact): CheckFinding {
   const { problem } = lane.trace;
   const [minuend, subtrahend] = problem.operands.map(numeralValue);
   const text = amountWriter(problem);
-  if (scriptOf(problem) !== 'figures' || answer.numerator < 0n) {
+  if (scriptOf(problem) !== 'figures' || answer.isNegative) {
     const sum = answer.plus(subtrahend!);
     return {
       outcome: sum.equals(minuend!) ? 'agrees' : 'disagrees',

@@ -19,7 +19,7 @@ export function certainText({ figures, length, high, decimals }: Certainty): str
   const all = figures.padEnd(length, '·').padStart(decimals + 1, '0');
   const split = all.length - decimals;
   const text = decimals === 0 ? all : `${all.slice(0, split)}.${all.slice(split)}`;
-  return `${high.numerator < 0n ? '−' : ''}${text}`;
+  return `${high.isNegative ? '−' : ''}${text}`;
 }
 
 /** Whether an answer's figures down to the last one that is worked lie in the range. */

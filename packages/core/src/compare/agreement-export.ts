@@ -1,3 +1,4 @@
+import { plainNumber, RAISED_RUN } from '../exact/terms-text.ts';
 import type { Law } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
 import { inNotation, pointTex, timesTex, type Notation } from '../exact/notation.ts';
@@ -229,14 +230,9 @@ export function sumTex(expression: Expression, texts: TermTexts, notation: Notat
   return pointTex(fractionsTex(raisedTex(signs)), notation);
 }
 
-const RAISED = '⁰¹²³⁴⁵⁶⁷⁸⁹';
-
 /** Raised figures as exponents. */
 function raisedTex(line: string): string {
-  return line.replaceAll(
-    /[⁰¹²³⁴-⁹]+/g,
-    (run) => `^{${[...run].map((figure) => RAISED.indexOf(figure)).join('')}}`,
-  );
+  return line.replaceAll(RAISED_RUN, (run) => `^{${plainNumber(run)}}`);
 }
 
 /** Fractions of a line that are not typeset yet. */

@@ -253,7 +253,7 @@ function heldLoad(trace: Trace): { most: number; largest: Exact } {
 /** The figure that is held, or the whole number where one is. */
 function heldNumber({ glyph, place, worth }: Mark, base: number): Exact {
   if (place !== undefined) return Exact.of(BigInt(parseInt(glyph, base)));
-  return worth.numerator < 0n ? worth.negate() : worth;
+  return worth.absolute();
 }
 
 function leadingCertainAt(trace: Trace): number {

@@ -58,7 +58,7 @@ function isOneOpened(base: number, before: Expression, after: Expression): boole
     .find((amount, k) => !amount.equals(old[k]!))!
     .minus(old.find((amount, k) => !amount.equals(made[k]!))!);
   const isPower = (amount: Exact) => {
-    const size = amount.numerator < 0n ? -amount.numerator : amount.numerator;
+    const size = amount.isNegative ? -amount.numerator : amount.numerator;
     return [size, amount.denominator].every((n) => /^10*$/.test(n.toString(base)));
   };
   const tens = shift.dividedBy(Exact.of(base)).isWhole;

@@ -33,8 +33,8 @@ const KINDS: readonly (readonly [
   ['carry', 'carry', () => true],
   ['opening', 'regrouped digit', () => true],
   ['scratch', 'scratch', () => true],
-  ['little ones', 'little one', (mark) => mark.worth.numerator < 0n],
-  ['shortfall', 'place total', (mark) => mark.worth.numerator < 0n && mark.place !== undefined],
+  ['little ones', 'little one', (mark) => mark.worth.isNegative],
+  ['shortfall', 'place total', (mark) => mark.worth.isNegative && mark.place !== undefined],
   ['adjustment', 'adjustment', () => true],
   ['whole opened', 'opened whole', () => true],
 ];
@@ -101,7 +101,7 @@ function termForesight({ steps }: Trace): readonly Foresight[] {
 /** Whether minus meets minus in a step: of two factors, or of a bracket and its term. */
 export function meetsMinus({ about }: Step): boolean {
   const factors = about?.factors ?? [];
-  return factors.length > 1 && factors.every(({ coefficient }) => coefficient.numerator < 0n);
+  return factors.length > 1 && factors.every(({ coefficient }) => coefficient.isNegative);
 }
 
 /** Whether both numbers of a quotient are scaled, and the places that what is left goes into. */

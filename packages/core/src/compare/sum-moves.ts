@@ -74,7 +74,7 @@ function changeOf({ takes, gives }: Step, lane: Lane): Exact {
   const old = takes.map((id) => lane.find(id) as Entry);
   const own = old.filter(({ id }) => before !== null && lane.termsOf(id).equals(before));
   const by = (made?.worth ?? Exact.ZERO).minus(Exact.sum(own.map(({ worth }) => worth)));
-  return by.numerator < 0n ? by.negate() : by;
+  return by.absolute();
 }
 
 /** Everything has come to nothing: both numbers were the same. */
@@ -157,7 +157,7 @@ function writtenFraction({ glyph, worth }: Mark, { trace }: Lane): string | null
   const size = glyph.replace('−', '');
   const text = /^\d+\/\d+$/.test(size) ? size : commonText(worth, trace, glyph);
   if (text === null || text === absolute(worth)) return null;
-  return worth.numerator < 0n ? `−${text}` : text;
+  return worth.isNegative ? `−${text}` : text;
 }
 
 /** A product of crossing is a numerator alone; its denominator is that of its worth, as both make it. */
@@ -169,7 +169,7 @@ function commonText(worth: Exact, { steps }: Lane['trace'], glyph: string): stri
   const top = Exact.of(BigInt(glyph.replace('−', '-')));
   const bottom = top.isZero ? null : top.dividedBy(worth);
   if (!bottom) return null;
-  const size = bottom.numerator < 0n ? bottom.negate() : bottom;
+  const size = bottom.absolute();
   return `${glyph.replace('−', '')}/${size}`;
 }
 
@@ -179,7 +179,7 @@ function termsOfLeaf(leaf: Expression): readonly string[] {
 }
 
 function absolute(worth: Exact): string {
-  return (worth.numerator < 0n ? worth.negate() : worth).toString();
+  return worth.absolute().toString();
 }
 
 function applied(

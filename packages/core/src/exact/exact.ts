@@ -88,6 +88,16 @@ export class Exact {
     return this.denominator === 1n && this.isConstant;
   }
 
+  /** Whether it is below zero; of an amount with letters, whether the number in it is. */
+  get isNegative(): boolean {
+    return this.numerator < 0n;
+  }
+
+  /** Its size, without its minus. */
+  absolute(): Exact {
+    return this.isNegative ? this.negate() : this;
+  }
+
   plus(other: Exact): Exact {
     const lettered = addTerms(this.lettered, other.lettered);
     if (this.denominator === 1n && other.denominator === 1n) {

@@ -49,7 +49,7 @@ export function figure(digit: number): string {
 
 /**
  * Reads figures with at most one point, in the given base. Throws RangeError for a figure the base
- * does not have; {@link ../problem/parse.ts} reports such figures to people before it gets here.
+ * does not have; {@link ../problem/grammar.ts} reports such figures to people before it gets here.
  */
 export function numeral(text: string, base = 10): Numeral {
   if (!Number.isInteger(base) || base < MIN_BASE || base > MAX_BASE) {
@@ -223,7 +223,7 @@ export function pointedText(count: bigint, decimals: number, base: number): stri
 
 /** The amount as a numeral of a base, or null when it is negative or its figures never end. */
 export function numeralFor(amount: Exact, base: number): Numeral | null {
-  if (!amount.isConstant || amount.numerator < 0n) return null;
+  if (!amount.isConstant || amount.isNegative) return null;
   if (decimalsNeeded(amount, base) === null) return null;
   return numeral(numberText(amount, base), base);
 }

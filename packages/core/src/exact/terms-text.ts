@@ -2,19 +2,27 @@ import type { Exact } from './exact.ts';
 
 const RAISED = '⁰¹²³⁴⁵⁶⁷⁸⁹';
 
+/** Raised figures in a text. */
+export const RAISED_RUN = /[⁰¹²³⁴-⁹]+/g;
+
+/** A whole number in raised figures: `12` as `¹²`. */
+export function raisedNumber(value: number | string): string {
+  return [...String(value)].map((figure) => RAISED[Number(figure)]).join('');
+}
+
+/** A run of raised figures as plain ones. */
+export function plainNumber(run: string): string {
+  return [...run].map((figure) => RAISED.indexOf(figure)).join('');
+}
+
 /** Exponents as raised figures: `x^2y` becomes `x²y`. */
 export function raised(text: string): string {
-  return text.replace(/\^(\d+)/g, (_, power: string) =>
-    [...power].map((figure) => RAISED[Number(figure)]).join(''),
-  );
+  return text.replace(/\^(\d+)/g, (_, power: string) => raisedNumber(power));
 }
 
 /** Raised figures back as exponents: `x²y` becomes `x^2y`. */
 export function lowered(text: string): string {
-  return text.replace(
-    /[⁰¹²³⁴-⁹]+/g,
-    (run) => `^${[...run].map((figure) => RAISED.indexOf(figure)).join('')}`,
-  );
+  return text.replace(RAISED_RUN, (run) => `^${plainNumber(run)}`);
 }
 
 /** A single term as it is written in a sentence or on paper: `3x²`, `−x`, `3/4 x`, `−7`. */

@@ -146,7 +146,7 @@ function strips(pieces: readonly Piece[]): { strips: readonly Strip[]; toScale: 
     .reverse();
   const side = Exact.sum(pieces.map(({ worth }) => worth));
   const least = Math.min(LEAST, 0.9 / shown.length);
-  const equal = pieces.some(({ worth }) => !worth.isConstant || worth.numerator < 0n);
+  const equal = pieces.some(({ worth }) => !worth.isConstant || worth.isNegative);
   const sizes = shown.map(({ piece }) =>
     equal ? 1 / shown.length : Math.max(least, trueShare(piece.worth, side)),
   );

@@ -24,7 +24,7 @@ export function blocksAt(read: Trace, step: number): readonly BlockColumn[] {
   const trace = read.whole ?? read;
   const columns = new Map<number, { plus: BlockRun[]; minus: BlockRun[] }>();
   for (const entry of liveEntries(trace, step)) {
-    const side = entry.worth.numerator < 0n ? 'minus' : 'plus';
+    const side = entry.worth.isNegative ? 'minus' : 'plus';
     for (const [place, count] of countsOf(entry, trace)) {
       const column = columns.get(place) ?? { plus: [], minus: [] };
       column[side].push({ entry: entry.id, count, standing: entry.standing });
@@ -46,7 +46,7 @@ export function blockPlaces(trace: Trace): number {
 }
 
 function countsOf(entry: Entry, { problem: { base }, space }: Trace): readonly [number, number][] {
-  const size = entry.worth.numerator < 0n ? -entry.worth.numerator : entry.worth.numerator;
+  const size = entry.worth.isNegative ? -entry.worth.numerator : entry.worth.numerator;
   const place = placeOf(entry, space);
   if (place !== undefined) return [[place, Number(size / BigInt(base) ** BigInt(place))]];
   return [...size.toString(base)]

@@ -43,7 +43,7 @@ export function kindsGround(space: TermSpace): KindsGround {
       .filter(({ worth }) => worth.letters === kind)
       .map(({ term, worth }): KindBlock => {
         const count = worth.coefficient;
-        const isAgainst = count.numerator < 0n;
+        const isAgainst = count.isNegative;
         const from = isAgainst ? below : above;
         const to = from.plus(count);
         if (isAgainst) below = to;

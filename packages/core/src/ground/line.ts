@@ -47,7 +47,7 @@ export function lineAt(trace: Trace, step: number): LineMoment {
   );
   const minus = laid(
     trace,
-    live.filter(({ worth }) => worth.numerator < 0n),
+    live.filter(({ worth }) => worth.isNegative),
   );
   const from = minus.at(-1)?.to ?? Exact.ZERO;
   const to = plus.at(-1)?.to ?? Exact.ZERO;
@@ -66,7 +66,7 @@ export function lineExtent(traces: readonly Trace[]): {
   };
   for (const trace of traces) {
     const plus = tally(trace, ({ worth }) => (worth.numerator > 0n ? worth : null));
-    const minus = tally(trace, ({ worth }) => (worth.numerator < 0n ? worth.negate() : null));
+    const minus = tally(trace, ({ worth }) => (worth.isNegative ? worth.negate() : null));
     [...plus, ...minus].forEach(reach);
     for (const { hop } of trace.steps.flatMap(({ gives }) => gives)) {
       if (hop) [hop.from, hop.to].forEach(reach);
@@ -83,7 +83,7 @@ export function liveEntries(trace: Trace, step: number): readonly Entry[] {
 function laid(trace: Trace, entries: readonly Entry[]): readonly LineSegment[] {
   let at = Exact.ZERO;
   const order = new Map(entries.map((entry) => [entry.id, positionOf(entry.terms)]));
-  const size = ({ worth }: Entry) => (worth.numerator < 0n ? worth.negate() : worth);
+  const size = ({ worth }: Entry) => worth.absolute();
   return [...entries]
     .sort((a, b) => order.get(a.id)! - order.get(b.id)! || size(b).compare(size(a)))
     .map((entry) => {
@@ -125,7 +125,7 @@ function partOf({ text, worth }: Entry): Exact | null {
   const bottom = /\/(\d+)$/.exec(text)?.[1];
   const unit = bottom ? Exact.of(1n, BigInt(bottom)) : Exact.ONE;
   const count = worth.dividedBy(unit);
-  const size = count.numerator < 0n ? -count.numerator : count.numerator;
+  const size = count.isNegative ? -count.numerator : count.numerator;
   return size > 1n && size <= MOST_CUTS && count.isWhole ? unit : null;
 }
 

@@ -131,7 +131,7 @@ export function otherTerms({ takes, gives }: Change, { spent }: LawFrame): Fault
 
 /** The terms that are left when those of amounts that count against others are taken from theirs. */
 export function left(amounts: readonly Amount[]): ReadonlySet<string> {
-  const against = held(amounts.filter(({ worth }) => worth.numerator < 0n));
+  const against = held(amounts.filter(({ worth }) => worth.isNegative));
   return new Set([...held(amounts)].filter((term) => !against.has(term)));
 }
 

@@ -14,7 +14,7 @@ import {
   type LawFrame,
   type LawRule,
 } from './law.ts';
-import { absolute, lastPlace, regroups } from './regrouping.ts';
+import { lastPlace, regroups } from './regrouping.ts';
 
 /** A sum, a product, a quotient or a power of numbers becomes the number that it makes. */
 function workedOut(change: Change, frame: LawFrame): Fault {
@@ -95,7 +95,7 @@ function parts(change: Change, frame: LawFrame, mixed: boolean): Fault {
     takes.length === 1 && gives.length > 1 ? null : 'it is not one number taken apart',
     () => (gives.every(({ terms }) => sameTerms(terms, held(takes), frame.spent)) ? null : ALL),
     () => {
-      const signs = new Set(gives.map(({ worth }) => worth.numerator < 0n));
+      const signs = new Set(gives.map(({ worth }) => worth.isNegative));
       return mixed === signs.size > 1 ? null : 'a part is taken back';
     },
   );
@@ -248,7 +248,7 @@ function findPart(change: Change, frame: LawFrame): Fault {
   return firstFault(
     unequal(change),
     gives.length === 1 && takes.length > 1 ? null : 'it is not one part that is found',
-    () => (takes.some(({ worth }) => worth.numerator < 0n) ? null : 'nothing is taken away'),
+    () => (takes.some(({ worth }) => worth.isNegative) ? null : 'nothing is taken away'),
     otherTerms(change, frame),
   );
 }
@@ -334,9 +334,9 @@ function sameChange(change: Change, frame: LawFrame, kind: 'sum' | 'difference')
     if (!deltas) return 'an amount is of other terms than before';
     const changed = deltas.filter(({ by }) => !by.isZero);
     if (changed.length < 2) return 'nothing is changed';
-    const sizes = new Set(changed.map(({ by }) => absolute(by).toString()));
+    const sizes = new Set(changed.map(({ by }) => by.absolute().toString()));
     if (changed.length % 2 !== 0 || sizes.size !== 1) return 'the changes are not alike';
-    return frame.by === null || sizes.has(absolute(frame.by).toString())
+    return frame.by === null || sizes.has(frame.by.absolute().toString())
       ? null
       : `the change is not ${frame.by}`;
   });

@@ -164,7 +164,7 @@ function wholeAsParts(change: Change, frame: LawFrame): Fault {
     new Set(side.map(denominatorOf).filter((bottom) => bottom !== 1n));
   return firstFault(unequal(change), otherTerms(change, frame), () => {
     if (frame.script !== 'fractions') return 'there is no fraction';
-    if (new Set(takes.map(({ worth }) => worth.numerator < 0n)).size > 1) {
+    if (new Set(takes.map(({ worth }) => worth.isNegative)).size > 1) {
       return 'amounts against each other are worked out';
     }
     // On a paper what is owed is told by its worth alone, in lowest terms.
@@ -345,7 +345,7 @@ function sign(change: Change, frame: LawFrame): Fault {
       return 'a product is worked out, not only turned';
     const parts = [...take!.terms].flatMap((term) => frame.partsOf(term));
     const minus = parts.some(
-      ({ operand, worth }) => worth.coefficient.numerator < 0n || frame.isTaken(operand),
+      ({ operand, worth }) => worth.coefficient.isNegative || frame.isTaken(operand),
     );
     return minus ? null : 'no minus is there';
   });

@@ -41,7 +41,7 @@ export interface Places extends Pick<LawFrame, 'base' | 'spent'> {
 /** Everything was put together first and then written by places: every new amount is of all terms. */
 function togetherFault({ takes, gives }: Change, frame: Places): Fault {
   const all = held(takes);
-  const signs = new Set(takes.map(({ worth }) => worth.numerator < 0n));
+  const signs = new Set(takes.map(({ worth }) => worth.isNegative));
   if (signs.size > 1 && !frame.mayOppose) return 'amounts against each other are worked out';
   if (!gives.every(({ terms }) => sameTerms(terms, all, frame.spent))) {
     return 'the terms of the places are not those of what they come from';
@@ -106,7 +106,7 @@ function piecesOf({ takes, gives }: Change, base: number): readonly Piece[] {
 /** The larger place first, and of one place the larger amount. */
 function byPlace(a: Exact, b: Exact, base: number): number {
   const [left, right] = [lastPlace(a, base) ?? 0, lastPlace(b, base) ?? 0];
-  return left === right ? absolute(b).compare(absolute(a)) : right - left;
+  return left === right ? b.absolute().compare(a.absolute()) : right - left;
 }
 
 function flow(takes: readonly Amount[], gives: readonly Amount[]): readonly Piece[] {
@@ -116,7 +116,7 @@ function flow(takes: readonly Amount[], gives: readonly Amount[]): readonly Piec
   for (const from of takes) {
     let left = from.worth;
     while (!left.isZero && k < gives.length) {
-      const size = absolute(left).compare(absolute(room)) < 0 ? left : room;
+      const size = left.absolute().compare(room.absolute()) < 0 ? left : room;
       pieces.push({ from, to: gives[k]!, size });
       [left, room] = [left.minus(size), room.minus(size)];
       if (room.isZero) room = gives[++k]?.worth ?? Exact.ZERO;
@@ -133,7 +133,7 @@ function splitFault(
   goesLower: readonly boolean[] = parts.map(() => true),
 ): Fault {
   if (parts.length < 2) return null;
-  if (parts.some((part) => part.numerator < 0n !== whole.numerator < 0n)) {
+  if (parts.some((part) => part.isNegative !== whole.isNegative)) {
     return `${whole} is not taken apart, but more and something taken back`;
   }
   const place = lastPlace(whole, base);
@@ -155,7 +155,7 @@ function opensOne(
 ): boolean {
   return [place, place - 1].some((own) => {
     const one = placeValue(base, own);
-    const isOpened = parts.some((part, k) => goesLower[k]! && absolute(part).equals(one));
+    const isOpened = parts.some((part, k) => goesLower[k]! && part.absolute().equals(one));
     return isOpened && parts.every((part) => part.dividedBy(one).isWhole);
   });
 }
@@ -166,8 +166,4 @@ export function lastPlace(amount: Exact, base: number): number | null {
   if (decimals === null) return null;
   const figures = amount.times(placeValue(base, decimals)).numerator.toString(base);
   return /0*$/.exec(figures)![0].length - decimals;
-}
-
-export function absolute(amount: Exact): Exact {
-  return amount.numerator < 0n ? amount.negate() : amount;
 }

@@ -133,7 +133,7 @@ const UNLIKE: ReadonlySet<Mark['role']> = new Set([
 ]);
 
 function magnitude(amount: Exact): Exact {
-  return amount.numerator < 0n ? amount.negate() : amount;
+  return amount.absolute();
 }
 
 /** Fractions: like and unlike, improper, zero, wholes alone, a whole opened, a difference of nothing. */

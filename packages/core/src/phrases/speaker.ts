@@ -3,7 +3,7 @@ import { fractionText, numberText, placeValue } from '../exact/numeral.ts';
 import type { Problem } from '../problem/problem.ts';
 import { scriptOf } from '../problem/script.ts';
 import type { Notation } from '../exact/notation.ts';
-import { lettersText } from '../exact/terms-text.ts';
+import { lettersText, raisedNumber } from '../exact/terms-text.ts';
 import { scaleOf } from '../problem/scale.ts';
 import type { Vocabulary } from './vocabulary.ts';
 
@@ -17,8 +17,6 @@ const THOUSANDS = [
   'quintillion',
   'sextillion',
 ];
-
-const SUPERSCRIPTS = '⁰¹²³⁴⁵⁶⁷⁸⁹';
 
 /** How many figures of the whole numbers on the paper stand after the point, in truth. */
 export interface SpokenScale {
@@ -255,7 +253,7 @@ function shortened(figures: string): string {
 function decimalPlaces(place: number): string {
   if (place < 0) return `${decimalPlaces(-place).replace(/s$/, '').replace(' ', '-')}ths`;
   const group = THOUSANDS[Math.floor(place / 3)];
-  if (group === undefined) return `places of 10${superscript(place)}`;
+  if (group === undefined) return `places of 10${raisedNumber(place)}`;
   const lead = ['', 'ten', 'hundred'][place % 3]!;
   return `${[lead, group].filter(Boolean).join(' ')}s`;
 }
@@ -263,9 +261,5 @@ function decimalPlaces(place: number): string {
 function powerText(base: number, place: number): string {
   if (place < 0) return `1/${powerText(base, -place)}`;
   const value = placeValue(base, place).toString();
-  return value.length <= 6 ? value : `${base}${superscript(place)}`;
-}
-
-function superscript(value: number): string {
-  return [...String(value)].map((digit) => SUPERSCRIPTS[Number(digit)]).join('');
+  return value.length <= 6 ? value : `${base}${raisedNumber(place)}`;
 }

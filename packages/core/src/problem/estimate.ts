@@ -105,7 +105,7 @@ function easyDividend(dividend: Numeral, divisor: Exact): Exact {
 export function estimateOf(kind: ProblemKind, operands: readonly Exact[]): Exact {
   if (kind !== 'root') return valueOfKind(kind, operands);
   const [of = Exact.ZERO] = operands;
-  if (of.numerator < 0n) return Exact.ZERO;
+  if (of.isNegative) return Exact.ZERO;
   return exactRoot(of) ?? Exact.of(wholeRoot(of.numerator / of.denominator));
 }
 
@@ -121,7 +121,7 @@ function nearestSquare(radicand: Numeral): Exact {
   const squares = Array.from({ length: base }, (_, k) => Exact.of((k + 1) ** 2).times(unit));
   const off = (square: Exact) => {
     const by = square.minus(value);
-    return by.numerator < 0n ? by.negate() : by;
+    return by.absolute();
   };
   return squares.reduce((best, square) => (off(square).compare(off(best)) < 0 ? square : best));
 }

@@ -49,7 +49,7 @@ export function placedPoint(problem: Problem, estimate?: Exact): PlacedPoint | n
 /** How many figures must stand after the point so that the number comes nearest to an estimate in ratio. */
 export function nearestPoint(whole: bigint, estimate: Exact, base: number): number {
   if (whole === 0n || estimate.isZero) return 0;
-  const about = estimate.numerator < 0n ? estimate.negate() : estimate;
+  const about = estimate.absolute();
   const off = (decimals: number) => {
     const ratio = Exact.of(whole).times(placeValue(base, -decimals)).dividedBy(about);
     return ratio.compare(Exact.ONE) < 0 ? Exact.ONE.dividedBy(ratio) : ratio;

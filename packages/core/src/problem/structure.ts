@@ -82,7 +82,7 @@ function byTerms({ kind, operands }: Problem): Structure {
 }
 
 function isBelowZero(term: Exact): boolean {
-  return term.coefficient.numerator < 0n;
+  return term.coefficient.isNegative;
 }
 
 /** Roots by their pairs, by zeros in them, and whether they come out. */

@@ -117,7 +117,7 @@ function heldIds(trace: Trace): ReadonlySet<EntryId> {
   return new Set(marks.filter((mark) => mark.medium === 'head').map((mark) => mark.id));
 }
 
-/** Whether a cell is in the tray only. */
+/** The sheet moved so that everything on it is inside its margins. */
 function shifted(sheet: SheetParts): Sheet {
   const [xs, ys] = extents(sheet);
   const dx = MARGIN - xs.least;

@@ -9,7 +9,7 @@ import type { Problem } from '../../problem/problem.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
 import type { Sheet } from '../../sheet/sheet.ts';
 import { defineMethod, type HopVerdict } from '../method.ts';
-import { absolute, acceptsSum, isPositive, roundingChange, wholeCut } from '../shared/sums.ts';
+import { acceptsSum, isPositive, roundingChange, wholeCut } from '../shared/sums.ts';
 import { signed, wholeWriting } from '../shared/whole.ts';
 
 type RoundValues = { readonly from: Exact; readonly to: Exact; readonly change: Exact };
@@ -19,7 +19,7 @@ const round: Wording<RoundValues> = {
     `For ${say.amount(from)} take **${say.amount(to)}**, and mark **${isPositive(change) ? '' : '+'}${say.amount(change.negate())}** for the end.`,
   value: ({ from, to, change }, say) => {
     const more = change.numerator > 0n;
-    const by = say.amount(absolute(change));
+    const by = say.amount(change.absolute());
     return `**${say.amount(to)}** is ${by} ${more ? 'more' : 'less'} than ${say.amount(from)}, so ${by} must be ${more ? 'taken away' : 'given back'} at the end.`;
   },
 };
@@ -35,12 +35,12 @@ const adjust: Wording<AdjustValues> = {
   digit: ({ from, change, to, slip }, say) =>
     slip === 'forget-adjustment'
       ? `The answer is read as **${say.amount(to)}**; the mark at the side is forgotten.`
-      : `${say.amount(from)} ${change.numerator < 0n ? '−' : '+'} ${say.amount(absolute(change))} = **${say.amount(to)}**${slip === '' ? '' : ', adjusted the wrong way'}.`,
+      : `${say.amount(from)} ${change.isNegative ? '−' : '+'} ${say.amount(change.absolute())} = **${say.amount(to)}**${slip === '' ? '' : ', adjusted the wrong way'}.`,
   value: ({ from, change, to, slip }, say) => {
     if (slip === 'forget-adjustment')
-      return `**${say.amount(to)}** is left as it is, though ${say.amount(absolute(change))} ${say.is(2)} still to be put right.`;
-    const act = change.numerator < 0n ? 'too much, taken away' : 'too little, given back';
-    return `${say.amount(absolute(change))} ${act} from ${say.amount(from)}: **${say.amount(to)}**${slip === '' ? '' : ', which goes the wrong way'}.`;
+      return `**${say.amount(to)}** is left as it is, though ${say.amount(change.absolute())} ${say.is(2)} still to be put right.`;
+    const act = change.isNegative ? 'too much, taken away' : 'too little, given back';
+    return `${say.amount(change.absolute())} ${act} from ${say.amount(from)}: **${say.amount(to)}**${slip === '' ? '' : ', which goes the wrong way'}.`;
   },
 };
 
@@ -106,8 +106,8 @@ function judgeChange({ operands }: Problem, hops: readonly Exact[]): readonly Ho
     if (change.isZero) return { ok: false, fault: 'A change of nothing changes nothing.' };
     const { operand } = target(operands, change);
     const lands = numeralValue(operands[operand]!).plus(change);
-    if (lands.numerator < 0n) {
-      return { ok: false, fault: `${absolute(change)} is more than either addend has.` };
+    if (lands.isNegative) {
+      return { ok: false, fault: `${change.absolute()} is more than either addend has.` };
     }
     return { ok: true, lands, left: Exact.ZERO };
   });
@@ -130,7 +130,7 @@ function zerosOf(text: string): number {
 function ownRounding(operands: readonly Numeral[]): Rounding {
   const [first, second] = operands.map(roundingChange);
   const nearer =
-    !first!.isZero && (second!.isZero || absolute(first!).compare(absolute(second!)) < 0);
+    !first!.isZero && (second!.isZero || first!.absolute().compare(second!.absolute()) < 0);
   return nearer ? { operand: 0, change: first! } : { operand: 1, change: second! };
 }
 

@@ -12,7 +12,7 @@ function closed(term: Exact): string {
 
 function size(term: Exact): string {
   const { coefficient } = term;
-  return termText(coefficient.numerator < 0n ? coefficient.negate() : coefficient);
+  return termText(coefficient.absolute());
 }
 
 /** A number before letters is not written when it is one; the letters alone are counted all the same. */

@@ -25,7 +25,7 @@ export function inRow(term: Exact, isFirst: boolean): string {
 }
 
 export function isNegative(term: Exact): boolean {
-  return term.coefficient.numerator < 0n;
+  return term.coefficient.isNegative;
 }
 
 /** Terms with the same letters, under the same exponents. */

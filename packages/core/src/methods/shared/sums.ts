@@ -102,7 +102,7 @@ export function roundingChange(number: Numeral): Exact {
   const amount = numeralValue(number);
   for (let place = number.digits.length; place >= 1; place--) {
     const change = toNearest(amount, number.base, place);
-    const four = absolute(change).times(Exact.of(4));
+    const four = change.absolute().times(Exact.of(4));
     if (four.compare(placeValue(number.base, place)) <= 0 && !amount.plus(change).isZero)
       return change;
   }
@@ -114,10 +114,6 @@ export function toNearest(amount: Exact, base: number, place: number): Exact {
   const over = remainder(amount, base, place);
   const up = upTo(amount, base, place);
   return over.compare(up) < 0 ? over.negate() : up;
-}
-
-export function absolute(amount: Exact): Exact {
-  return amount.numerator < 0n ? amount.negate() : amount;
 }
 
 export function isPositive(amount: Exact): boolean {

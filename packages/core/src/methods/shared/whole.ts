@@ -27,7 +27,7 @@ export function wholeWriting(
 
 /** `+3` or `−45`: a change with its sign. */
 export function signed(worth: Exact, base: number): string {
-  return worth.numerator < 0n ? numberText(worth, base) : `+${numberText(worth, base)}`;
+  return worth.isNegative ? numberText(worth, base) : `+${numberText(worth, base)}`;
 }
 
 /** A change of the paper's whole numbers beside them, as what it truly is: `+0.05`. */

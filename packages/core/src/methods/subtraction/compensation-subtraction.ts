@@ -10,7 +10,6 @@ import { draftSheet } from '../../sheet/draft-sheet.ts';
 import type { Sheet } from '../../sheet/sheet.ts';
 import { defineMethod, type HopVerdict } from '../method.ts';
 import {
-  absolute,
   acceptsDifference,
   isPositive,
   roundingChange,
@@ -30,14 +29,14 @@ type ChangeValues = {
 const changed: Wording<ChangeValues> = {
   digit: ({ change, minuend, subtrahend, slip }, say) => {
     const sign = isPositive(change) ? '+' : '−';
-    const by = `${sign} ${say.amount(absolute(change))}`;
+    const by = `${sign} ${say.amount(change.absolute())}`;
     const result = `**${say.amount(minuend)}** − **${say.amount(subtrahend)}**`;
     if (slip === 'one-changed') return `${by} below only: ${result}.`;
     if (slip === 'opposite') return `${by} below and the opposite above: ${result}.`;
     return `${by} to both: ${result}.`;
   },
   value: ({ change, minuend, subtrahend, slip }, say) => {
-    const by = say.amount(absolute(change));
+    const by = say.amount(change.absolute());
     const act = isPositive(change) ? 'larger' : 'smaller';
     const result = `**${say.amount(minuend)}** and **${say.amount(subtrahend)}**`;
     if (slip === 'one-changed')
@@ -125,8 +124,8 @@ function judgeChanges(problem: Problem, changes: readonly Exact[]): readonly Hop
     if (change.isZero) return { ok: false, fault: 'A change of nothing changes nothing.' };
     above = above.plus(change);
     below = below.plus(change);
-    if (above.numerator < 0n || below.numerator < 0n) {
-      return { ok: false, fault: `${absolute(change)} is more than one of the numbers has.` };
+    if (above.isNegative || below.isNegative) {
+      return { ok: false, fault: `${change.absolute()} is more than one of the numbers has.` };
     }
     return { ok: true, lands: below, left: Exact.ZERO };
   });

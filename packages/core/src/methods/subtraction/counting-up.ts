@@ -9,14 +9,7 @@ import type { Problem } from '../../problem/problem.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
 import type { Sheet } from '../../sheet/sheet.ts';
 import { defineMethod, type HopVerdict } from '../method.ts';
-import {
-  absolute,
-  acceptsDifference,
-  isPositive,
-  partOf,
-  placeParts,
-  upTo,
-} from '../shared/sums.ts';
+import { acceptsDifference, isPositive, partOf, placeParts, upTo } from '../shared/sums.ts';
 import { signed, wholeWriting } from '../shared/whole.ts';
 
 type HopValues = {
@@ -31,7 +24,7 @@ const hop: Wording<HopValues> = {
   digit: ({ from, hop: by, to, slip }, say) => {
     const sign = isPositive(by) ? '+' : '−';
     const counted = slip === '' ? '' : ', with the number it starts from counted too';
-    return `${say.amount(from)} ${sign} ${say.amount(absolute(by))} = **${say.amount(to)}**${counted}: ring ${say.amount(absolute(by))}.`;
+    return `${say.amount(from)} ${sign} ${say.amount(by.absolute())} = **${say.amount(to)}**${counted}: ring ${say.amount(by.absolute())}.`;
   },
   value: ({ from, hop: by, to, target, slip }, say) => {
     const way = isPositive(by) ? 'on' : 'back';
@@ -41,7 +34,7 @@ const hop: Wording<HopValues> = {
         ? `goes past the end, to **${say.amount(to)}**`
         : `lands on **${say.amount(to)}**`;
     const counted = slip === '' ? '' : ', as if the number it starts from were counted too';
-    return `A hop of ${say.amount(absolute(by))} ${way} from ${say.amount(from)} ${reached}${counted}.`;
+    return `A hop of ${say.amount(by.absolute())} ${way} from ${say.amount(from)} ${reached}${counted}.`;
   },
 };
 
@@ -64,7 +57,7 @@ const total: Wording<TotalValues> = {
       return `Both numbers are **${say.amount(start)}**, so nothing lies between them: **0**.`;
     if (skipped) return `The hops are put together, but one is passed over: **${say.amount(to)}**.`;
     const way = isPositive(to) ? 'on' : 'back';
-    return `From ${say.amount(start)} it is **${say.amount(absolute(to))}** ${way} to ${say.amount(target)}, so the difference is **${say.amount(to)}**.`;
+    return `From ${say.amount(start)} it is **${say.amount(to.absolute())}** ${way} to ${say.amount(target)}, so the difference is **${say.amount(to)}**.`;
   },
 };
 
@@ -73,7 +66,7 @@ function ringSum(hops: readonly Exact[], text: (hop: Exact) => string): string {
   return hops
     .map((one, k) => {
       const sign = isPositive(one) ? (k === 0 ? '' : ' + ') : k === 0 ? '−' : ' − ';
-      return `${sign}${text(absolute(one))}`;
+      return `${sign}${text(one.absolute())}`;
     })
     .join('');
 }
@@ -151,7 +144,7 @@ function judgeHops({ operands }: Problem, hops: readonly Exact[]): readonly HopV
     if (at.equals(target!)) return { ok: false, fault: `${target} is reached; no hop is left.` };
     if (by.isZero) return { ok: false, fault: 'A hop of nothing goes nowhere.' };
     at = at.plus(by);
-    if (at.numerator < 0n) return { ok: false, fault: 'This hop goes back past zero.' };
+    if (at.isNegative) return { ok: false, fault: 'This hop goes back past zero.' };
     return { ok: true, lands: at, left: target!.minus(at) };
   });
 }
@@ -189,8 +182,8 @@ function planWay({ operands, base }: Problem, own: readonly Exact[], school: Sch
   for (const by of all) {
     const left = target.minus(at);
     const fits: boolean =
-      !gap && isPositive(by) === up && absolute(by).compare(absolute(left)) <= 0;
-    const piece = gap ? null : absolute(fits ? by : left);
+      !gap && isPositive(by) === up && by.absolute().compare(left.absolute()) <= 0;
+    const piece = gap ? null : (fits ? by : left).absolute();
     if (piece) pieces.push(piece);
     hops.push({ from: at, by, piece });
     gap ||= !fits;
@@ -280,8 +273,8 @@ function hopAlong(scribe: Scribe, way: Way, owed: (k: number) => Entry): readonl
     const left = way.target.minus(to);
     const last = row === way.hops.length - 1;
     const takes: Entry[] = moves ? [owed(piece++)] : gap ? [gap] : [];
-    const opensGap = !last && (moves === null || !moves.equals(absolute(by)) || isPast(way, by));
-    const onesHop = absolute(by).compare(Exact.of(base)) < 0;
+    const opensGap = !last && (moves === null || !moves.equals(by.absolute()) || isPast(way, by));
+    const onesHop = by.absolute().compare(Exact.of(base)) < 0;
     const startCounted = scribe.slip('count-the-start', onesHop && isPositive(by), {
       at: where('hop', row),
     });
@@ -367,7 +360,7 @@ function sheet(trace: Trace): Sheet {
   const shared = trace.start.find(
     ({ id }) => !pieces.has(id) && trace.givens.every((g) => g.owed !== id),
   )?.id;
-  const start = trace.total.numerator < 0n ? Math.max(1, hops) : 0;
+  const start = trace.total.isNegative ? Math.max(1, hops) : 0;
   return draftSheet(trace, {
     areas: {
       end: ({ row }) => ({ x: 0, y: row, width, height: 1, align: 'right' }),

@@ -10,7 +10,7 @@ import type { Sheet } from '../../sheet/sheet.ts';
 import { defineMethod } from '../method.ts';
 import { placeRule, placeSquare } from '../shared/place-columns.ts';
 import { orderSchool } from '../shared/schools.ts';
-import { absolute, acceptsDifference, isPositive, mostPlaces } from '../shared/sums.ts';
+import { acceptsDifference, isPositive, mostPlaces } from '../shared/sums.ts';
 import { signed, wholeWriting } from '../shared/whole.ts';
 import {
   columnName,
@@ -52,11 +52,11 @@ const phrases = definePhrases({
   ),
   'differences.join': {
     digit: ({ from, part, to }: JoinValues, say) =>
-      `${say.amount(from)} ${isPositive(part) ? '+' : '−'} ${say.amount(absolute(part))} = **${say.amount(to)}**.`,
+      `${say.amount(from)} ${isPositive(part) ? '+' : '−'} ${say.amount(part.absolute())} = **${say.amount(to)}**.`,
     value: ({ from, part, to }: JoinValues, say) =>
       isPositive(part)
         ? `${say.amount(from)} with ${say.amount(part)} more ${say.is(2)} **${say.amount(to)}**.`
-        : `${say.amount(from)} with ${say.amount(absolute(part))} missing ${say.is(2)} **${say.amount(to)}**.`,
+        : `${say.amount(from)} with ${say.amount(part.absolute())} missing ${say.is(2)} **${say.amount(to)}**.`,
   },
   'differences.alone': plain(({ to }: { to: Exact }, say) => `That is all: **${say.amount(to)}**.`),
   'differences.pair': columnName,
@@ -77,7 +77,7 @@ function signedSum(parts: readonly Exact[], text: (part: Exact) => string): stri
   return parts
     .map((part, k) => {
       const sign = isPositive(part) ? (k === 0 ? '' : ' + ') : k === 0 ? '−' : ' − ';
-      return `${sign}${text(absolute(part))}`;
+      return `${sign}${text(part.absolute())}`;
     })
     .join('');
 }
@@ -255,7 +255,7 @@ function sheet(trace: Trace): Sheet {
     gives.filter(({ spot }) => spot.area === 'part'),
   );
   const width = PITCH * places;
-  const wide = Math.max(2, Math.ceil(numberText(absolute(trace.total), base).length * 0.7) + 1);
+  const wide = Math.max(2, Math.ceil(numberText(trace.total.absolute(), base).length * 0.7) + 1);
   const number = (x: number, y: number, size: number) => ({
     x,
     y,

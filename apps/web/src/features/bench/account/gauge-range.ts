@@ -10,7 +10,7 @@ export interface LevelPart {
 /** Written, held and owed one after another from zero to the balance. */
 export function levelParts({ written, held, owed, balance }: Level): readonly LevelPart[] {
   const marked = written.plus(held);
-  const against = owed.numerator < 0n;
+  const against = owed.isNegative;
   return [
     { kind: 'water', from: Exact.ZERO, to: written },
     { kind: 'in-head', from: written, to: marked },

@@ -72,7 +72,7 @@ export function Gauge() {
           />
         ))}
         <i className="total-line" style={{ bottom: `${range.at(drawn(total)) * 100}%` }} />
-        {range.low.numerator < 0n && (
+        {range.low.isNegative && (
           <i className="zero-line" style={{ bottom: `${range.at(Exact.ZERO) * 100}%` }} />
         )}
       </div>
@@ -127,7 +127,7 @@ function Leaks({
     const { balance } = paper.levels[steps[k]!]!;
     const over = balance.minus(paper.lane.trace.total);
     if (over.isZero) return [];
-    const isLess = over.numerator < 0n;
+    const isLess = over.isNegative;
     const size = say.worth(isLess ? over.negate() : over);
     return [`${paper.title} ${isLess ? 'has lost' : 'has gained'} ${size}`];
   });

@@ -1,11 +1,10 @@
-const SUPERSCRIPTS = '⁰¹²³⁴⁵⁶⁷⁸⁹';
+import { raisedNumber } from '@levee/core';
 
 /** A round amount on a picture; many zeros are written as a power: `9·10¹¹`. */
 export function partLabel(text: string): string {
   const zeros = /0{6,}$/.exec(text)?.[0].length;
   if (zeros === undefined) return text;
-  const power = [...String(zeros)].map((digit) => SUPERSCRIPTS[Number(digit)]).join('');
-  return `${text.slice(0, -zeros)}·10${power}`;
+  return `${text.slice(0, -zeros)}·10${raisedNumber(zeros)}`;
 }
 
 /** The middles of labels in a row, each moved on as far as the one before it needs. */
