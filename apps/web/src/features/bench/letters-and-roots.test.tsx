@@ -58,7 +58,7 @@ describe('the picture of brackets', () => {
         <SharedPicture />
       </LettersOf>,
     );
-    expect(page.texts('.region title')).toEqual(['x³', '5x²', '−2x²', '−(−7x)']);
+    expect(page.texts('.region title')).toEqual(['x³', '5x²', '−2x²', '−(−7x) = 7x']);
     const tops = page.all('.region rect').map((rect) => Number(rect.getAttribute('y')));
     const zero = Number(page.all('.zero')[0]!.getAttribute('y1'));
     expect(tops.map((y) => y < zero)).toEqual([true, true, false, true]);
