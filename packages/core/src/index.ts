@@ -151,3 +151,4 @@ export { decodeAgreement } from './formats/agreement-document.ts';
 export { watchTraces } from './methods/watch.ts';
 export { auditDocument } from './formats/trace-audit.ts';
 export { LAW_TABLE } from './laws/table.ts';
+export { groundOf, type Ground, type LineGround } from './ground/ground.ts';

@@ -1,8 +1,6 @@
 import {
-  areaGround,
+  groundOf,
   benchFailure,
-  kindsGround,
-  squareGround,
   substitutionOf,
   choicesOf,
   compare,
@@ -12,17 +10,14 @@ import {
   levels,
   registry,
   timeline,
-  lineExtent,
-  type AreaGround,
+  type Ground,
   type Comparison,
   type Drawing,
   type EntryId,
-  Exact,
+  type Exact,
   scriptOf,
   type Lane,
-  type KindsGround,
   type Level,
-  type SquareGround,
   type Method,
   type PaperId,
   type Problem,
@@ -58,13 +53,6 @@ export interface Paper {
   readonly givenAt: ReadonlyMap<EntryId, number>;
 }
 
-/** The picture that all methods of the problem share. */
-export type Ground =
-  | AreaGround
-  | SquareGround
-  | KindsGround
-  | { readonly kind: 'line'; readonly low: Exact; readonly high: Exact };
-
 /** A comparison worked out: everything the screens show is read off this. */
 export interface Worked {
   readonly problem: Problem;
@@ -94,23 +82,6 @@ export function work(content: Laid): Worked {
   const { problem: text, papers } = content;
   last = { problem: text, papers, worked };
   return worked;
-}
-
-/** The rectangle of a product or quotient, the square of a root, the line or the kinds of a sum. */
-function groundOf(comparison: Comparison): Ground | null {
-  const { space, problem, lanes } = comparison;
-  if (problem.kind === 'root') return squareGround(comparison);
-  if (problem.kind === 'product' || problem.kind === 'quotient')
-    return areaGround(space, problem.base);
-  if (scriptOf(problem) === 'terms') return kindsGround(space);
-  const { low, high } = lineExtent(lanes.map(({ trace }) => trace));
-  return { kind: 'line', low, high: scriptOf(problem) === 'fractions' ? nextWhole(high) : high };
-}
-
-/** The bar of fractions goes to the end of the whole that it is in. */
-function nextWhole(amount: Exact): Exact {
-  const whole = Exact.of(amount.numerator / amount.denominator);
-  return whole.compare(amount) < 0 ? whole.plus(Exact.ONE) : whole;
 }
 
 /** The short name, and the number of the paper where another one is of the same method. */

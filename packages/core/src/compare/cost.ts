@@ -1,10 +1,10 @@
-import type { Entry, EntryId, Mark, Role, Trace } from '../account/account.ts';
-import { allEntries, owedEntries } from '../account/owed.ts';
+import { count } from './counts.ts';
+import { KIND_WORK, SCRIPT_WORK } from './kinds.ts';
+import type { Entry, Mark, Role, Trace } from '../account/account.ts';
 import { tally } from '../account/ledger.ts';
 import { samePhase } from '../account/phase.ts';
-import { isRewriting } from '../account/rewriting.ts';
 import { Exact } from '../exact/exact.ts';
-import { numeral, numeralText, numeralValue } from '../exact/numeral.ts';
+import { numeral, numeralValue } from '../exact/numeral.ts';
 import { scriptOf } from '../problem/script.ts';
 import { isOneNumber } from './amounts.ts';
 import { certainties } from './certainty.ts';
@@ -52,9 +52,11 @@ export function cost(trace: Trace): Cost {
   const marks = trace.steps.flatMap((step) => step.gives);
   const paper = marks.filter((mark) => mark.medium === 'paper');
   const held = heldLoad(trace);
+  const script = scriptOf(trace.problem);
+  const work = KIND_WORK[trace.problem.kind];
   return {
-    facts: factsOf(trace),
-    additions: isDivided(trace) ? subtractions(trace) : additions(trace),
+    facts: (SCRIPT_WORK[script] ?? work).facts(trace),
+    additions: work.additions(trace),
     carries:
       regroupings(trace) +
       (trace.problem.kind === 'quotient' ? carriedRemainders(trace).length : 0),
@@ -76,39 +78,8 @@ export function cost(trace: Trace): Cost {
   };
 }
 
-function count<T>(items: readonly T[], test: (item: T, index: number) => boolean): number {
-  return items.reduce((total, item, i) => total + (test(item, i) ? 1 : 0), 0);
-}
-
 function largest(amounts: readonly Exact[]): Exact {
   return amounts.reduce((most, worth) => (worth.compare(most) > 0 ? worth : most), Exact.ZERO);
-}
-
-function factsOf(trace: Trace): number {
-  const script = scriptOf(trace.problem);
-  if (script === 'fractions') return partFacts(trace);
-  switch (trace.problem.kind) {
-    case 'product':
-      return productFacts(trace);
-    case 'quotient':
-      return quotientFacts(trace);
-    case 'root':
-      return rootFacts(trace);
-    default:
-      return script === 'terms' ? additions(trace) : figureFacts(trace.whole ?? trace);
-  }
-}
-
-/** Digits that are tried, and divisions by primes. */
-function rootFacts({ steps }: Trace): number {
-  const marks = steps.flatMap(({ gives }) => gives);
-  const tried = count(marks, ({ role }) => role === 'trial');
-  return tried + count(steps, ({ phase }) => phase.kind === 'primes');
-}
-
-/** Whether amounts are taken away from what is left: of quotients and roots. */
-function isDivided({ problem: { kind } }: Trace): boolean {
-  return kind === 'quotient' || kind === 'root';
 }
 
 /** The most terms that are owed or written and not dealt with yet, at any moment. */
@@ -136,44 +107,13 @@ function numbersIn(glyph: string, base: number): readonly Exact[] {
   return (glyph.match(figures) ?? []).map((text) => numeralValue(numeral(text, base)));
 }
 
-/** Products and quotients of two numbers: a fraction renamed or simplified takes two of them. */
-function partFacts({ steps }: Trace): number {
-  return steps.reduce((total, { gives, phase: { kind }, about }) => {
-    if (gives.some(({ role }) => role === 'fraction product')) return total + 1;
-    if (kind === 'rename' || (kind === 'simplify' && !about?.by?.equals(Exact.ONE)))
-      return total + 2;
-    return total + (kind === 'improper' || kind === 'cross' ? 1 : 0);
-  }, 0);
-}
-
-/** Every figure of the quotient times every figure of the divisor, zeros left out. */
-function quotientFacts({ problem, steps }: Trace): number {
-  const figures = (glyph: string) => glyph.replace(/[0.−]/g, '').length;
-  const divisor = figures(numeralText(problem.operands[1]!));
-  const chunked = steps.some(({ gives }) => gives.some(({ role }) => role === 'chunk'));
-  const made = steps
-    .flatMap(({ gives }) => gives)
-    .filter(({ role }) => role === (chunked ? 'chunk' : 'answer'));
-  return made.reduce((total, { glyph }) => total + figures(glyph) * divisor, 0);
-}
-
-/** Amounts taken away from the dividend, and chunks added to others. */
-function subtractions({ steps }: Trace): number {
-  const made = steps.filter(({ gives }) => gives.some(({ role }) => role === 'remainder')).length;
-  const chunks = count(
-    steps.flatMap(({ gives }) => gives),
-    ({ role }) => role === 'chunk',
-  );
-  return made + Math.max(0, chunks - 1);
-}
-
 /** The largest number on the paper: of products the whole numbers that are written, of quotients what stands there. */
 function largestWritten(trace: Trace, paper: readonly Mark[]): Exact {
   const { kind, base } = trace.problem;
   if (scriptOf(trace.problem) !== 'figures') {
     return largest(paper.flatMap(({ glyph }) => numbersIn(glyph, base)));
   }
-  if (isDivided(trace)) {
+  if (KIND_WORK[kind].isFoundPieceByPiece) {
     const glyphs = paper.map(({ glyph }) => glyph).filter((glyph) => /^[0-9A-F.]+$/.test(glyph));
     return largest(glyphs.map((glyph) => numeralValue(numeral(glyph, base))));
   }
@@ -181,55 +121,6 @@ function largestWritten(trace: Trace, paper: readonly Mark[]): Exact {
   const marks = read === trace ? paper : read.steps.flatMap(({ gives }) => gives);
   const written = marks.filter(({ medium }) => medium === 'paper');
   return largest([...written, ...read.groups.filter(isOneNumber)].map(({ worth }) => worth));
-}
-
-/** Owed products that are worked out. */
-function productFacts(trace: Trace): number {
-  const owed = new Set<EntryId>(owedEntries(trace).map((entry) => entry.id));
-  return count(
-    trace.steps.flatMap((step) => step.takes),
-    (id) => owed.has(id),
-  );
-}
-
-/** Steps in which amounts are put together, with those amounts; opening and sliding put nothing together. */
-function gatherings(trace: Trace): readonly (readonly Entry[])[] {
-  const entries = new Map<EntryId, Entry>(allEntries(trace).map((entry) => [entry.id, entry]));
-  return trace.steps
-    .filter((step) => step.law !== 'reorder' && !isRewriting(step))
-    .map(({ law, takes }) =>
-      takes
-        .map((id) => entries.get(id)!)
-        .filter(({ worth }) => !worth.isZero)
-        .filter(({ standing }) => law !== 'inverse' || standing === 'marked'),
-    );
-}
-
-function additions(trace: Trace): number {
-  return gatherings(trace).reduce((total, list) => total + Math.max(0, list.length - 1), 0);
-}
-
-/** Every meeting of two figures in one place while the amounts of a step are put together in turn. */
-function figureFacts(trace: Trace): number {
-  const { base } = trace.problem;
-  return gatherings(trace)
-    .map((list) => list.filter((entry) => entry.standing === 'owed' || entry.role !== 'scratch'))
-    .reduce((total, [first, ...rest]) => {
-      let so = first?.worth ?? Exact.ZERO;
-      let met = 0;
-      for (const { worth } of rest) {
-        met += meetings(so, worth, base);
-        so = so.plus(worth);
-      }
-      return total + met;
-    }, 0);
-}
-
-function meetings(a: Exact, b: Exact, base: number): number {
-  const [left, right] = [a, b].map((worth) =>
-    [...worth.numerator.toString(base).replace('-', '')].reverse(),
-  );
-  return left!.reduce((n, f, p) => n + (f !== '0' && (right![p] ?? '0') !== '0' ? 1 : 0), 0);
 }
 
 const OPENED: ReadonlySet<Role> = new Set(['regrouped digit', 'little one', 'opened whole']);

@@ -1,6 +1,7 @@
 import type { Trace } from '../account/account.ts';
 import { tally } from '../account/ledger.ts';
 import { Exact } from '../exact/exact.ts';
+import { KIND_WORK } from './kinds.ts';
 import { foundShares } from './found.ts';
 
 /** How an account stands after some step: what is owed, on paper and in the head, and all together. */
@@ -16,7 +17,7 @@ export interface Level {
  * all that is not found yet is owed, also where it is written as a remainder.
  */
 export function levels(trace: Trace): readonly Level[] {
-  if (isFoundPieceByPiece(trace)) return quotientLevels(trace);
+  if (KIND_WORK[trace.problem.kind].isFoundPieceByPiece) return quotientLevels(trace);
   const owed = tally(trace, ({ standing, worth }) => (standing === 'owed' ? worth : null));
   const held = tally(trace, (entry) =>
     entry.standing === 'marked' && entry.medium === 'head' ? entry.worth : null,
@@ -28,11 +29,6 @@ export function levels(trace: Trace): readonly Level[] {
     written: balance.minus(owed[step]!).minus(held[step]!),
     balance,
   }));
-}
-
-/** Quotients and roots, of which everything is owed that is not found yet, also where it is written as left. */
-function isFoundPieceByPiece({ problem: { kind } }: Trace): boolean {
-  return kind === 'quotient' || kind === 'root';
 }
 
 function quotientLevels(trace: Trace): readonly Level[] {

@@ -2,7 +2,8 @@ import { scriptOf } from '@levee/core';
 import { ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { useState } from 'react';
 import { useActive, useSteps, useWorked } from '../../../worked/use-worked.ts';
-import type { Ground } from '../../../worked/work.ts';
+import type { LineGround } from '@levee/core';
+
 import { useSize } from '../../../ui/use-size.ts';
 import { BlockPicture } from './block-picture.tsx';
 import { LinePicture } from './line-picture.tsx';
@@ -15,7 +16,7 @@ function headingOf(picture: Picture, parts: boolean): string {
 }
 
 /** The shared picture of a sum or difference: lengths on a line, or counts of base blocks. */
-export function LinePanel({ ground }: { readonly ground: Extract<Ground, { kind: 'line' }> }) {
+export function LinePanel({ ground }: { readonly ground: LineGround }) {
   const worked = useWorked();
   const steps = useSteps();
   const [picture, setPicture] = useState<Picture>('line');

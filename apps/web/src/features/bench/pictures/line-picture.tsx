@@ -14,7 +14,8 @@ import {
 import { memo, useMemo, useState, type PointerEvent } from 'react';
 import { useSession } from '../../../store/session-store.ts';
 import { useSpeaker, useSubject } from '../../../worked/use-worked.ts';
-import type { Ground, Paper, Worked } from '../../../worked/work.ts';
+import type { LineGround } from '@levee/core';
+import type { Paper, Worked } from '../../../worked/work.ts';
 import { landingOf, takeHop } from '../hops.ts';
 import { SvgMath } from '../../../ui/svg-math.tsx';
 import { Picture, Region } from './region.tsx';
@@ -23,7 +24,7 @@ import { partLabel } from './part-label.ts';
 interface LinePictureProps {
   readonly worked: Worked;
   readonly steps: readonly number[];
-  readonly ground: Extract<Ground, { kind: 'line' }>;
+  readonly ground: LineGround;
   readonly width: number;
   readonly height: number;
 }
