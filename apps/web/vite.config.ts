@@ -13,9 +13,9 @@ const require = createRequire(import.meta.url);
 const EVERYWHERE =
   /node_modules\/(react|react-dom|scheduler|react-router|zustand|zundo|stylis|chevrotain|lodash-es|@chevrotain|@emotion|@mui\/(system|styled-engine|private-theming|utils))\//;
 
-/** What the bench, and so the first screen, is made of; what is loaded when it is opened stays apart. */
+/** What the bench, and so the first screen, is made of; `.later` files are loaded when they are first needed. */
 const FIRST =
-  /apps\/web\/src\/(store|worked|paper|sheet|commands|api|ui)\/(?!decode-draft|left-drafts|certif|typeset\.|menu-list|notice-bar|tip-bubble|plain-terms|copy|csv|paper-table|download)|packages\/core\/src\/(account|exact|problem|methods|phrases|sheet)\//;
+  /apps\/web\/src\/(store|worked|paper|sheet|commands|api|ui)\/(?!.*\.later\.)|packages\/core\/src\/(account|exact|problem|methods|phrases|sheet)\//;
 
 /** Served compressed; fonts and pictures are compressed already. */
 const compressed = compression({

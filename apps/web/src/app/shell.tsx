@@ -1,5 +1,5 @@
 import { NavLink, Outlet, useLocation, useMatch } from 'react-router';
-import { useEffect, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import { LeftDraftsBar } from './left-drafts-bar.tsx';
 
 /** The rail with the screens, and the screen beside it. */
@@ -23,7 +23,9 @@ export function Shell() {
       </nav>
       <div className="screen">
         <LeftDraftsBar />
-        <Outlet />
+        <Suspense>
+          <Outlet />
+        </Suspense>
       </div>
     </div>
   );

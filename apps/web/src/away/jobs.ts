@@ -1,5 +1,5 @@
 import { choicesOf, compare, readProblem, registry, type PaperWork } from '@levee/core';
-import { certify, type Certified } from '../worked/certify.ts';
+import { certify, type Certified } from '../certificate/certify.ts';
 import { readImport } from './read-import.ts';
 
 /** What is worked out away from the page. Plain data in, plain data out. */

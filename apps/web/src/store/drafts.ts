@@ -37,7 +37,7 @@ export function dropDraft(place: DraftPlace): void {
 export async function readDraft(place: DraftPlace): Promise<Draft | null> {
   const text = browserStore.get(keyOf(place));
   if (text === null) return null;
-  const { decodeDraft } = await import('./decode-draft.ts');
+  const { decodeDraft } = await import('./decode-draft.later.ts');
   return decodeDraft(text);
 }
 

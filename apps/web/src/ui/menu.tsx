@@ -23,7 +23,7 @@ export interface MenuProps {
   readonly dense?: boolean;
 }
 
-const MenuList = lazy(() => import('./menu-list.tsx'));
+const MenuList = lazy(() => import('./menu-list.later.tsx'));
 
 /** A menu below the button that opened it; it is loaded when the first one is opened. */
 export function Menu(props: MenuProps) {

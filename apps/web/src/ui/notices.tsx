@@ -14,7 +14,7 @@ export function notify(text: string, action?: Notice['action']): void {
   useNotice.setState({ notice: action ? { text, action } : { text } });
 }
 
-const NoticeBar = lazy(() => import('./notice-bar.tsx'));
+const NoticeBar = lazy(() => import('./notice-bar.later.tsx'));
 
 /** Where what is said appears; loaded with the first thing that is said. */
 export function Notices() {

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useId, useRef, useState, type ReactNode } from 'react';
 
-const TipBubble = lazy(() => import('./tip-bubble.tsx'));
+const TipBubble = lazy(() => import('./tip-bubble.later.tsx'));
 
 /** Long enough that a pointer on its way shows nothing. */
 const DELAY = 250;

@@ -7,7 +7,7 @@ const listeners = new Set<() => void>();
 
 /** Loads what typesets mathematics, once; most papers have none, so that no first screen waits for it. */
 export function loadTypesetter(): Promise<void> {
-  loading ??= import('./typeset.ts').then(({ typeset }) => {
+  loading ??= import('./typeset.later.ts').then(({ typeset }) => {
     ready = typeset;
     for (const tell of listeners) tell();
   });

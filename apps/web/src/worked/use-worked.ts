@@ -5,6 +5,7 @@ import {
   type Speaker,
   type Comparison,
   type Notation,
+  type PaperChoice,
   type PaperId,
   type Pointed,
   type Subject,
@@ -57,6 +58,11 @@ export function useActive(): Paper {
     worked,
     useSession((session) => session.active),
   );
+}
+
+/** What was chosen for a paper; null in the moment in which it goes. */
+export function useChoice({ id }: Paper): PaperChoice | null {
+  return useComparison(({ content }) => content.papers.find((own) => own.id === id) ?? null);
 }
 
 /** The one paper that is shown large, if any. */

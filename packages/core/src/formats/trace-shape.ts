@@ -129,5 +129,4 @@ export const TRACE = record({
 export type TraceDocument = Described<typeof TRACE>;
 export type ProblemDocument = Described<typeof PROBLEM>;
 export type EntryDocument = Described<typeof ENTRY>;
-export type StepDocument = Described<typeof STEP>;
 export type CostDocument = Described<typeof COST>;

@@ -18,12 +18,19 @@ import { ProblemText } from '../../ui/problem-text.tsx';
 import { Tex } from '../../ui/tex.tsx';
 import { MathText } from '../../ui/math-text.tsx';
 import { Spoken } from '../../ui/spoken.tsx';
-import { useNotation, useSpeaker, useSteps, useVoice, useWorked } from '../../worked/use-worked.ts';
+import {
+  useChoice,
+  useNotation,
+  useSpeaker,
+  useSteps,
+  useVoice,
+  useWorked,
+} from '../../worked/use-worked.ts';
 import { answerWithUnit } from '../../worked/answer.ts';
 import { slipNames } from '../../worked/slip-names.ts';
 import type { Paper } from '../../worked/work.ts';
-import { isPlain } from '../../worked/plain-terms.ts';
-import { certified } from '../../worked/certified.ts';
+import { isPlain } from '../../certificate/plain-terms.ts';
+import { certified } from '../../certificate/certified.ts';
 import { costItems } from '../../worked/cost-items.ts';
 import { estimateLine } from '../../worked/estimate-line.ts';
 import { useCommand } from '../../commands/scene.tsx';
@@ -162,13 +169,11 @@ function PrintedPaper({ paper, finished, sentences }: PrintedPaperProps) {
 
 /** The slips that are made on purpose on a paper; where they leak is said with the reasons. */
 function Slips({ paper }: { readonly paper: Paper }) {
-  const addresses = useComparison((state) => state.content.papers[paper.index]?.slips ?? NO_SLIPS);
+  const addresses = useChoice(paper)?.slips ?? [];
   if (addresses.length === 0) return null;
   const names = slipNames(paper.method, addresses).map(({ label }) => label);
   return <p className="caption printed-slips">Slips made on purpose: {names.join(', ')}.</p>;
 }
-
-const NO_SLIPS: readonly string[] = [];
 
 function PrintedAgreement() {
   const { papers, comparison } = useWorked();

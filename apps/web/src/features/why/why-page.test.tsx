@@ -2,7 +2,7 @@
 import { useSettings } from '../../store/settings-store.ts';
 import { Rendered } from '../../testing/render.tsx';
 import { workedWith } from '../../testing/scene.ts';
-import { certified } from '../../worked/certified.ts';
+import { certified } from '../../certificate/certified.ts';
 import { checkedText, WhyPage } from './why-page.tsx';
 
 const page = new Rendered();

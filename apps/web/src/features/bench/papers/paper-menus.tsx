@@ -1,10 +1,10 @@
 import { refusalText, registry, type Method, type SchoolSpec } from '@levee/core';
 import { memo, useState } from 'react';
-import { dispatch, useComparison } from '../../../store/comparison-store.ts';
+import { dispatch } from '../../../store/comparison-store.ts';
 import { withoutSlip, withPaper, withSchool } from '../../../store/content.ts';
 import { Menu, type MenuEntry } from '../../../ui/menu.tsx';
 import { changed, laidInPlace } from '../../../store/edits.ts';
-import { useWorked } from '../../../worked/use-worked.ts';
+import { useChoice, useWorked } from '../../../worked/use-worked.ts';
 import { slipNames } from '../../../worked/slip-names.ts';
 import type { Paper } from '../../../worked/work.ts';
 import { HopsButton } from './hops-strip.tsx';
@@ -85,7 +85,7 @@ export const MethodMenu = memo(function MethodMenu({ paper }: { readonly paper: 
 });
 
 export const SchoolMenus = memo(function SchoolMenus({ paper }: { readonly paper: Paper }) {
-  const order = useComparison((state) => state.content.papers[paper.index]?.order.length ?? 0);
+  const order = useChoice(paper)?.order.length ?? 0;
   return (
     <span className="schools">
       {paper.method.schools
@@ -113,7 +113,7 @@ export const SchoolMenus = memo(function SchoolMenus({ paper }: { readonly paper
 
 /** Slips that are made on purpose on a paper; pressing one takes it back. */
 function SlipChips({ paper }: { readonly paper: Paper }) {
-  const slips = useComparison((state) => state.content.papers[paper.index]?.slips ?? NO_SLIPS);
+  const slips = useChoice(paper)?.slips ?? [];
   return slipNames(paper.method, slips).map(({ address, label, mechanism }) => (
     <button
       key={address}
@@ -126,8 +126,6 @@ function SlipChips({ paper }: { readonly paper: Paper }) {
     </button>
   ));
 }
-
-const NO_SLIPS: readonly string[] = [];
 
 function SchoolMenu({ paper, school }: { readonly paper: Paper; readonly school: SchoolSpec }) {
   const chosen = paper.lane.trace.school[school.id] ?? '';

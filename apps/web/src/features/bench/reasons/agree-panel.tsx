@@ -13,12 +13,12 @@ import {
 import type { ReactNode } from 'react';
 import { Tex } from '../../../ui/tex.tsx';
 import { copy } from '../../../ui/copy.ts';
-import { isPlain } from '../../../worked/plain-terms.ts';
+import { isPlain } from '../../../certificate/plain-terms.ts';
 import { useNotation, useSpeaker, useWorked } from '../../../worked/use-worked.ts';
 import type { Worked } from '../../../worked/work.ts';
 import { useCommand } from '../../../commands/scene.tsx';
-import { useAgreement } from '../../../worked/certified.ts';
-import type { Certified } from '../../../worked/certify.ts';
+import { useAgreement } from '../../../certificate/certified.ts';
+import type { Certified } from '../../../certificate/certify.ts';
 import './reasons.css';
 
 const MOST_TERMS = 16;

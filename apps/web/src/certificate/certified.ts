@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { away } from '../away/away.ts';
 import { useComparison } from '../store/comparison-store.ts';
 import { certify, type Certified } from './certify.ts';
-import { useWorked } from './use-worked.ts';
+import { useWorked } from '../worked/use-worked.ts';
 
 const KNOWN = new WeakMap<Comparison, Certified>();
 
