@@ -6,22 +6,23 @@ export { benchFailure, comparingFailure, LIMITS } from './problem/limits.ts';
 export {
   inBase,
   makeProblem,
-  PROBLEM_KINDS,
   operandName,
   problemSign,
   problemText,
   productProblem,
   readProblem,
+  canSwap,
+  isTaken,
   type Problem,
-  type ProblemKind,
 } from './problem/problem.ts';
+export { PROBLEM_KINDS, pointRule, termShape, type ProblemKind } from './problem/kinds.ts';
 export { readExpression } from './problem/read-expression.ts';
 export { contextWarnings, contextWarningText } from './problem/context.ts';
 export { evaluate } from './problem/evaluate.ts';
 export { asBrackets, asFigures, bridgeLetter, bridgeRows } from './problem/bridge.ts';
 export { substitutionOf, substitutionText } from './problem/substitution.ts';
 export { letterRuns } from './sheet/drawing.ts';
-export { isLinkShown, linkPath } from './sheet/sheet.ts';
+export { isLinkShown } from './sheet/sheet.ts';
 export { notationFor } from './phrases/speaker.ts';
 export { raised, raisedNumber, termText } from './exact/terms-text.ts';
 export { squareGround, type SquareGround, type SquarePart } from './ground/square.ts';
@@ -73,7 +74,15 @@ export {
 } from './phrases/vocabulary.ts';
 export { signGlyph, signSize, type Box, type Sheet } from './sheet/sheet.ts';
 export { drawSheet, type Drawing } from './sheet/drawing.ts';
-export { figuresMarkup, slotsMarkup } from './sheet/markup.ts';
+export {
+  figuresMarkup,
+  linksMarkup,
+  notesMarkup,
+  rulingsMarkup,
+  signsMarkup,
+  slotsMarkup,
+} from './sheet/markup.ts';
+export { screenBrush, type Brush } from './sheet/brush.ts';
 export { sheetSvg } from './sheet/svg-sink.ts';
 export { sheetText } from './sheet/text-sink.ts';
 export { givenState, markState, timeline, type Timeline } from './sheet/visible.ts';

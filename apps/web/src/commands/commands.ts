@@ -1,7 +1,6 @@
-import { type Pace, type PaperId, type Problem } from '@levee/core';
+import { canSwap, type Pace, type PaperId, type Problem } from '@levee/core';
 import { dispatch, history, useComparison } from '../store/comparison-store.ts';
 import {
-  canSwap,
   otherReading,
   withAnotherPaper,
   withOtherReading,

@@ -1,10 +1,12 @@
 import {
-  inNotation,
   isLinkShown,
-  linkPath,
-  signGlyph,
-  signSize,
+  linksMarkup,
+  notesMarkup,
+  rulingsMarkup,
+  screenBrush,
+  signsMarkup,
   type Box,
+  type Brush,
   type Notation,
 } from '@levee/core';
 import { memo, useLayoutEffect, useMemo, useRef } from 'react';
@@ -28,7 +30,11 @@ export interface SheetViewProps {
 /** The one renderer: any method's sheet as it stands after so many steps. */
 export const SheetView = memo(function SheetView(props: SheetViewProps) {
   const { paper, step, lit, notation, notes, notches, square, label } = props;
-  const { drawing } = paper;
+  const { drawing, line } = paper;
+  const brush = useMemo(
+    () => screenBrush({ notation, notches, strikes: (entry) => line.struckAt.has(entry) }),
+    [notation, notches, line],
+  );
   return (
     <svg
       className="sheet"
@@ -39,10 +45,10 @@ export const SheetView = memo(function SheetView(props: SheetViewProps) {
       aria-label={label}
     >
       <Frames lit={lit} part="fill" />
-      <Printed paper={paper} notation={notation} />
-      <Written paper={paper} step={step} notches={notches} notation={notation} />
-      {notes && <Notes paper={paper} step={step} notation={notation} />}
-      {notes && <Links paper={paper} step={step} />}
+      <Printed paper={paper} brush={brush} />
+      <Written paper={paper} brush={brush} step={step} />
+      {notes && <Notes paper={paper} brush={brush} step={step} />}
+      {notes && <Links paper={paper} brush={brush} step={step} />}
       <Frames lit={lit} part="edge" />
     </svg>
   );
@@ -66,59 +72,35 @@ function inset({ x, y, width, height }: Box): Box {
 }
 
 /** What is on the paper from the start: rulings and signs. */
-const Printed = memo(function Printed({
-  paper,
-  notation,
-}: {
-  readonly paper: Paper;
-  readonly notation: Notation;
-}) {
+const Printed = memo(function Printed({ paper, brush }: Painted) {
   const { rulings, signs } = paper.drawing;
   return (
-    <g className="printed">
-      {rulings.map(({ x1, y1, x2, y2, weight }, i) => (
-        <line key={i} className={weight} x1={x1} y1={y1} x2={x2} y2={y2} />
-      ))}
-      {signs
-        .filter((sign) => !sign.with)
-        .map((sign, i) => (
-          <text
-            key={i}
-            className={`sign-${sign.sign}`}
-            x={sign.x + sign.width / 2}
-            y={sign.y + sign.height / 2 + 0.36 * signSize(sign)}
-            fontSize={signSize(sign)}
-          >
-            {signGlyph(sign, notation)}
-          </text>
-        ))}
-    </g>
+    <Painting name="printed" markup={rulingsMarkup(rulings, brush) + signsMarkup(signs, brush)} />
   );
 });
 
-/** Everything that comes and goes with the steps. */
-function Written({
-  paper,
-  step,
-  notches,
-  notation,
-}: {
+/** A layer as the painter of core has it; its texts are escaped. */
+function Painting({ name, markup }: { readonly name: string; readonly markup: string }) {
+  return <g className={name} dangerouslySetInnerHTML={{ __html: markup }} />;
+}
+
+interface Painted {
   readonly paper: Paper;
-  readonly step: number;
-  readonly notches: boolean;
-  readonly notation: Notation;
-}) {
+  readonly brush: Brush;
+}
+
+/** Everything that comes and goes with the steps. */
+function Written({ paper, brush, step }: Painted & { readonly step: number }) {
   const slots = useRef<SVGGElement>(null);
   const figures = useRef<SVGGElement>(null);
   const page = useRef<WrittenPage | null>(null);
   useLayoutEffect(() => {
-    const hand = { notation, notches };
-    if (!page.current?.isOf(paper, hand)) {
+    if (!page.current?.isOf(paper, brush)) {
       const layers = { slots: slots.current!, figures: figures.current! };
-      page.current = new WrittenPage(layers, paper, hand);
+      page.current = new WrittenPage(layers, paper, brush);
     }
     page.current.show(step);
-  }, [paper, step, notches, notation]);
+  }, [paper, brush, step]);
   return (
     <>
       <g ref={slots} className="slots" />
@@ -128,34 +110,12 @@ function Written({
 }
 
 /** Lines between figures that the last step brought together, and arcs that stay. */
-function Links({ paper, step }: { readonly paper: Paper; readonly step: number }) {
+function Links({ paper, brush, step }: Painted & { readonly step: number }) {
   const links = paper.drawing.links.filter((link) => isLinkShown(link, step));
-  if (links.length === 0) return null;
-  return (
-    <g className="links">
-      {links.map((link, i) => {
-        const { path, x, y } = linkPath(link);
-        return (
-          <g key={i} className={link.step === step ? 'new' : undefined}>
-            <path d={path} />
-            {link.label && (
-              <text x={x} y={y + (link.bow && link.bow > 0 ? 0.42 : -0.12)} fontSize={0.4}>
-                {link.label}
-              </text>
-            )}
-          </g>
-        );
-      })}
-    </g>
-  );
+  return links.length > 0 && <Painting name="links" markup={linksMarkup(links, step, brush)} />;
 }
 
-function Notes(props: {
-  readonly paper: Paper;
-  readonly step: number;
-  readonly notation: Notation;
-}) {
-  const { paper, step, notation } = props;
+function Notes({ paper, brush, step }: Painted & { readonly step: number }) {
   const written = useMemo(
     () =>
       paper.drawing.notes.map(({ marks }) =>
@@ -163,15 +123,6 @@ function Notes(props: {
       ),
     [paper],
   );
-  return (
-    <g className="notes">
-      {paper.drawing.notes.map(({ x, y, text }, i) =>
-        written[i]! <= step ? (
-          <text key={i} x={x} y={y + 0.68} fontSize={0.5}>
-            {inNotation(text, notation)}
-          </text>
-        ) : null,
-      )}
-    </g>
-  );
+  const said = paper.drawing.notes.filter((_, k) => written[k]! <= step);
+  return said.length > 0 && <Painting name="notes" markup={notesMarkup(said, brush)} />;
 }

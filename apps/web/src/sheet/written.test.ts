@@ -1,16 +1,17 @@
 /** @jest-environment jsdom */
-import { PLAIN_NOTATION, type EntryId } from '@levee/core';
+import { PLAIN_NOTATION, screenBrush, type EntryId } from '@levee/core';
 import { workedWith } from '../testing/scene.ts';
 import { stateAt } from './moments.ts';
 import { WrittenPage } from './written.ts';
 
-const HAND = { notation: PLAIN_NOTATION, notches: true };
+const HAND = { notation: PLAIN_NOTATION, notches: true, strikes: () => false };
+const BRUSH = screenBrush(HAND);
 
 function pageOf(problem: string, method: string) {
   const paper = workedWith(problem, [method]).papers[0]!;
   const layer = () => document.createElementNS('http://www.w3.org/2000/svg', 'g');
   const layers = { slots: layer(), figures: layer() };
-  return { paper, layers, page: new WrittenPage(layers, paper, HAND) };
+  return { paper, layers, page: new WrittenPage(layers, paper, BRUSH) };
 }
 
 const entriesOf = (layer: Element) =>
@@ -55,10 +56,10 @@ describe('WrittenPage', () => {
     expect(layers.figures.querySelectorAll('.sign').length).toBeGreaterThan(0);
   });
 
-  it('is of one paper in one hand', () => {
+  it('is of one paper, painted with one brush', () => {
     const { page, paper } = pageOf('46 × 58', 'lattice');
-    expect(page.isOf(paper, HAND)).toBe(true);
-    expect(page.isOf(paper, { ...HAND, notches: false })).toBe(false);
-    expect(page.isOf(pageOf('46 × 59', 'lattice').paper, HAND)).toBe(false);
+    expect(page.isOf(paper, BRUSH)).toBe(true);
+    expect(page.isOf(paper, screenBrush({ ...HAND, notches: false }))).toBe(false);
+    expect(page.isOf(pageOf('46 × 59', 'lattice').paper, BRUSH)).toBe(false);
   });
 });

@@ -1,4 +1,4 @@
-import { figuresMarkup, slotsMarkup, type Drawing, type EntryId, type Notation } from '@levee/core';
+import { figuresMarkup, slotsMarkup, type Brush, type Drawing, type EntryId } from '@levee/core';
 import type { Paper } from '../worked/work.ts';
 import { changedBetween, stateAt } from './moments.ts';
 
@@ -6,12 +6,6 @@ import { changedBetween, stateAt } from './moments.ts';
 export interface Layers {
   readonly slots: Element;
   readonly figures: Element;
-}
-
-/** How figures are written. */
-export interface Hand {
-  readonly notation: Notation;
-  readonly notches: boolean;
 }
 
 type Part = Pick<Drawing, 'signs' | 'figures'>;
@@ -29,7 +23,7 @@ export class WrittenPage {
   constructor(
     private readonly layers: Layers,
     private readonly paper: Paper,
-    private readonly hand: Hand,
+    private readonly brush: Brush,
   ) {
     this.parts = partsOf(paper.drawing);
     layers.figures.replaceChildren();
@@ -37,9 +31,9 @@ export class WrittenPage {
     this.know(layers.slots.children);
   }
 
-  /** Whether this is the page of a paper in a hand. */
-  isOf(paper: Paper, { notation, notches }: Hand): boolean {
-    return this.paper === paper && this.hand.notation === notation && this.hand.notches === notches;
+  /** Whether this is the page of a paper, painted with a brush. */
+  isOf(paper: Paper, brush: Brush): boolean {
+    return this.paper === paper && this.brush === brush;
   }
 
   /** Shows the paper as it stands after so many steps. */
@@ -62,15 +56,12 @@ export class WrittenPage {
 
   private write(parts: readonly Part[]): void {
     const { figures } = this.layers;
-    const { struckAt } = this.paper.line;
     const before = figures.children.length;
     const drawing = {
       signs: parts.flatMap(({ signs }) => signs),
       figures: parts.flatMap((part) => part.figures),
     };
-    const { notation, notches } = this.hand;
-    const markup = figuresMarkup(drawing, notation, notches, (entry) => struckAt.has(entry));
-    figures.insertAdjacentHTML('beforeend', markup);
+    figures.insertAdjacentHTML('beforeend', figuresMarkup(drawing, this.brush));
     this.know([...figures.children].slice(before), this.step!);
   }
 

@@ -1,10 +1,16 @@
-import { decodeComparison, makeProblem, numeral, productProblem, registry } from '@levee/core';
+import {
+  canSwap,
+  decodeComparison,
+  makeProblem,
+  numeral,
+  productProblem,
+  registry,
+} from '@levee/core';
 import {
   freshDocument,
   withEstimate,
   withProblem,
   withSchool,
-  canSwap,
   problemOf,
   withAnotherPaper,
   withBase,

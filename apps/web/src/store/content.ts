@@ -117,11 +117,6 @@ function isSameWay(one: PaperChoice, other: PaperChoice): boolean {
   return one.method === other.method && ids.every((id) => one.school[id] === other.school[id]);
 }
 
-/** Whether the operands may change places: they may in a product or a sum. */
-export function canSwap({ kind }: Problem): boolean {
-  return kind === 'product' || kind === 'sum';
-}
-
 /** The operands the other way about; the estimate's operands turn with them. */
 export function withSwappedOperands(content: Content): Content {
   const { kind, operands } = problemOf(content);

@@ -1,4 +1,11 @@
-import { scriptOf, type Cost, type Problem, type Speaker } from '@levee/core';
+import {
+  scriptOf,
+  termShape,
+  type Cost,
+  type Problem,
+  type ProblemKind,
+  type Speaker,
+} from '@levee/core';
 
 export interface CostItem {
   /** What is counted, in full. */
@@ -31,24 +38,36 @@ export function costItems(counted: Cost, problem: Problem, say: Speaker): readon
 }
 
 /** What is worked out and put together, as it is called for the kind of problem. */
-function factItems({ facts, additions, carries }: Cost, problem: Problem): readonly CostItem[] {
-  if (problem.kind === 'root') {
-    return [
-      item(
-        'digits that are tried, and divisions by primes',
-        facts,
-        'trial or division',
-        'trials and divisions',
-      ),
-      item('times something is taken away', additions, 'subtraction'),
-    ];
-  }
-  if (scriptOf(problem) === 'terms') {
-    return [
-      ...(problem.kind === 'product' ? [item('products of two terms', facts, 'product')] : []),
-      item('times one term is put together with a like one', additions, 'like pair'),
-    ];
-  }
+const FACT_ITEMS: Record<ProblemKind, (counted: Cost) => readonly CostItem[]> = {
+  product: placeItems,
+  sum: placeItems,
+  difference: placeItems,
+  quotient: placeItems,
+  root: ({ facts, additions }) => [
+    item(
+      'digits that are tried, and divisions by primes',
+      facts,
+      'trial or division',
+      'trials and divisions',
+    ),
+    item('times something is taken away', additions, 'subtraction'),
+  ],
+};
+
+function factItems(counted: Cost, problem: Problem): readonly CostItem[] {
+  return scriptOf(problem) === 'terms'
+    ? termItems(counted, termShape(problem.kind) === 'products')
+    : FACT_ITEMS[problem.kind](counted);
+}
+
+function termItems({ facts, additions }: Cost, multiplies: boolean): readonly CostItem[] {
+  return [
+    ...(multiplies ? [item('products of two terms', facts, 'product')] : []),
+    item('times one term is put together with a like one', additions, 'like pair'),
+  ];
+}
+
+function placeItems({ facts, additions, carries }: Cost): readonly CostItem[] {
   return [
     item('facts that are worked out', facts, 'fact'),
     item('times one amount is added to another', additions, 'addition'),

@@ -1,6 +1,7 @@
 import { Exact } from '../exact/exact.ts';
 import { lettersText } from '../exact/terms-text.ts';
 import { numberText, numeralValue, placeValue, pointedText } from '../exact/numeral.ts';
+import type { ProblemKind } from '../problem/kinds.ts';
 import { scriptOf } from '../problem/script.ts';
 import type { Trace } from './account.ts';
 import { rootOf } from './root.ts';
@@ -10,13 +11,32 @@ import { rootOf } from './root.ts';
  * repeat without end. A remainder is in the measure of the dividend.
  */
 export function answerText(trace: Trace): string {
-  const { problem, answer, groups, steps } = trace;
+  switch (scriptOf(trace.problem)) {
+    case 'figures':
+      return ANSWERS[trace.problem.kind](trace);
+    case 'fractions':
+      return writtenAnswer(trace);
+    case 'terms':
+      return lettersText(trace.answer);
+  }
+}
+
+/** How the answer of each kind is written in figures; a new kind adds its line here. */
+const ANSWERS: Record<ProblemKind, (trace: Trace) => string> = {
+  product: wholeAnswer,
+  sum: wholeAnswer,
+  difference: wholeAnswer,
+  quotient: quotientText,
+  root: rootText,
+};
+
+function wholeAnswer({ answer, problem }: Trace): string {
+  return numberText(answer, problem.base);
+}
+
+/** `136 r 3`, `0.(142857)`. */
+function quotientText({ problem, groups, steps }: Trace): string {
   const { base } = problem;
-  const script = scriptOf(problem);
-  if (script === 'fractions') return writtenAnswer(groups, steps);
-  if (script === 'terms') return lettersText(answer);
-  if (problem.kind === 'root') return rootText(trace);
-  if (problem.kind !== 'quotient') return numberText(answer, base);
   const ids = new Set(groups.at(-1)!.marks);
   const marks = steps.flatMap(({ gives }) => gives).filter(({ id }) => ids.has(id));
   const rest = marks.find(({ role }) => role === 'rest');
@@ -29,7 +49,7 @@ export function answerText(trace: Trace): string {
     const count = written.times(placeValue(base, decimals)).numerator;
     return repeating(pointedText(count, decimals, base), repeats.text);
   }
-  const divisor = numeralValue(problem.operands[1]);
+  const divisor = numeralValue(problem.operands[1]!);
   const quotient = numberText(written, base);
   return rest ? `${quotient} r ${numberText(rest.worth.times(divisor), base)}` : quotient;
 }
@@ -46,7 +66,7 @@ function rootText(trace: Trace): string {
 }
 
 /** A sum of fractions is answered as its last line is written: `1 5/6`, `11/6`. */
-function writtenAnswer(groups: Trace['groups'], steps: Trace['steps']): string {
+function writtenAnswer({ groups, steps }: Trace): string {
   const ids = new Set(groups.at(-1)!.marks);
   const marks = steps.flatMap(({ gives }) => gives).filter(({ id }) => ids.has(id));
   return marks.map(({ glyph }) => glyph).join(' ');

@@ -1,5 +1,6 @@
 import { type Exact } from '../exact/exact.ts';
 import { numeralValue } from '../exact/numeral.ts';
+import type { ProblemKind } from '../problem/kinds.ts';
 import type { Mark, Trace } from './account.ts';
 import { rootOf } from './root.ts';
 
@@ -12,14 +13,29 @@ export type Result =
   | { readonly kind: 'quotient'; readonly quotient: Exact; readonly rest: Exact }
   | { readonly kind: 'root'; readonly root: Exact; readonly under: Exact; readonly left: Exact };
 
+/** What a work of each kind comes to; a new kind adds its line here. */
+const RESULTS: Record<ProblemKind, (trace: Trace) => Result> = {
+  product: numberFound,
+  sum: numberFound,
+  difference: numberFound,
+  quotient: quotientFound,
+  root: (trace) => ({ kind: 'root', ...rootOf(trace) }),
+};
+
 /** The result as the answer's marks give it. A remainder is in the measure of the dividend. */
 export function resultOf(trace: Trace): Result {
-  const { problem, answer } = trace;
-  if (problem.kind === 'root') return { kind: 'root', ...rootOf(trace) };
+  return RESULTS[trace.problem.kind](trace);
+}
+
+function numberFound({ answer }: Trace): Result {
+  return { kind: 'number', value: answer };
+}
+
+function quotientFound(trace: Trace): Result {
   const left = restOf(trace);
-  if (problem.kind !== 'quotient' || !left) return { kind: 'number', value: answer };
-  const rest = left.worth.times(numeralValue(problem.operands[1]));
-  return { kind: 'quotient', quotient: answer.minus(left.worth), rest };
+  if (!left) return numberFound(trace);
+  const rest = left.worth.times(numeralValue(trace.problem.operands[1]!));
+  return { kind: 'quotient', quotient: trace.answer.minus(left.worth), rest };
 }
 
 /** The mark of an answer that says what is left of a dividend. */

@@ -1,3 +1,4 @@
+import { pointRule } from '../problem/kinds.ts';
 import { Exact } from '../exact/exact.ts';
 import { numberText, placeValue, pointedText } from '../exact/numeral.ts';
 import { problemValue, type Problem } from '../problem/problem.ts';
@@ -85,7 +86,7 @@ function trueSpace(space: TermSpace, { operands }: Scale, base: number): TermSpa
 
 /** How a number that is written whole looks: with its point in a sum, without it in a product. */
 function figuresOf({ kind, base }: Problem, { decimals }: Scale): (glyph: string) => string {
-  if (kind === 'product') return (glyph) => glyph;
+  if (pointRule(kind) === 'counted') return (glyph) => glyph;
   return (glyph) =>
     glyph.replace(/[0-9A-F]+/, (run) =>
       pointedText(Exact.of(wholeOf(run, base)).numerator, decimals, base),

@@ -1,3 +1,4 @@
+import { KINDS } from '../problem/kinds.ts';
 import { Exact } from '../exact/exact.ts';
 import { figure, numeralText, worthAt, type Numeral } from '../exact/numeral.ts';
 import { problemValue, type Problem } from '../problem/problem.ts';
@@ -154,9 +155,8 @@ export class Scribe {
    * subtrahend with a minus, those worth nothing too.
    */
   openSum(cuts: Cuts): void {
-    const signs = cuts.map((_, k) =>
-      this.request.problem.kind === 'difference' && k > 0 ? -1 : 1,
-    );
+    const { takesAway } = KINDS[this.request.problem.kind];
+    const signs = cuts.map((_, k) => (takesAway && k > 0 ? -1 : 1));
     this.openTerms(new SumSpace(cuts, signs), () =>
       cuts.flatMap((parts, operand) => parts.map((_, part) => [operand, part])),
     );

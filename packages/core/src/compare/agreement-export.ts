@@ -4,7 +4,7 @@ import { Exact } from '../exact/exact.ts';
 import { inNotation, pointTex, timesTex, type Notation } from '../exact/notation.ts';
 import { numberText } from '../exact/numeral.ts';
 import { lettersText, raised } from '../exact/terms-text.ts';
-import type { ProblemKind } from '../problem/problem.ts';
+import type { ProblemKind } from '../problem/kinds.ts';
 import { writeAmount, type Script } from '../problem/script.ts';
 import type { Agreement } from './agreement-shape.ts';
 import type { Expression, MethodAgreement, Move } from './expressions.ts';

@@ -17,7 +17,7 @@ import {
   type Described,
   type Description,
 } from '../describe/describe.ts';
-import { PROBLEM_KINDS } from '../problem/problem.ts';
+import { PROBLEM_KINDS } from '../problem/kinds.ts';
 import { SCRIPTS } from '../problem/script.ts';
 
 /** A term as it is owed: a product of parts, or in a sum or difference one part with its sign. */

@@ -5,7 +5,6 @@ import type { Bounds, TermSet } from '../account/terms.ts';
 import { Exact } from '../exact/exact.ts';
 import { decimalsNeeded, placeValue } from '../exact/numeral.ts';
 import { foundShares } from './found.ts';
-import { scriptOf } from '../problem/script.ts';
 import type { Scale } from '../problem/scale.ts';
 
 /** What is sure of the answer after some step, when owed amounts are known by their places alone. */
@@ -23,9 +22,8 @@ export interface Certainty {
   readonly decimals: number;
 }
 
-/** Certainties of works in places, in fractions or with letters; of a work with points or stages those of the work it is read from. */
+/** Certainties of works in places; of a work with points or stages those of the work it is read from. */
 export function placedCertainties(trace: Trace): readonly Certainty[] {
-  if (scriptOf(trace.problem) !== 'figures') return partCertainties(trace);
   if (trace.scale && trace.whole) return scaled(placedCertainties(trace.whole), trace, trace.scale);
   const last = trace.stages.at(-1);
   return last ? afterStages(placedCertainties(last.trace), last.before) : placeCertainties(trace);
@@ -66,7 +64,7 @@ function isKnown(entry: Entry): boolean {
 }
 
 /** Fractions and terms have no figures in places: what is put together so far is known, and nothing of the rest. */
-function partCertainties(trace: Trace): readonly Certainty[] {
+export function partCertainties(trace: Trace): readonly Certainty[] {
   const together = tally(trace, ({ standing, worth }, step) =>
     step && standing === 'marked' && !isRewriting(step) ? worth : null,
   );

@@ -1,6 +1,7 @@
 import type { Trace } from '../account/account.ts';
+import { scriptOf } from '../problem/script.ts';
 import type { Certainty } from './certainty-of.ts';
-import { KIND_WORK } from './kinds.ts';
+import { KIND_WORK, SCRIPT_WORK } from './kinds.ts';
 
 export type { Certainty } from './certainty-of.ts';
 
@@ -12,5 +13,6 @@ export type { Certainty } from './certainty-of.ts';
  * Of a quotient it is known between which powers of the base what is left would bring it.
  */
 export function certainties(trace: Trace): readonly Certainty[] {
-  return KIND_WORK[trace.problem.kind].certainties(trace);
+  const work = SCRIPT_WORK[scriptOf(trace.problem)] ?? KIND_WORK[trace.problem.kind];
+  return work.certainties(trace);
 }

@@ -1,3 +1,4 @@
+import { pointRule } from '../problem/kinds.ts';
 import { count } from './counts.ts';
 import { KIND_WORK, SCRIPT_WORK } from './kinds.ts';
 import type { Entry, Mark, Role, Trace } from '../account/account.ts';
@@ -8,7 +9,7 @@ import { numeral, numeralValue } from '../exact/numeral.ts';
 import { scriptOf } from '../problem/script.ts';
 import { isOneNumber } from './amounts.ts';
 import { certainties } from './certainty.ts';
-import { carriedRemainders, meetsMinus } from './foresight.ts';
+import { meetsMinus } from './foresight.ts';
 
 /** What a method costs on one problem. Every figure is counted from the trace, none is estimated. */
 export interface Cost {
@@ -57,9 +58,7 @@ export function cost(trace: Trace): Cost {
   return {
     facts: (SCRIPT_WORK[script] ?? work).facts(trace),
     additions: work.additions(trace),
-    carries:
-      regroupings(trace) +
-      (trace.problem.kind === 'quotient' ? carriedRemainders(trace).length : 0),
+    carries: regroupings(trace) + work.carriedOn(trace),
     figures: paper.reduce((total, mark) => total + mark.glyph.length, 0),
     lines: new Set(paper.map((mark) => `${mark.spot.area} ${mark.spot.row}`)).size,
     passes: count(
@@ -73,7 +72,7 @@ export function cost(trace: Trace): Cost {
     leadingCertainAt: leadingCertainAt(trace),
     simplifications: count(trace.steps, ({ phase }) => phase.kind === 'simplify'),
     signs: count(trace.steps, meetsMinus),
-    terms: scriptOf(trace.problem) === 'terms' ? mostTerms(trace) : 0,
+    terms: script === 'terms' ? mostTerms(trace) : 0,
     numbersMet: numbersMet(trace),
   };
 }
@@ -95,7 +94,7 @@ function mostLive(trace: Trace, isOfIt: (entry: Entry) => boolean): number {
 
 /** The largest number that each step writes. */
 function numbersMet({ steps, problem, whole }: Trace): readonly Exact[] {
-  const shown = whole && problem.kind === 'product' ? whole.steps : steps;
+  const shown = whole && pointRule(problem.kind) === 'counted' ? whole.steps : steps;
   return shown.map(({ gives }) =>
     largest(gives.flatMap(({ glyph }) => numbersIn(glyph, problem.base))),
   );
@@ -117,7 +116,7 @@ function largestWritten(trace: Trace, paper: readonly Mark[]): Exact {
     const glyphs = paper.map(({ glyph }) => glyph).filter((glyph) => /^[0-9A-F.]+$/.test(glyph));
     return largest(glyphs.map((glyph) => numeralValue(numeral(glyph, base))));
   }
-  const read = kind === 'product' && trace.whole ? trace.whole : trace;
+  const read = pointRule(kind) === 'counted' && trace.whole ? trace.whole : trace;
   const marks = read === trace ? paper : read.steps.flatMap(({ gives }) => gives);
   const written = marks.filter(({ medium }) => medium === 'paper');
   return largest([...written, ...read.groups.filter(isOneNumber)].map(({ worth }) => worth));

@@ -1,29 +1,8 @@
 import type { Mark, Role, Step, Trace } from '../account/account.ts';
+import type { Foresight } from './foresight-of.ts';
+import { KIND_WORK } from './kinds.ts';
 
-/** Something out of the ordinary that a method must do for these numbers, and in which places. */
-export interface Foresight {
-  readonly kind:
-    | 'carry'
-    | 'opening'
-    | 'scratch'
-    | 'little ones'
-    | 'shortfall'
-    | 'adjustment'
-    | 'remainder'
-    | 'scaling'
-    | 'renaming'
-    | 'minus times minus'
-    | 'cancelling'
-    | 'root digits'
-    | 'root left over'
-    | 'prime pairs'
-    | 'prime alone'
-    | 'whole opened';
-  /** Places it goes into, smallest first, without repeats; empty for what belongs to no place. */
-  readonly places: readonly number[];
-  /** How often it happens. */
-  readonly times: number;
-}
+export type { Foresight } from './foresight-of.ts';
 
 const KINDS: readonly (readonly [
   kind: Foresight['kind'],
@@ -47,9 +26,8 @@ export function foresee(trace: Trace): readonly Foresight[] {
   const renamed = trace.steps.filter(({ phase }) => phase.kind === 'rename').length;
   return [
     ...(renamed > 0 ? [{ kind: 'renaming' as const, places: [], times: renamed }] : []),
-    ...divisionForesight(trace),
+    ...KIND_WORK[trace.problem.kind].foreseen(trace),
     ...termForesight(trace),
-    ...rootForesight(trace),
     ...KINDS.flatMap(([kind, role, counts]) => {
       const steps = trace.steps.filter(({ gives }) =>
         gives.some((m) => m.role === role && counts(m)),
@@ -64,25 +42,6 @@ export function foresee(trace: Trace): readonly Foresight[] {
       const places = marks.flatMap((mark) => placeOf(mark));
       return [{ kind, places: [...new Set(places)].sort((a, b) => a - b), times: steps.length }];
     }),
-  ];
-}
-
-/** How many digits a root has and whether anything is left; how many primes pair up, and how many do not. */
-function rootForesight({ problem, steps, groups }: Trace): readonly Foresight[] {
-  if (problem.kind !== 'root') return [];
-  const count = (kind: Foresight['kind'], times: number): readonly Foresight[] =>
-    times > 0 ? [{ kind, places: [], times }] : [];
-  const pairs = steps.filter(({ phase }) => phase.kind === 'pairs').length;
-  const primes = steps.filter(({ phase }) => phase.kind === 'primes').length;
-  const digits = steps
-    .flatMap(({ gives }) => gives)
-    .filter(({ role, place }) => role === 'answer' && place !== undefined).length;
-  const left = groups.some(({ role }) => role === 'rest') ? 1 : 0;
-  return [
-    ...count('root digits', digits),
-    ...count('root left over', left),
-    ...count('prime pairs', pairs),
-    ...count('prime alone', primes - 2 * pairs),
   ];
 }
 
@@ -102,31 +61,6 @@ function termForesight({ steps }: Trace): readonly Foresight[] {
 export function meetsMinus({ about }: Step): boolean {
   const factors = about?.factors ?? [];
   return factors.length > 1 && factors.every(({ coefficient }) => coefficient.isNegative);
-}
-
-/** Whether both numbers of a quotient are scaled, and the places that what is left goes into. */
-function divisionForesight(trace: Trace): readonly Foresight[] {
-  if (trace.problem.kind !== 'quotient') return [];
-  const scaled = trace.steps.some(({ law }) => law === 'scale-both');
-  const rests = carriedRemainders(trace);
-  const places = [...new Set(rests.map(({ place = 0 }) => place - 1))].sort((a, b) => a - b);
-  return [
-    ...(scaled ? [{ kind: 'scaling' as const, places: [], times: 1 }] : []),
-    ...(rests.length > 0 ? [{ kind: 'remainder' as const, places, times: rests.length }] : []),
-  ];
-}
-
-/** What is left of a place of a quotient and joins the next figure. */
-export function carriedRemainders({ steps }: Trace): readonly Mark[] {
-  const taken = new Set(
-    steps.filter(({ phase }) => phase.kind !== 'rest').flatMap(({ takes }) => takes),
-  );
-  return steps
-    .flatMap(({ gives }) => gives)
-    .filter(
-      ({ id, role, worth, place }) =>
-        role === 'remainder' && place !== undefined && !worth.isZero && taken.has(id),
-    );
 }
 
 /** Of an opening's two marks the place that is filled, which is the lower one. */

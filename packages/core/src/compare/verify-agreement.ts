@@ -1,3 +1,5 @@
+import { KINDS, termShape } from '../problem/kinds.ts';
+import { isTaken } from '../problem/problem.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralText, numeralValue } from '../exact/numeral.ts';
 import { failureText } from '../problem/failure.ts';
@@ -75,7 +77,7 @@ function termsFor({ terms, script, base, kind }: Agreement, worths: Worths): Ter
   return {
     worths,
     base,
-    operandOf: (term) => (kind === 'sum' || kind === 'difference' ? Number(term.split('.')[0]) : 0),
+    operandOf: (term) => (termShape(kind) === 'parts' ? Number(term.split('.')[0]) : 0),
     textOf: (term) => (script === 'fractions' ? (texts.get(term) ?? null) : null),
   };
 }
@@ -84,26 +86,28 @@ function termsFor({ terms, script, base, kind }: Agreement, worths: Worths): Ter
 function lawFrame(certificate: Agreement, worths: Worths, problem: Problem): LawFrame {
   const { kind, script, base, operands } = certificate;
   const parts = operands.map((operand) => operand.parts.map((part) => Exact.parse(part)));
-  const single = kind === 'quotient' || kind === 'root';
   return {
     kind,
     script,
     base,
     operands: operands.map(({ worth }) => Exact.parse(worth)),
     terms: new Set(worths.keys()),
-    isTaken: (operand) =>
-      problem.operands[operand]?.terms?.taken === true || (kind === 'difference' && operand > 0),
+    isTaken: (operand) => isTaken(problem, operand),
     spent: new Set(),
     inFigures: false,
     by: null,
     partsOf: (term) => {
       const numbers = term.split('.').map(Number);
-      if (single) return [{ operand: 0, worth: parts[0]![numbers[0]!]! }];
-      if (kind === 'product') {
-        return numbers.map((part, operand) => ({ operand, worth: parts[operand]![part]! }));
+      switch (termShape(kind)) {
+        case 'products':
+          return numbers.map((part, operand) => ({ operand, worth: parts[operand]![part]! }));
+        case 'parts': {
+          const [operand = 0, part = 0] = numbers;
+          return [{ operand, worth: parts[operand]![part]! }];
+        }
+        case 'pieces':
+          return [{ operand: 0, worth: parts[0]![numbers[0]!]! }];
       }
-      const [operand = 0, part = 0] = numbers;
-      return [{ operand, worth: parts[operand]![part]! }];
     },
   };
 }
@@ -142,10 +146,14 @@ function termsOf(
   parts: readonly (readonly Exact[])[],
   whole: readonly Exact[],
 ): [string, Exact][] {
-  if (kind === 'product') return products(parts);
-  if (kind === 'root') return parts[0]!.map((part, k) => [String(k), part]);
-  if (kind !== 'quotient') return signedParts(kind, parts);
-  return parts[0]!.map((part, k) => [String(k), part.dividedBy(whole[1]!)]);
+  switch (termShape(kind)) {
+    case 'products':
+      return products(parts);
+    case 'parts':
+      return signedParts(kind, parts);
+    case 'pieces':
+      return parts[0]!.map((part, k) => [String(k), valueOfKind(kind, [part, ...whole.slice(1)])]);
+  }
 }
 
 function signedParts(
@@ -155,7 +163,7 @@ function signedParts(
   return parts.flatMap((list, k) =>
     list.map((part, i): [string, Exact] => [
       `${k}.${i}`,
-      kind === 'difference' && k > 0 ? Exact.ZERO.minus(part) : part,
+      KINDS[kind].takesAway && k > 0 ? part.negate() : part,
     ]),
   );
 }
@@ -323,8 +331,7 @@ function endFault(lines: readonly Line[], { laws }: Frame): Fault | null {
 
 /** The terms of sums and differences are amounts, so that one alone is worked out where it is in lowest terms. */
 function isLoneTerm(leaf: Amount, kind: LawFrame['kind']): boolean {
-  const isSum = kind === 'sum' || kind === 'difference';
-  return isSum && leaf.owed && denominatorOf(leaf) === leaf.worth.denominator;
+  return termShape(kind) === 'parts' && leaf.owed && denominatorOf(leaf) === leaf.worth.denominator;
 }
 
 /** Worked out, and in lowest terms where it is written as a fraction. */

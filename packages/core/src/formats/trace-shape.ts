@@ -18,7 +18,7 @@ import {
   textLike,
   type Described,
 } from '../describe/describe.ts';
-import { PROBLEM_KINDS } from '../problem/problem.ts';
+import { PROBLEM_KINDS } from '../problem/kinds.ts';
 
 const root = () =>
   textLike('an exact amount or a root such as 6√2', {

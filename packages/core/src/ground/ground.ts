@@ -1,6 +1,6 @@
 import type { Comparison } from '../compare/compare.ts';
 import { Exact } from '../exact/exact.ts';
-import type { ProblemKind } from '../problem/problem.ts';
+import type { ProblemKind } from '../problem/kinds.ts';
 import { scriptOf } from '../problem/script.ts';
 import { areaGround, type AreaGround } from './area.ts';
 import { kindsGround, type KindsGround } from './kinds.ts';

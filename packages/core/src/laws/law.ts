@@ -1,7 +1,7 @@
 import type { Law } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
 import type { Expression } from '../problem/expression.ts';
-import type { ProblemKind } from '../problem/problem.ts';
+import type { ProblemKind } from '../problem/kinds.ts';
 import type { Script } from '../problem/script.ts';
 
 /** An amount that a law moves, seen without the work that it stands in. */

@@ -1,3 +1,4 @@
+import { termShape } from '../problem/kinds.ts';
 import { numeralValue } from '../exact/numeral.ts';
 import {
   firstFault,
@@ -58,7 +59,7 @@ function isOfAll(
   { spent, inFigures, kind }: LawFrame,
 ): boolean {
   if (sameTerms(terms, held(takes), spent)) return true;
-  const isPiecewise = inFigures && (kind === 'quotient' || kind === 'root');
+  const isPiecewise = inFigures && termShape(kind) === 'pieces';
   return isPiecewise && sameTerms(terms, left(takes), spent);
 }
 
@@ -133,13 +134,13 @@ function places(change: Change, frame: LawFrame): Fault {
     if (script === 'fractions') return mixedFault(change, frame);
     if (gives.length === 0) return null;
     if (script === 'terms') return 'letters have no places';
-    const worked = kind === 'sum' || kind === 'difference' || inFigures;
+    const worked = termShape(kind) === 'parts' || inFigures;
     if (!worked && takes.some(({ owed }) => owed)) return 'a product is not worked out yet';
     if (gives.some(({ owed, written }) => owed || written)) return 'nothing is regrouped';
     if (takes.length === 1 && gives.length === 1 && !inFigures && !takes[0]!.owed) {
       return 'nothing is regrouped';
     }
-    const isStage = kind === 'product' && operands.length > 2;
+    const isStage = termShape(kind) === 'products' && operands.length > 2;
     return regroups(change, { ...frame, isStage, mayOppose: inFigures });
   });
 }

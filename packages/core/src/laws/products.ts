@@ -1,3 +1,4 @@
+import { termShape } from '../problem/kinds.ts';
 import { Exact } from '../exact/exact.ts';
 import { evaluate } from '../problem/evaluate.ts';
 import type { Expression } from '../problem/expression.ts';
@@ -341,7 +342,7 @@ function sign(change: Change, frame: LawFrame): Fault {
     if (!take!.owed || change.gives[0]!.owed) return 'no term is turned';
     if (!frame.inFigures && change.gives[0]!.written !== null)
       return 'the term is written otherwise';
-    if (frame.kind === 'product' && !frame.inFigures)
+    if (termShape(frame.kind) === 'products' && !frame.inFigures)
       return 'a product is worked out, not only turned';
     const parts = [...take!.terms].flatMap((term) => frame.partsOf(term));
     const minus = parts.some(

@@ -1,3 +1,5 @@
+import { termShape } from '../problem/kinds.ts';
+import { isTaken } from '../problem/problem.ts';
 import type { Entry, Law, Trace } from '../account/account.ts';
 import { readExpression } from '../problem/read-expression.ts';
 import { Exact } from '../exact/exact.ts';
@@ -62,22 +64,25 @@ function workFrame(problem: Problem, start: ReadonlyMap<string, Amount>): LawFra
     base,
     script: scriptOf(problem),
     operands: operands.map(numeralValue),
-    isTaken: (operand) =>
-      operands[operand]?.terms?.taken === true || (kind === 'difference' && operand > 0),
+    isTaken: (operand) => isTaken(problem, operand),
     terms: new Set(worths.keys()),
     spent: new Set(),
     inFigures: true,
     by: null,
     partsOf: (term) => {
       const numbers = term.split('.').map(Number);
-      if (kind === 'product') {
-        return numbers.map((part, operand) => ({
-          operand,
-          worth: partOf(operands[operand], part),
-        }));
+      const worth = worths.get(term) ?? Exact.ZERO;
+      switch (termShape(kind)) {
+        case 'products':
+          return numbers.map((part, operand) => ({
+            operand,
+            worth: partOf(operands[operand], part),
+          }));
+        case 'parts':
+          return [{ operand: numbers[0] ?? 0, worth }];
+        case 'pieces':
+          return [{ operand: 0, worth }];
       }
-      const operand = kind === 'quotient' || kind === 'root' ? 0 : (numbers[0] ?? 0);
-      return [{ operand, worth: worths.get(term) ?? Exact.ZERO }];
     },
   };
 }

@@ -15,8 +15,8 @@ import {
   type ProductProblem,
   problemValue,
   readProblem,
-  type ProblemKind,
 } from '../problem/problem.ts';
+import type { ProblemKind } from '../problem/kinds.ts';
 import { scriptOf } from '../problem/script.ts';
 import type { Box } from '../sheet/sheet.ts';
 import {

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { audit } from '../account/audit.ts';
 import { Exact } from '../exact/exact.ts';
-import { makeProblem, type Problem, type ProblemKind } from '../problem/problem.ts';
+import { makeProblem, type Problem } from '../problem/problem.ts';
+import type { ProblemKind } from '../problem/kinds.ts';
 import {
   accepted,
   expectedValue,

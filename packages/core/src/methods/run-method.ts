@@ -1,3 +1,4 @@
+import { pointRule, termShape } from '../problem/kinds.ts';
 import type { Mark, Opportunity, School, Trace } from '../account/account.ts';
 import { reorderedTrace } from '../account/reordered.ts';
 import { scaledTrace } from '../account/scaled.ts';
@@ -51,7 +52,11 @@ function readied(spec: MethodSpec, problem: Problem): Readied {
   if (!acceptance.ok) throw new RangeError(`${spec.id}: ${refusalText(acceptance.reason)}`);
   const scale = scaleOf(problem);
   const whole = scale?.whole ?? problem;
-  const made = { scale, whole, staged: whole.kind === 'product' && whole.operands.length > 2 };
+  const made = {
+    scale,
+    whole,
+    staged: termShape(whole.kind) === 'products' && whole.operands.length > 2,
+  };
   const all = READIED.get(problem) ?? new Map<string, Readied>();
   READIED.set(problem, all.set(spec.id, made));
   return made;
@@ -67,7 +72,7 @@ export function prepared(
   const { scale, whole, staged } = readied(spec, problem);
   const hops = lawfulHops(spec, problem, request);
   const counts = scale ? hops.map((hop) => hop.dividedBy(scale.unit)) : hops;
-  const leastPlaces = scale && whole.kind !== 'product' ? scale.decimals + 1 : 1;
+  const leastPlaces = scale && pointRule(whole.kind) === 'lined-up' ? scale.decimals + 1 : 1;
   const slips = addressed(request, chancesOf);
   const { school, order, stage } = request;
   const own: Named = { school, order, stage, slips, hops: counts, leastPlaces };

@@ -7,7 +7,8 @@ import {
   placeValue,
   type Numeral,
 } from '../exact/numeral.ts';
-import { valueOfKind, type Problem, type ProblemKind } from './problem.ts';
+import type { ProblemKind } from './kinds.ts';
+import { valueOfKind, type Problem } from './problem.ts';
 import { wholeRoot } from '../exact/whole-root.ts';
 import { exactRoot } from './evaluate.ts';
 import { scriptOf } from './script.ts';

@@ -1,3 +1,4 @@
+import { pointRule } from './kinds.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralValue, placeValue, pointedText } from '../exact/numeral.ts';
 import { estimateOf, leadingPlace } from './estimate.ts';
@@ -26,7 +27,7 @@ export interface PlacedPoint {
  */
 export function placedPoint(problem: Problem, estimate?: Exact): PlacedPoint | null {
   const scale = scaleOf(problem);
-  if (!scale || problem.kind !== 'product') return null;
+  if (!scale || pointRule(problem.kind) !== 'counted') return null;
   const { base, operands } = problem;
   const whole = scale.whole.operands.map(numeralValue).reduce((made, n) => made.times(n)).numerator;
   const about = estimate ?? estimateOf(problem.kind, operands.map(leadingPlace));

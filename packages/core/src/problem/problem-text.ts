@@ -1,7 +1,8 @@
 import { numeralText, type Numeral } from '../exact/numeral.ts';
 import { termsSource } from '../exact/terms-text.ts';
 import { numeralSource } from './expression.ts';
-import type { Problem, ProblemSign } from './problem.ts';
+import type { ProblemSign } from './kinds.ts';
+import type { Problem } from './problem.ts';
 
 /** A problem in the problem language; reading it again gives the same problem. */
 export function sourceOf({ kind, operands }: Problem, sign: ProblemSign): string {

@@ -1,21 +1,22 @@
-import { Exact } from '../exact/exact.ts';
+import { type Exact } from '../exact/exact.ts';
 import { numeralFor, numeralText, numeralValue, type Numeral } from '../exact/numeral.ts';
 import { expressionText, type Expression } from './expression.ts';
 import type { ProblemFailure } from './failure.ts';
+import { KINDS, type ProblemKind, type ProblemSign } from './kinds.ts';
 import { hasLetters } from './letters.ts';
-import { LIMITS, lettersFailure, workFailure } from './limits.ts';
+import { lettersFailure, workFailure } from './limits.ts';
 import { sourceOf } from './problem-text.ts';
 import { readExpression, type ReadOptions } from './read-expression.ts';
 import { isNumber, shapeOf, takesFractions } from './shape.ts';
 
-/** A product of 2 to {@link LIMITS}.factors numbers, whole or with a point, all written in one base. */
+/** A product of 2 to `LIMITS.factors` numbers, whole or with a point, all written in one base. */
 export interface ProductProblem {
   readonly kind: 'product';
   readonly operands: readonly Numeral[];
   readonly base: number;
 }
 
-/** A sum of 2 to {@link LIMITS}.addends numbers, whole or with a point, all written in one base. */
+/** A sum of 2 to `LIMITS.addends` numbers, whole or with a point, all written in one base. */
 export interface SumProblem {
   readonly kind: 'sum';
   readonly operands: readonly Numeral[];
@@ -46,56 +47,6 @@ export interface RootProblem {
 /** A computation that methods can be asked to work. One member a kind; more kinds come here. */
 export type Problem =
   ProductProblem | SumProblem | DifferenceProblem | QuotientProblem | RootProblem;
-export type ProblemKind = Problem['kind'];
-
-export type ProblemSign = '×' | '+' | '−' | '÷' | '√';
-
-/** How each kind is written and worked out; a new kind adds its line here. */
-interface KindRules {
-  readonly sign: ProblemSign;
-  /** How few and how many operands it has. */
-  readonly least: number;
-  readonly most: number;
-  /** What the account of the problem holds: its value, and of a root the number under the sign. */
-  readonly value: (worths: readonly Exact[]) => Exact;
-  /** What the operands are called, in order; the last name serves for all that follow. */
-  readonly operandNames: readonly string[];
-}
-
-const KINDS: Record<ProblemKind, KindRules> = {
-  product: {
-    sign: '×',
-    least: 2,
-    most: LIMITS.factors,
-    value: (worths) => worths.reduce((total, factor) => total.times(factor)),
-    operandNames: ['factor'],
-  },
-  sum: { sign: '+', least: 2, most: LIMITS.addends, value: Exact.sum, operandNames: ['addend'] },
-  difference: {
-    sign: '−',
-    least: 2,
-    most: 2,
-    value: ([minuend, ...rest]) => minuend!.minus(Exact.sum(rest)),
-    operandNames: ['minuend', 'subtrahend'],
-  },
-  quotient: {
-    sign: '÷',
-    least: 2,
-    most: 2,
-    value: ([dividend, ...rest]) => rest.reduce((left, by) => left.dividedBy(by), dividend!),
-    operandNames: ['dividend', 'divisor'],
-  },
-  root: {
-    sign: '√',
-    least: 1,
-    most: 1,
-    value: ([radicand]) => radicand!,
-    operandNames: ['number under the root'],
-  },
-};
-
-/** Every kind of problem, in the order in which kinds are listed. */
-export const PROBLEM_KINDS = Object.keys(KINDS) as readonly ProblemKind[];
 
 export type ReadProblem =
   | { readonly ok: true; readonly problem: Problem }
@@ -147,7 +98,7 @@ export function problemSign(kind: ProblemKind): ProblemSign {
   return KINDS[kind].sign;
 }
 
-/** What the account of the problem holds, computed straight from its operands; see {@link KindRules}. */
+/** What the account of the problem holds, computed straight from its operands; see `KindRules`. */
 export function problemValue({ kind, operands }: Problem): Exact {
   return valueOfKind(kind, operands.map(numeralValue));
 }
@@ -155,6 +106,16 @@ export function problemValue({ kind, operands }: Problem): Exact {
 /** What amounts make when they are put together as a kind of problem does it. */
 export function valueOfKind(kind: ProblemKind, worths: readonly Exact[]): Exact {
   return KINDS[kind].value(worths);
+}
+
+/** Whether an operand counts against the problem: a subtrahend, or a bracket behind a minus. */
+export function isTaken({ kind, operands }: Problem, operand: number): boolean {
+  return operands[operand]?.terms?.taken === true || (KINDS[kind].takesAway && operand > 0);
+}
+
+/** Whether the operands may change places. */
+export function canSwap({ kind }: Problem): boolean {
+  return KINDS[kind].commutes;
 }
 
 /** What an operand of a kind is called: `factor`, `addend`, `minuend`, `subtrahend`. */

@@ -1,3 +1,4 @@
+import { pointRule } from './kinds.ts';
 import type { Exact } from '../exact/exact.ts';
 import { padded, placeValue, withoutPoint } from '../exact/numeral.ts';
 import { makeProblem, type Problem } from './problem.ts';
@@ -25,8 +26,9 @@ export function scaleOf(problem: Problem): Scale | null {
   const { kind, operands, base } = problem;
   const counts = operands.map(({ decimals }) => decimals);
   const most = Math.max(...counts);
-  if (most === 0 || kind === 'quotient' || kind === 'root') return null;
-  if (kind === 'product') {
+  const rule = pointRule(kind);
+  if (most === 0 || rule === 'own') return null;
+  if (rule === 'counted') {
     const decimals = counts.reduce((sum, count) => sum + count);
     const whole = makeProblem(kind, operands.map(withoutPoint));
     return { whole, decimals, operands: counts, unit: placeValue(base, -decimals) };

@@ -3,7 +3,7 @@ import type { Expression } from './expression.ts';
 import type { ProblemShape } from './failure.ts';
 import { LIMITS } from './limits.ts';
 import { hasLetters, lettersShape } from './letters.ts';
-import type { ProblemKind } from './problem.ts';
+import type { ProblemKind } from './kinds.ts';
 
 /** A kind of problem with its operands, before it is held against the limits of the kind. */
 export interface Worked {

@@ -1,3 +1,4 @@
+import { isTaken } from './problem.ts';
 import { Exact } from '../exact/exact.ts';
 import { gcd } from '../exact/rational.ts';
 import {
@@ -58,7 +59,8 @@ function byFigures(asked: Problem): Structure {
 }
 
 /** Expressions by the minuses that meet, what cancels, and how many products there are. */
-function byTerms({ kind, operands }: Problem): Structure {
+function byTerms(problem: Problem): Structure {
+  const { kind, operands } = problem;
   const lists = operands.map(({ terms }) => terms!.list);
   const minuses = lists.map((list) => list.filter(isBelowZero).length);
   if (kind === 'product') {
@@ -69,7 +71,7 @@ function byTerms({ kind, operands }: Problem): Structure {
       ? { level: 1, places: [], finding: 'a-minus-travels-with-its-term' }
       : { level: 0, places: [], finding: 'only-pluses' };
   }
-  const taken = operands.filter(({ terms }, k) => terms!.taken || (kind === 'difference' && k > 0));
+  const taken = operands.filter((_, k) => isTaken(problem, k));
   if (taken.some(({ terms }) => terms!.list.some(isBelowZero))) {
     return { level: 3, places: [], finding: 'a-minus-before-a-minus' };
   }

@@ -1,3 +1,4 @@
+import { pointRule } from '../problem/kinds.ts';
 import type { EntryId, Given, Mark, Trace } from '../account/account.ts';
 import { numberText, numeralText, placeValue } from '../exact/numeral.ts';
 import { problemSign } from '../problem/problem.ts';
@@ -16,7 +17,9 @@ export function sheetOf(layout: Layout, trace: Trace): Sheet {
   const { scale, problem } = trace;
   if (!scale) return stackedSheet(layout, trace);
   const whole = { ...trace, problem: scale.whole };
-  if (problem.kind !== 'product') return withPoints(stackedSheet(layout, whole), trace, scale);
+  if (pointRule(problem.kind) === 'lined-up') {
+    return withPoints(stackedSheet(layout, whole), trace, scale);
+  }
   const point = trace.steps.at(-1)!.gives.find(({ spot }) => spot.area === 'point');
   return withScale(stackedSheet(layout, trace.whole!), trace, scale, point);
 }

@@ -1,3 +1,4 @@
+import { pointRule } from '../problem/kinds.ts';
 import type { EntryId, Given, Mark, Trace } from '../account/account.ts';
 import { scriptOf } from '../problem/script.ts';
 import type {
@@ -98,7 +99,7 @@ export function drawSheet(sheet: Sheet, trace: Trace): Drawing {
 
 /** Where the ones stand on papers with points: sums show them, products do not. */
 function pointShift({ scale, problem }: Trace): number {
-  return scale && problem.kind !== 'product' ? scale.decimals : 0;
+  return scale && pointRule(problem.kind) === 'lined-up' ? scale.decimals : 0;
 }
 
 function mostOf(size: SheetCell['size'], full: number): number {

@@ -1,13 +1,41 @@
 import type { EntryId } from '../account/account.ts';
-import { inNotation, type Notation } from '../exact/notation.ts';
+import { inNotation } from '../exact/notation.ts';
+import type { Brush } from './brush.ts';
 import { letterRuns, type Drawing, type Figure, type Notch } from './drawing.ts';
-import { signGlyph, signSize, type SheetSign, type SheetSlot } from './sheet.ts';
+import {
+  linkPath,
+  signGlyph,
+  signSize,
+  type Ruling,
+  type SheetLink,
+  type SheetNote,
+  type SheetSign,
+  type SheetSlot,
+} from './sheet.ts';
 
 /*
- * What of a drawing comes and goes with the steps, as SVG mark-up without a look of its own: names of classes say
- * what a thing is, `data-entry` whose it is. Written in one go, since a large paper has thousands of parts. Texts
+ * The painter of every page, on screens and in files, as SVG mark-up: what is where stands here, what it looks like in a
+ * brush. `data-entry` says whose a part is. Written in one go, since a large paper has thousands of parts. Texts
  * are escaped.
  */
+
+/** Lines that are on the page from the start. */
+export function rulingsMarkup(rulings: readonly Ruling[], brush: Brush): string {
+  return rulings
+    .map(
+      ({ x1, y1, x2, y2, weight }) =>
+        `<line${brush.look({ part: 'ruling', weight })} x1="${size(x1)}" y1="${size(y1)}" x2="${size(x2)}" y2="${size(y2)}"/>`,
+    )
+    .join('');
+}
+
+/** Signs that are printed from the start. */
+export function signsMarkup(signs: readonly SheetSign[], brush: Brush): string {
+  return signs
+    .filter((sign) => !sign.with)
+    .map((sign) => signMarkup(sign, brush))
+    .join('');
+}
 
 /** Where the work for what is owed will go. */
 export function slotsMarkup(slots: readonly SheetSlot[]): string {
@@ -17,14 +45,38 @@ export function slotsMarkup(slots: readonly SheetSlot[]): string {
 /** Figures, and signs that come with them. */
 export function figuresMarkup(
   { signs, figures }: Pick<Drawing, 'signs' | 'figures'>,
-  notation: Notation,
-  notches: boolean,
-  struck: (entry: EntryId) => boolean,
+  brush: Brush,
+  isFaint: (figure: Figure) => boolean = () => false,
 ): string {
   return [
-    ...signs.map((sign) => comingSign(sign, notation)),
-    ...figures.map((figure) => figureMarkup(figure, notation, notches, struck(figure.entry))),
+    ...signs.map((sign) => owned('figure sign', sign.with!, signMarkup(sign, brush))),
+    ...figures.map((figure) => figureMarkup(figure, brush, isFaint(figure))),
   ].join('');
+}
+
+/** Lines between figures, those of the step that was done last set apart. */
+export function linksMarkup(links: readonly SheetLink[], step: number, brush: Brush): string {
+  return links
+    .map((link) => {
+      const { path, x, y } = linkPath(link);
+      const under = link.bow !== undefined && link.bow > 0 ? 0.42 : -0.12;
+      const label = link.label
+        ? `<text${brush.look({ part: 'label' })} x="${size(x)}" y="${size(y + under)}" font-size="0.4">${escaped(link.label)}</text>`
+        : '';
+      const look = brush.look({ part: 'link', isNew: link.step === step });
+      return `<g><path${look} d="${path}"/>${label}</g>`;
+    })
+    .join('');
+}
+
+/** Small explanations at the side. */
+export function notesMarkup(notes: readonly SheetNote[], brush: Brush): string {
+  return notes
+    .map(
+      ({ x, y, text }) =>
+        `<text${brush.look({ part: 'note' })} x="${size(x)}" y="${size(y + 0.68)}" font-size="0.5">${escaped(inNotation(text, brush.notation))}</text>`,
+    )
+    .join('');
 }
 
 /** A dot where the work for an owed amount will go; it can be pointed at before and after. */
@@ -32,68 +84,83 @@ function slotMarkup({ entry, x, y, width, height, dot }: SheetSlot): string {
   const middle = dot
     ? `<circle cx="${size(x + width / 2)}" cy="${size(y + height / 2)}" r="0.07"/>`
     : '';
-  return `<g class="slot" data-entry="${entry}">${touch({ x, y, width, height })}${middle}</g>`;
+  return owned('slot', entry, touch({ x, y, width, height }) + middle);
 }
 
-/** A sign that comes with a mark. */
-function comingSign(sign: SheetSign, notation: Notation): string {
+function owned(name: string, entry: EntryId, parts: string): string {
+  return `<g class="${name}" data-entry="${entry}">${parts}</g>`;
+}
+
+function signMarkup(sign: SheetSign, brush: Brush): string {
   const [x, y] = [sign.x + sign.width / 2, sign.y + sign.height / 2 + 0.36 * signSize(sign)];
-  const glyph = escaped(signGlyph(sign, notation));
-  return `<g class="figure sign" data-entry="${sign.with}"><text x="${size(x)}" y="${size(y)}" font-size="${size(signSize(sign))}">${glyph}</text></g>`;
+  const glyph = escaped(signGlyph(sign, brush.notation));
+  return `<text${brush.look({ part: 'sign', sign: sign.sign })} x="${size(x)}" y="${size(y)}" font-size="${size(signSize(sign))}">${glyph}</text>`;
 }
 
-/** One given or mark; a struck one stays legible under its stroke, which only those have that are ever struck. */
-function figureMarkup(
-  figure: Figure,
-  notation: Notation,
-  notches: boolean,
-  isStruck: boolean,
-): string {
-  const { box, bars, place } = figure;
+/** One given or mark; a struck one stays legible under its stroke. */
+function figureMarkup(figure: Figure, brush: Brush, faint: boolean): string {
+  const { box, bars, place, entry, kind } = figure;
   const parts = [
-    touch(box),
-    ...textsOf(figure, notation),
-    ...bars.map((bar) => stroke(bar, 'bar')),
+    ...(brush.pointable ? [touch(box)] : []),
+    ...textsOf(figure, brush, faint),
+    ...bars.map((bar) => stroke(bar, brush.look({ part: 'bar', faint }))),
   ];
-  if (notches && figure.notches.length > 0) {
+  if (brush.notches && figure.notches.length > 0) {
     const lines = figure.notches.map((notch) => stroke(notch, '')).join('');
-    parts.push(`<g class="notch place-${(((place ?? 0) % 6) + 6) % 6}">${lines}</g>`);
+    parts.push(`<g${brush.look({ part: 'notch', place: place ?? 0 })}>${lines}</g>`);
   }
-  parts.push(...emphasis(figure));
-  if (isStruck) parts.push(strikeMarkup(figure));
-  return `<g class="figure ${figure.kind}" data-entry="${figure.entry}">${parts.join('')}</g>`;
+  parts.push(...emphasis(figure, brush, faint));
+  if (brush.strikes(entry)) parts.push(strikeMarkup(figure, brush, faint));
+  return owned(`figure ${kind}`, entry, parts.join(''));
 }
 
-function textsOf({ texts, size: high, lettered }: Figure, notation: Notation): readonly string[] {
+function textsOf(
+  { texts, size: high, lettered }: Figure,
+  brush: Brush,
+  faint: boolean,
+): readonly string[] {
+  const look = brush.look({ part: 'figure', faint });
   return texts.map(({ x, y, text }) => {
-    const runs = letterRuns(inNotation(text, notation), lettered).map(({ text: run, isLetter }) =>
-      isLetter ? `<tspan class="letters">${escaped(run)}</tspan>` : escaped(run),
+    const runs = letterRuns(inNotation(text, brush.notation), lettered).map(
+      ({ text: run, isLetter }) =>
+        isLetter
+          ? `<tspan${brush.look({ part: 'letters' })}>${escaped(run)}</tspan>`
+          : escaped(run),
     );
-    return `<text x="${size(x)}" y="${size(y + high * 0.36)}" font-size="${size(high)}">${runs.join('')}</text>`;
+    return `<text${look} x="${size(x)}" y="${size(y + high * 0.36)}" font-size="${size(high)}">${runs.join('')}</text>`;
   });
 }
 
 /** A ring around a number that will be added, an underline shared with others, a line below. */
-function emphasis({ box, ringed, alike, underlined }: Figure): readonly string[] {
+function emphasis(
+  { box, ringed, alike, underlined }: Figure,
+  { look }: Brush,
+  faint: boolean,
+): readonly string[] {
   const { x, y, width, height } = box;
-  const ring = `<rect class="ring" x="${size(x + 0.06)}" y="${size(y + 0.1)}" width="${size(width - 0.12)}" height="${size(height - 0.2)}" rx="0.4"/>`;
+  const ring = `<rect${look({ part: 'ring', faint })} x="${size(x + 0.06)}" y="${size(y + 0.1)}" width="${size(width - 0.12)}" height="${size(height - 0.2)}" rx="0.4"/>`;
   const dashes =
     alike && alike.dashes.length > 0 ? ` stroke-dasharray="${alike.dashes.join(' ')}"` : '';
   return [
     ...(ringed ? [ring] : []),
-    ...(alike ? [`<path class="alike" d="${alike.path}"${dashes}/>`] : []),
-    ...(underlined ? [stroke({ x, y: y + height, length: width }, 'under')] : []),
+    ...(alike ? [`<path${look({ part: 'alike', faint })} d="${alike.path}"${dashes}/>`] : []),
+    ...(underlined
+      ? [stroke({ x, y: y + height, length: width }, look({ part: 'under', faint }))]
+      : []),
   ];
 }
 
-function strikeMarkup({ box, strike: { middle, across, up } }: Figure): string {
+function strikeMarkup(
+  { box, strike: { middle, across, up } }: Figure,
+  { look }: Brush,
+  faint: boolean,
+): string {
   const y = box.y + box.height / 2;
-  return `<line class="strike" x1="${size(middle - across)}" y1="${size(y + up)}" x2="${size(middle + across)}" y2="${size(y - up)}"/>`;
+  return `<line${look({ part: 'strike', faint })} x1="${size(middle - across)}" y1="${size(y + up)}" x2="${size(middle + across)}" y2="${size(y - up)}"/>`;
 }
 
-function stroke({ x, y, length }: Notch, name: string): string {
-  const own = name === '' ? '' : ` class="${name}"`;
-  return `<line${own} x1="${size(x)}" y1="${size(y)}" x2="${size(x + length)}" y2="${size(y)}"/>`;
+function stroke({ x, y, length }: Notch, look: string): string {
+  return `<line${look} x1="${size(x)}" y1="${size(y)}" x2="${size(x + length)}" y2="${size(y)}"/>`;
 }
 
 /** What can be pointed at. */

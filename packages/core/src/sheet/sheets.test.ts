@@ -1,6 +1,7 @@
 import { numeral } from '../exact/numeral.ts';
 import { registry } from '../methods/index.ts';
-import { makeProblem, productProblem, readProblem, type ProblemKind } from '../problem/problem.ts';
+import { makeProblem, productProblem, readProblem } from '../problem/problem.ts';
+import type { ProblemKind } from '../problem/kinds.ts';
 import {
   choiceName,
   everySchool,

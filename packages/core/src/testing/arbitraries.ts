@@ -9,9 +9,9 @@ import {
   productProblem,
   readProblem,
   type Problem,
-  type ProblemKind,
   type ProductProblem,
 } from '../problem/problem.ts';
+import type { ProblemKind } from '../problem/kinds.ts';
 import { scriptOf } from '../problem/script.ts';
 
 /** A whole number of up to `most` figures in a base, zeros in every position likely. */

@@ -1,5 +1,5 @@
 import { lazy, Suspense } from 'react';
-import { scriptOf, scaleOf, type Problem } from '@levee/core';
+import { pointRule, scaleOf, scriptOf, type Problem } from '@levee/core';
 import { useWorked } from '../../worked/use-worked.ts';
 import { BenchHead } from './head/bench-head.tsx';
 import { WhenOpened } from '../../ui/when-opened.tsx';
@@ -26,9 +26,8 @@ function isWordy(problem: Problem): boolean {
   const { kind } = problem;
   return (
     scriptOf(problem) !== 'figures' ||
-    kind === 'quotient' ||
-    kind === 'root' ||
-    (kind === 'product' && scaleOf(problem) !== null)
+    pointRule(kind) === 'own' ||
+    (pointRule(kind) === 'counted' && scaleOf(problem) !== null)
   );
 }
 

@@ -1,12 +1,21 @@
-import { rootOf, numeralValue, Exact } from '@levee/core';
+import { rootOf, numeralValue, Exact, type ProblemKind } from '@levee/core';
+import type { ComponentType } from 'react';
 import { useSpeaker, useWorked } from '../../worked/use-worked.ts';
 import './why.css';
 
+/** How what was found leads back to the numbers of the problem, for the kinds whose answer is no amount of the account. */
+export const WAYS_BACK: Record<ProblemKind, ComponentType | null> = {
+  product: null,
+  sum: null,
+  difference: null,
+  quotient: BackToDividend,
+  root: BackToNumber,
+};
+
 /** Of a quotient: what each paper found, times the divisor, and what it left, back to the dividend. */
-export function BackToDividend() {
+function BackToDividend() {
   const { papers, problem } = useWorked();
   const say = useSpeaker();
-  if (problem.kind !== 'quotient') return null;
   const [dividend, divisor] = problem.operands.map(numeralValue) as [Exact, Exact];
   const text = (amount: Exact) => say.worth(amount);
   return (
@@ -29,10 +38,9 @@ export function BackToDividend() {
 }
 
 /** Of a root: what each paper found, squared, and what it left, back to the number. */
-export function BackToNumber() {
-  const { papers, problem } = useWorked();
+function BackToNumber() {
+  const { papers } = useWorked();
   const say = useSpeaker();
-  if (problem.kind !== 'root') return null;
   return (
     <section className="why-same" aria-label="Back to the number">
       <h2>Root × root + what is left</h2>

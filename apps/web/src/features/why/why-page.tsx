@@ -19,7 +19,7 @@ import { copy } from '../../ui/copy.ts';
 import { useAgreement } from '../../certificate/certified.ts';
 import type { Certified } from '../../certificate/certify.ts';
 import { MathText } from '../../ui/math-text.tsx';
-import { BackToDividend, BackToNumber } from './back-to-the-number.tsx';
+import { WAYS_BACK } from './back-to-the-number.tsx';
 import { BothWays } from './both-ways.tsx';
 import { Bridge } from './bridge.tsx';
 import { MethodLines } from './method-lines.tsx';
@@ -42,6 +42,7 @@ function Reasons({ made }: { readonly made: Certified }) {
   const { certificate } = made;
   const { title, problem } = useComparison((state) => state.content);
   const notation = useNotation();
+  const WayBack = WAYS_BACK[certificate.kind];
   const names = { method: (id: string) => registry.get(id).name, notation };
   const name = (ending: string) => fileName(title || problem, ending);
   return (
@@ -105,8 +106,7 @@ function Reasons({ made }: { readonly made: Certified }) {
         <div>
           <SameAmounts />
           <BothWays />
-          <BackToDividend />
-          <BackToNumber />
+          {WayBack && <WayBack />}
           <Bridge />
         </div>
         <Costs />

@@ -1,3 +1,4 @@
+import { isTaken } from '../../problem/problem.ts';
 import { where } from '../../account/chance.ts';
 import type { Entry, Mark, School } from '../../account/account.ts';
 import type { Part } from '../../account/cut.ts';
@@ -91,7 +92,7 @@ export function openOperands(
     if (hasPart) scribe.give(index, 0, 'operand part', spotAt(part));
     return {
       index,
-      sign: problem.kind === 'difference' && index > 0 ? -1n : 1n,
+      sign: isTaken(problem, index) ? -1n : 1n,
       count,
       whole: hasWhole ? scribe.owes(index, hasPart ? 1 : 0) : null,
       frac: fracOf(operand),

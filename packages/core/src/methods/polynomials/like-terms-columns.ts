@@ -1,3 +1,4 @@
+import { isTaken } from '../../problem/problem.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
@@ -188,10 +189,9 @@ function sheet(trace: Trace): Sheet {
 
 /** Rows that are taken away as a bracket, from their first to their last column. */
 function takenRows({ givens, problem }: Trace) {
-  const rows = problem.operands.flatMap((operand, k) => {
+  const rows = problem.operands.flatMap((_, k) => {
     const own = givens.filter((given) => given.operand === k);
-    const isTaken = operand.terms!.taken || (problem.kind === 'difference' && k > 0);
-    return isTaken && own.length > 1
+    return isTaken(problem, k) && own.length > 1
       ? [...new Set(own.map(({ spot }) => spot.row))].map((row) => ({ row, own }))
       : [];
   });

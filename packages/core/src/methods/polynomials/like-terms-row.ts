@@ -1,3 +1,4 @@
+import { isTaken } from '../../problem/problem.ts';
 import type { Entry, Mark, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import { signedTermText } from '../../exact/terms-text.ts';
@@ -68,9 +69,9 @@ function work(scribe: Scribe, problem: Problem): Trace {
  * A term in the given line: behind the bracket or the sign that is printed before its operand without a plus of
  * its own, everywhere else with its sign.
  */
-function looksOf({ written, index, operand }: AskedTerm, { kind, operands }: Problem): string {
-  const { list, taken } = operands[operand]!.terms!;
-  const isPrinted = taken || list.length > 1 || operand === 0 || kind === 'difference';
+function looksOf({ written, index, operand }: AskedTerm, problem: Problem): string {
+  const { list } = problem.operands[operand]!.terms!;
+  const isPrinted = isTaken(problem, operand) || list.length > 1 || operand === 0;
   return inRow(written, index === 0 && isPrinted);
 }
 
@@ -199,9 +200,9 @@ function sheet(trace: Trace): Sheet {
     problem.operands.forEach((operand, k) => {
       const own = terms.filter((given) => given.operand === k);
       const list = listOf(operand);
-      const isTaken = operand.terms!.taken || (problem.kind === 'difference' && k > 0);
-      const closed = own.length > 1 || (isTaken && !signedTermText(list[0]!).startsWith('+'));
-      const sign = isTaken ? 'minus' : k > 0 && own.length > 1 ? 'plus' : null;
+      const taken = isTaken(problem, k);
+      const closed = own.length > 1 || (taken && !signedTermText(list[0]!).startsWith('+'));
+      const sign = taken ? 'minus' : k > 0 && own.length > 1 ? 'plus' : null;
       if (sign) {
         signs.push({ sign, x, y: 0, width: 0.8, height });
         x += 0.8;

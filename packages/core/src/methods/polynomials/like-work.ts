@@ -1,3 +1,4 @@
+import { isTaken } from '../../problem/problem.ts';
 import { where } from '../../account/chance.ts';
 import type { Entry, Mark } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
@@ -24,11 +25,10 @@ export interface AskedTerm {
 }
 
 /** Opens the account of a sum or difference of terms: all of them are owed, with the signs they count with. */
-export function openTerms(scribe: Scribe, { kind, operands }: Problem): readonly AskedTerm[] {
-  scribe.openSum(operands.map(cutOf));
-  return operands.flatMap((operand, k) => {
+export function openTerms(scribe: Scribe, problem: Problem): readonly AskedTerm[] {
+  scribe.openSum(problem.operands.map(cutOf));
+  return problem.operands.flatMap((operand, k) => {
     const list = listOf(operand);
-    const isTaken = operand.terms!.taken || (kind === 'difference' && k > 0);
     const bare = list.length === 1 && !isNegative(list[0]!);
     return list.map((written, index): AskedTerm => {
       const part = list.length - 1 - index;
@@ -38,7 +38,7 @@ export function openTerms(scribe: Scribe, { kind, operands }: Problem): readonly
         part,
         written,
         entry: scribe.owes(k, part),
-        turned: isTaken && !bare,
+        turned: isTaken(problem, k) && !bare,
       };
     });
   });

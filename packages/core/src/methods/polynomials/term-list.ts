@@ -3,7 +3,8 @@ import type { Part } from '../../account/cut.ts';
 import { Exact } from '../../exact/exact.ts';
 import type { Numeral } from '../../exact/numeral.ts';
 import { signedTermText, termText } from '../../exact/terms-text.ts';
-import type { Problem, ProblemKind } from '../../problem/problem.ts';
+import type { ProblemKind } from '../../problem/kinds.ts';
+import type { Problem } from '../../problem/problem.ts';
 import { scriptOf } from '../../problem/script.ts';
 import type { Acceptance } from '../method-spec.ts';
 

@@ -2,12 +2,9 @@ import { isOwedStill } from '../../../worked/lit.ts';
 import {
   answerText,
   Exact,
-  numeralValue,
   substitutionOf,
   substitutionText,
   type Speaker,
-  type Level,
-  type Problem,
   type Subject,
 } from '@levee/core';
 import { useMemo } from 'react';
@@ -22,6 +19,7 @@ import {
 import { drawnAmount, type Paper } from '../../../worked/work.ts';
 import { MathText } from '../../../ui/math-text.tsx';
 import { gaugeRange, levelParts, type GaugeRange } from './gauge-range.ts';
+import { STANDINGS } from './standing.tsx';
 import './account.css';
 
 /**
@@ -44,8 +42,7 @@ export function Gauge() {
   const letters = substitutionText(substitutionOf(problem));
   const { total } = papers[0]!.lane.trace;
   const level = papers[active]!.levels[steps[active]!]!;
-  const marked = level.balance.minus(level.owed);
-  const text = (amount: Exact) => say.worth(amount);
+  const Standing = STANDINGS[problem.kind];
   const balanced = papers.every((paper, k) => paper.levels[steps[k]!]!.balance.equals(total));
   return (
     <aside className="gauge" aria-label="Account">
@@ -76,28 +73,7 @@ export function Gauge() {
           <i className="zero-line" style={{ bottom: `${range.at(Exact.ZERO) * 100}%` }} />
         )}
       </div>
-      {problem.kind === 'quotient' && <Shares problem={problem} level={level} />}
-      {problem.kind === 'root' && (
-        <SquareAndRest level={level} paper={papers[active]!} step={steps[active]!} />
-      )}
-      {problem.kind !== 'quotient' && problem.kind !== 'root' && (
-        <dl className="gauge-words">
-          <dt>owed</dt>
-          <dd className="figures">
-            <MathText text={text(level.owed)} />
-          </dd>
-          <dt>marked</dt>
-          <dd className="figures">
-            <MathText text={text(marked)} />
-          </dd>
-          {!level.held.isZero && (
-            <>
-              <dt>of it held</dt>
-              <dd className="figures">{text(level.held)}</dd>
-            </>
-          )}
-        </dl>
-      )}
+      <Standing level={level} paper={papers[active]!} step={steps[active]!} />
       {letters !== '' && (
         <p className="caption">
           drawn for <MathText text={letters} />
@@ -134,76 +110,12 @@ function Leaks({
   return <MathText text={told.join('; ')} />;
 }
 
-/** The account of a quotient: what is found, what is left to share, and that both make the dividend. */
-function Shares({ problem, level }: { readonly problem: Problem; readonly level: Level }) {
-  const say = useSpeaker();
-  const [dividend, divisor] = problem.operands.map(numeralValue) as [Exact, Exact];
-  const left = level.owed.times(divisor);
-  const made = level.written.times(divisor).plus(left);
-  const [found, by, rest, whole] = [level.written, divisor, left, dividend].map((amount) =>
-    say.worth(amount),
-  );
-  return (
-    <>
-      <dl className="gauge-words">
-        <dt>found</dt>
-        <dd className="figures">{found}</dd>
-        <dt>to share</dt>
-        <dd className="figures">{rest}</dd>
-      </dl>
-      <p className="caption figures" aria-label="Quotient times divisor and what is left">
-        {found} {say.times} {by} + {rest} {made.equals(dividend) ? '=' : '≠'} {whole}
-      </p>
-    </>
-  );
-}
-
 /** What the line of the gauge stands for: the answer, and of a root the number under it. */
 function totalText(papers: readonly Paper[], say: Speaker): string {
   const { problem, total } = papers[0]!.lane.trace;
   const right = papers.find(({ lane }) => lane.trace.balanced);
   const isRead = problem.kind !== 'root' && right !== undefined;
   return isRead ? say.pointed(answerText(right.lane.trace)) : say.worth(total);
-}
-
-/** The account of a root: the square of the root so far, and what is left of the number. */
-function SquareAndRest(props: {
-  readonly level: Level;
-  readonly paper: Paper;
-  readonly step: number;
-}) {
-  const { level, paper, step } = props;
-  const say = useSpeaker();
-  const { trace } = paper.lane;
-  const root = Exact.sum(
-    trace.steps
-      .slice(0, step)
-      .flatMap(({ gives }) => gives)
-      .filter(({ role, place }) => role === 'answer' && place !== undefined)
-      .map(({ glyph, place }) => digitAmount(glyph, place!, trace.problem.base)),
-  );
-  const [side, rest, whole] = [root, level.owed, trace.total].map((amount) => say.worth(amount));
-  return (
-    <>
-      <dl className="gauge-words">
-        <dt>laid</dt>
-        <dd className="figures">{say.worth(level.written)}</dd>
-        <dt>left</dt>
-        <dd className="figures">{rest}</dd>
-      </dl>
-      {!root.isZero && (
-        <p className="caption figures" aria-label="Root times root and what is left">
-          {side} {say.times} {side} + {rest} {level.balance.equals(trace.total) ? '=' : '≠'} {whole}
-        </p>
-      )}
-    </>
-  );
-}
-
-function digitAmount(glyph: string, place: number, base: number): Exact {
-  const unit = Exact.of(base).power(Math.abs(place));
-  const count = Exact.of(parseInt(glyph, base));
-  return place < 0 ? count.dividedBy(unit) : count.times(unit);
 }
 
 interface ColumnProps {

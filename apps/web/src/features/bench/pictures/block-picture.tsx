@@ -1,5 +1,5 @@
 import { entryLight } from '../../../worked/lit.ts';
-import { blockPlaces, blocksAt, type BlockRun, type Subject } from '@levee/core';
+import { blockPlaces, blocksAt, isTaken, type BlockRun, type Subject } from '@levee/core';
 import { useMemo } from 'react';
 import { useSpeaker, useSubject } from '../../../worked/use-worked.ts';
 import type { Paper } from '../../../worked/work.ts';
@@ -27,7 +27,7 @@ export function BlockPicture({ paper, step, width, height }: BlockPictureProps) 
   const columns = blocksAt(trace, step);
   const most = useMemo(() => mostStacked(paper), [paper]);
   const room = (width - GAP * (places - 1)) / places;
-  const signed = trace.problem.kind === 'difference';
+  const signed = isTaken(trace.problem, 1);
   return (
     <Picture name={`Base blocks of ${paper.method.shortName}`} width={width} height={height}>
       {columns.map(({ place, plus, minus }) => {

@@ -1,6 +1,7 @@
 import { entryLight, type PictureLight } from '../../../worked/lit.ts';
 import {
   Exact,
+  isTaken,
   lineAt,
   numberText,
   scaleOf,
@@ -47,7 +48,7 @@ export function LinePicture({ worked, steps, ground, width, height }: LinePictur
   const scale = useMemo(() => lengthScale(ground, width), [ground, width]);
   const choosing = useSession((session) => session.choosing);
   const row = Math.min(64, (height - AXIS) / worked.papers.length);
-  const signed = worked.problem.kind === 'difference';
+  const signed = isTaken(worked.problem, 1);
   return (
     <Picture name="Line picture" width={width} height={height}>
       {worked.papers.map((paper, k) => (

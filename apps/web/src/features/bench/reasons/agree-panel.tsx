@@ -1,9 +1,10 @@
 import {
-  expressionLine,
   LAW_LABELS,
+  expressionLine,
   leakText,
   movesLatex,
   sumTex,
+  termShape,
   termTextsOf,
   type Agreement,
   type MethodAgreement,
@@ -111,34 +112,41 @@ function closingOfParts(count: number): string {
 
 function closingOfTerms(count: number, kind: Agreement['kind']): string {
   const terms = count === 1 ? 'The same one term' : `The same ${count} terms`;
-  return kind === 'product'
+  return termShape(kind) === 'products'
     ? `${terms}: every term of one bracket by every term of the others. Only order and gathering differ, and no power carries into the next.`
     : `${terms} of the brackets, each with its sign. Only order and gathering differ.`;
 }
 
+/** What is said of the terms of a kind: that there are none, and how they are the same for all. */
+const CLOSINGS: Record<Agreement['kind'], { readonly none: string; readonly same: string }> = {
+  product: {
+    none: 'A factor is zero, so there is nothing to deal with.',
+    same: ', by the distributive law; only brackets and order differ, and ten of a place is one of the next.',
+  },
+  sum: {
+    none: 'Everything is zero, so there is nothing to deal with.',
+    same: ': the addends’ places. Only brackets and order differ, and ten of a place is one of the next.',
+  },
+  difference: {
+    none: 'Everything is zero, so there is nothing to deal with.',
+    same: ': what is there, and with a minus what is taken. Each place may be worked by itself, and the same added to both changes nothing.',
+  },
+  quotient: {
+    none: 'There is nothing to share.',
+    same: ': pieces of the dividend, each shared by the divisor. Only where the cuts are differs.',
+  },
+  root: {
+    none: 'Everything is zero, so there is nothing to deal with.',
+    same: ': pieces of the number. The square of a sum lays them as a square and strips; its primes pair them into squares.',
+  },
+};
+
 function closing(count: number, { kind, script }: Agreement): string {
   if (script === 'fractions') return closingOfParts(count);
   if (script === 'terms') return closingOfTerms(count, kind);
-  if (count === 0) {
-    return kind === 'product'
-      ? 'A factor is zero, so there is nothing to deal with.'
-      : kind === 'quotient'
-        ? 'There is nothing to share.'
-        : 'Everything is zero, so there is nothing to deal with.';
-  }
-  const terms = count === 1 ? 'The same one term' : `The same ${count} terms`;
-  switch (kind) {
-    case 'product':
-      return `${terms}, by the distributive law; only brackets and order differ, and ten of a place is one of the next.`;
-    case 'sum':
-      return `${terms}: the addends’ places. Only brackets and order differ, and ten of a place is one of the next.`;
-    case 'difference':
-      return `${terms}: what is there, and with a minus what is taken. Each place may be worked by itself, and the same added to both changes nothing.`;
-    case 'root':
-      return `${terms}: pieces of the number. The square of a sum lays them as a square and strips; its primes pair them into squares.`;
-    case 'quotient':
-      return `${terms}: pieces of the dividend, each shared by the divisor. Only where the cuts are differs.`;
-  }
+  const { none, same } = CLOSINGS[kind];
+  if (count === 0) return none;
+  return `${count === 1 ? 'The same one term' : `The same ${count} terms`}${same}`;
 }
 
 function Line({

@@ -2,6 +2,7 @@ import {
   numberText,
   numeralValue,
   sayPlain,
+  termShape,
   type Counterpart,
   type Exact,
   type Problem,
@@ -106,8 +107,9 @@ function PartOf(props: {
 /** An amount in figures; a share whose figures do not end is told as what is shared: `200 ÷ 7`. */
 function shareText(amount: Exact, { kind, operands, base }: Problem, say: Speaker): string {
   const ends = !numberText(amount, base).includes('/');
-  if (kind !== 'quotient' || ends) return say.worth(amount);
-  const divisor = numeralValue(operands[1]);
+  const by = operands[1];
+  if (termShape(kind) !== 'pieces' || ends || !by) return say.worth(amount);
+  const divisor = numeralValue(by);
   return `${say.worth(amount.times(divisor))} ÷ ${say.worth(divisor)}`;
 }
 
@@ -127,11 +129,17 @@ function termsLine(
     say.pointed(space.text(index)).replaceAll('×', ` ${say.times} `),
   );
   const worths = indices.map((index) => say.worth(space.worth(index)));
-  if (problem.kind === 'quotient') {
-    return `${products.join(' + ')} = ${shareText(terms.worth(), problem, say)}`;
+  switch (termShape(problem.kind)) {
+    case 'products':
+      return `${signedSum(products)} = ${signedSum(worths)}`;
+    case 'parts':
+      return indices.length === 1
+        ? worths[0]!
+        : `${signedSum(worths)} = ${say.worth(terms.worth())}`;
+    case 'pieces':
+      if (products.length === 1 && products[0] === worths[0]) return worths[0]!;
+      return `${products.join(' + ')} = ${shareText(terms.worth(), problem, say)}`;
   }
-  if (problem.kind === 'product') return `${signedSum(products)} = ${signedSum(worths)}`;
-  return indices.length === 1 ? worths[0]! : `${signedSum(worths)} = ${say.worth(terms.worth())}`;
 }
 
 /** `40 − 80`: amounts with their signs between them. */
