@@ -39,6 +39,14 @@ export default tseslint.config(
     },
   },
   {
+    // A function that does not fit a screen does more than one thing. Tables of tests may be long.
+    ignores: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**', 'packages/core/src/testing/**'],
+    rules: {
+      'max-lines-per-function': ['error', { max: 60, IIFEs: true }],
+      'max-lines': ['error', { max: 400 }],
+    },
+  },
+  {
     files: ['apps/server/**/*.ts'],
     rules: { '@typescript-eslint/consistent-type-imports': 'off' },
   },

@@ -66,197 +66,209 @@ export interface KeeperParts {
 }
 
 /** Keeps one open comparison: saves it, holds drafts, and settles with what was changed elsewhere. */
-export function makeKeeper({ server, desk, drafts, tab }: KeeperParts) {
-  const view = create<{ readonly keeping: Keeping }>(() => ({ keeping: { state: 'closed' } }));
+class Keeper {
+  readonly view = create<{ readonly keeping: Keeping }>(() => ({ keeping: { state: 'closed' } }));
 
-  let open: Open | null = null;
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  let sending = false;
+  private open: Open | null = null;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private sending = false;
   /** Counts openings, so that a late answer to an earlier one is known. */
-  let openings = 0;
+  private openings = 0;
   /** Whether the browser keeps what the server does not have yet. */
-  let drafted = true;
+  private drafted = true;
   /** True while a document is put into the store that must not be sent back. */
-  let loading = false;
+  private loading = false;
 
-  function show(keeping: Keeping): void {
-    view.setState({ keeping });
+  constructor(private readonly parts: KeeperParts) {
+    parts.desk.subscribe((now, before) => this.changed(now, before));
+  }
+
+  private show(keeping: Keeping): void {
+    this.view.setState({ keeping });
   }
 
   /** Opens a comparison: the server's version, with changes that it did not get yet put on top. */
-  async function openComparison(id: string): Promise<void> {
-    if (open?.id === id) return;
-    closeComparison();
-    show({ state: 'opening' });
-    const opening = ++openings;
-    const [reply] = await Promise.all([server.open(id), tab.claim()]);
-    const draft = await ownDraft(id, await tab.living());
-    if (opening !== openings) return;
+  async openComparison(id: string): Promise<void> {
+    if (this.open?.id === id) return;
+    this.closeComparison();
+    this.show({ state: 'opening' });
+    const opening = ++this.openings;
+    const [reply] = await Promise.all([this.parts.server.open(id), this.parts.tab.claim()]);
+    const draft = await this.ownDraft(id, await this.parts.tab.living());
+    if (opening !== this.openings) return;
     if (!reply.ok) {
       if (reply.code !== UNREACHABLE || !draft) {
-        show({ state: 'missing', code: reply.code, detail: reply.detail });
+        this.show({ state: 'missing', code: reply.code, detail: reply.detail });
         return;
       }
-      begin({ id, version: draft.version, base: draft.base }, draft.document);
-      show({ state: 'waiting', detail: reply.detail, drafted });
-      schedule(RETRY);
+      this.begin({ id, version: draft.version, base: draft.base }, draft.document);
+      this.show({ state: 'waiting', detail: reply.detail, drafted: this.drafted });
+      this.schedule(RETRY);
       return;
     }
     const { version, document } = reply.value;
     if (!draft || sameValue(draft.document, document)) {
-      drafts.drop(placeOf(id));
-      begin({ id, version, base: document }, document);
-      show({ state: 'kept', at: reply.value.updatedAt });
+      this.parts.drafts.drop(this.placeOf(id));
+      this.begin({ id, version, base: document }, document);
+      this.show({ state: 'kept', at: reply.value.updatedAt });
       return;
     }
-    begin({ id, version: draft.version, base: draft.base }, draft.document);
-    if (version === draft.version) schedule(0);
-    else settle(reply.value);
+    this.begin({ id, version: draft.version, base: draft.base }, draft.document);
+    if (version === draft.version) this.schedule(0);
+    else this.settle(reply.value);
   }
 
-  function placeOf(id: string): DraftPlace {
-    return { id, tab: tab.own() };
+  private placeOf(id: string): DraftPlace {
+    return { id, tab: this.parts.tab.own() };
   }
 
   /** This tab's draft; without one, the latest that a closed tab left, which becomes its own. */
-  async function ownDraft(id: string, living: ReadonlySet<string>) {
-    const own = await drafts.read(placeOf(id));
+  private async ownDraft(id: string, living: ReadonlySet<string>) {
+    const own = await this.parts.drafts.read(this.placeOf(id));
     if (own) return own;
-    const [latest] = await drafts.left(living, id);
-    if (latest) await drafts.take(latest, tab.own());
-    return drafts.read(placeOf(id));
+    const [latest] = await this.parts.drafts.left(living, id);
+    if (latest) await this.parts.drafts.take(latest, this.parts.tab.own());
+    return this.parts.drafts.read(this.placeOf(id));
   }
 
-  function begin(opened: Open, document: ComparisonDocument): void {
-    open = opened;
-    put(document);
+  private begin(opened: Open, document: ComparisonDocument): void {
+    this.open = opened;
+    this.put(document);
   }
 
-  function put(document: ComparisonDocument): void {
-    loading = true;
-    desk.open(document);
-    loading = false;
+  private put(document: ComparisonDocument): void {
+    this.loading = true;
+    this.parts.desk.open(document);
+    this.loading = false;
   }
 
   /**
    * Lets go of the open comparison. What was not sent yet is sent now, and stays as a draft where that
    * fails.
    */
-  function closeComparison(): void {
-    clearTimeout(timer);
-    const { state } = view.getState().keeping;
-    if (open && !sending && (state === 'keeping' || state === 'waiting')) sendLast(open);
-    open = null;
-    openings++;
-    show({ state: 'closed' });
+  closeComparison(): void {
+    clearTimeout(this.timer);
+    const { state } = this.view.getState().keeping;
+    if (this.open && !this.sending && (state === 'keeping' || state === 'waiting'))
+      this.sendLast(this.open);
+    this.open = null;
+    this.openings++;
+    this.show({ state: 'closed' });
   }
 
-  function sendLast({ id, version }: Open): void {
-    void server.update(id, version, desk.document()).then((reply) => {
-      if (reply.ok && open?.id !== id) drafts.drop(placeOf(id));
+  private sendLast({ id, version }: Open): void {
+    void this.parts.server.update(id, version, this.parts.desk.document()).then((reply) => {
+      if (reply.ok && this.open?.id !== id) this.parts.drafts.drop(this.placeOf(id));
     });
   }
 
-  desk.subscribe((state, before) => {
-    if (loading || !open) return;
+  private changed(state: Desk, before: Desk): void {
+    if (this.loading || !this.open) return;
     const isSame =
       state.content === before.content &&
       state.progress === before.progress &&
       state.checks === before.checks;
     if (isSame) return;
-    const { version, base } = open;
+    const { version, base } = this.open;
     const at = new Date().toISOString();
-    drafted = drafts.keep(placeOf(open.id), { version, base, document: desk.document(), at });
-    const { keeping } = view.getState();
+    this.drafted = this.parts.drafts.keep(this.placeOf(this.open.id), {
+      version,
+      base,
+      document: this.parts.desk.document(),
+      at,
+    });
+    const { keeping } = this.view.getState();
     if (keeping.state === 'conflict') return;
-    if (keeping.state === 'waiting') show({ ...keeping, drafted });
-    else show({ state: 'keeping', drafted });
-    schedule(DELAY);
-  });
-
-  function schedule(delay: number): void {
-    clearTimeout(timer);
-    timer = setTimeout(() => void send(), delay);
+    if (keeping.state === 'waiting') this.show({ ...keeping, drafted: this.drafted });
+    else this.show({ state: 'keeping', drafted: this.drafted });
+    this.schedule(DELAY);
   }
 
-  async function send(): Promise<void> {
-    if (!open || sending) return;
-    const target = open;
-    const document = desk.document();
-    sending = true;
-    const reply = await server.update(target.id, target.version, document);
-    sending = false;
-    if (open !== target) return keepNow();
-    if (reply.ok) saved(target, reply.value);
-    else refused(reply);
+  private schedule(delay: number): void {
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => void this.send(), delay);
   }
 
-  function saved(target: Open, stored: Stored): void {
+  private async send(): Promise<void> {
+    if (!this.open || this.sending) return;
+    const target = this.open;
+    const document = this.parts.desk.document();
+    this.sending = true;
+    const reply = await this.parts.server.update(target.id, target.version, document);
+    this.sending = false;
+    if (this.open !== target) return this.keepNow();
+    if (reply.ok) this.saved(target, reply.value);
+    else this.refused(reply);
+  }
+
+  private saved(target: Open, stored: Stored): void {
     target.version = stored.version;
     target.base = stored.document;
-    if (!sameValue(desk.document(), stored.document)) return schedule(0);
-    drafts.drop(placeOf(target.id));
-    show({ state: 'kept', at: stored.updatedAt });
+    if (!sameValue(this.parts.desk.document(), stored.document)) return this.schedule(0);
+    this.parts.drafts.drop(this.placeOf(target.id));
+    this.show({ state: 'kept', at: stored.updatedAt });
   }
 
-  function refused(reply: Extract<Reply<Stored>, { ok: false }>): void {
-    if (reply.code === 'comparison-stale' && reply.current) return settle(reply.current);
-    show({ state: 'waiting', detail: reply.detail, drafted });
-    schedule(RETRY);
+  private refused(reply: Extract<Reply<Stored>, { ok: false }>): void {
+    if (reply.code === 'comparison-stale' && reply.current) return this.settle(reply.current);
+    this.show({ state: 'waiting', detail: reply.detail, drafted: this.drafted });
+    this.schedule(RETRY);
   }
 
   /**
    * The server has another version. Where only progress differs on one of the two sides, the other
    * side's choices are taken; where both chose differently, both versions are offered.
    */
-  function settle(theirs: Stored): void {
-    if (!open) return;
-    const [base, mine, other] = [open.base, desk.document(), theirs.document].map(chosenIn);
+  private settle(theirs: Stored): void {
+    if (!this.open) return;
+    const [base, mine, other] = [this.open.base, this.parts.desk.document(), theirs.document].map(
+      chosenIn,
+    );
     if (sameValue(other, base) || sameValue(other, mine)) {
-      open.version = theirs.version;
-      open.base = theirs.document;
-      schedule(0);
-    } else if (sameValue(mine, base)) takeOver(theirs);
-    else show({ state: 'conflict', theirs });
+      this.open.version = theirs.version;
+      this.open.base = theirs.document;
+      this.schedule(0);
+    } else if (sameValue(mine, base)) this.takeOver(theirs);
+    else this.show({ state: 'conflict', theirs });
   }
 
   /** Goes on from the server's version. */
-  function takeOver(theirs: Stored): void {
-    if (!open) return;
-    open.version = theirs.version;
-    open.base = theirs.document;
-    drafts.drop(placeOf(open.id));
-    put(theirs.document);
-    show({ state: 'kept', at: theirs.updatedAt });
+  private takeOver(theirs: Stored): void {
+    if (!this.open) return;
+    this.open.version = theirs.version;
+    this.open.base = theirs.document;
+    this.parts.drafts.drop(this.placeOf(this.open.id));
+    this.put(theirs.document);
+    this.show({ state: 'kept', at: theirs.updatedAt });
   }
 
   /** Ends a conflict: `mine` replaces the server's version, `theirs` replaces this one, `both` keeps this one as a copy. */
-  async function resolveConflict(choice: 'mine' | 'theirs' | 'both'): Promise<void> {
-    const { keeping } = view.getState();
-    if (keeping.state !== 'conflict' || !open) return;
+  async resolveConflict(choice: 'mine' | 'theirs' | 'both'): Promise<void> {
+    const { keeping } = this.view.getState();
+    if (keeping.state !== 'conflict' || !this.open) return;
     const { theirs } = keeping;
-    const mine = desk.document();
+    const mine = this.parts.desk.document();
     if (choice === 'both') {
       const title = `${mine.title} (other version)`.slice(0, 120);
-      const copy = await server.create({ ...mine, title });
-      if (!copy.ok) return show({ state: 'conflict', theirs, fault: copy.detail });
+      const copy = await this.parts.server.create({ ...mine, title });
+      if (!copy.ok) return this.show({ state: 'conflict', theirs, fault: copy.detail });
     }
-    if (choice !== 'mine') return takeOver(theirs);
-    open.version = theirs.version;
-    open.base = theirs.document;
-    show({ state: 'keeping', drafted });
-    schedule(0);
+    if (choice !== 'mine') return this.takeOver(theirs);
+    this.open.version = theirs.version;
+    this.open.base = theirs.document;
+    this.show({ state: 'keeping', drafted: this.drafted });
+    this.schedule(0);
   }
 
   /** Sends at once what waits to be sent. */
-  function keepNow(): void {
-    const { state } = view.getState().keeping;
-    if (state === 'keeping' || state === 'waiting') schedule(0);
+  keepNow(): void {
+    const { state } = this.view.getState().keeping;
+    if (state === 'keeping' || state === 'waiting') this.schedule(0);
   }
 
   /** Whether something would be lost if the page were closed now. */
-  function wouldBeLost(): boolean {
-    const { keeping } = view.getState();
+  wouldBeLost(): boolean {
+    const { keeping } = this.view.getState();
     return (keeping.state === 'keeping' || keeping.state === 'waiting') && !keeping.drafted;
   }
 
@@ -264,20 +276,28 @@ export function makeKeeper({ server, desk, drafts, tab }: KeeperParts) {
    * The page is about to go: what waits is sent now and goes on being sent without the page. Behind a request
    * that is still under way it names the version that that one will have made.
    */
-  function sendBeforeLeaving(): void {
-    const { state } = view.getState().keeping;
-    if (!open || (state !== 'keeping' && state !== 'waiting')) return;
-    const { id, version } = open;
-    void server.update(id, sending ? version + 1 : version, desk.document());
+  sendBeforeLeaving(): void {
+    const { state } = this.view.getState().keeping;
+    if (!this.open || (state !== 'keeping' && state !== 'waiting')) return;
+    const { id, version } = this.open;
+    void this.parts.server.update(
+      id,
+      this.sending ? version + 1 : version,
+      this.parts.desk.document(),
+    );
   }
+}
 
+/** A keeper of its own, of these parts. */
+export function makeKeeper(parts: KeeperParts) {
+  const keeper = new Keeper(parts);
   return {
-    view,
-    openComparison,
-    closeComparison,
-    resolveConflict,
-    keepNow,
-    wouldBeLost,
-    sendBeforeLeaving,
+    view: keeper.view,
+    openComparison: (id: string) => keeper.openComparison(id),
+    closeComparison: () => keeper.closeComparison(),
+    resolveConflict: (choice: 'mine' | 'theirs' | 'both') => keeper.resolveConflict(choice),
+    keepNow: () => keeper.keepNow(),
+    wouldBeLost: () => keeper.wouldBeLost(),
+    sendBeforeLeaving: () => keeper.sendBeforeLeaving(),
   };
 }

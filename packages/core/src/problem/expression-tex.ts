@@ -4,10 +4,13 @@ import type { Expression, SumPart } from './expression.ts';
 
 /** A computation as LaTeX mathematics, with the times sign as the user writes it. */
 export function expressionTex(expression: Expression, notation: Notation = PLAIN_NOTATION): string {
-  const sign = timesTex(notation);
-  return pointTex(tex(expression), notation);
+  return pointTex(new TexWriter(timesTex(notation)).tex(expression), notation);
+}
 
-  function tex(of: Expression): string {
+class TexWriter {
+  constructor(private readonly sign: string) {}
+
+  tex(of: Expression): string {
     switch (of.kind) {
       case 'number':
         return number(of.numeral);
@@ -18,57 +21,59 @@ export function expressionTex(expression: Expression, notation: Notation = PLAIN
       case 'letter':
         return of.name;
       case 'negative':
-        return `-${closed(of.of)}`;
+        return `-${this.closed(of.of)}`;
       case 'sum':
-        return of.parts.map(sumPart).join('');
+        return of.parts.map((part, k) => this.sumPart(part, k)).join('');
       case 'product':
-        return product(of.factors);
+        return this.product(of.factors);
       case 'quotient':
-        return `${closed(of.dividend)} \\div ${divisor(of.divisor)}`;
+        return `${this.closed(of.dividend)} \\div ${this.divisor(of.divisor)}`;
       case 'power':
-        return `${powerBase(of.of)}^{${number(of.exponent)}}`;
+        return `${this.powerBase(of.of)}^{${number(of.exponent)}}`;
       case 'root':
-        return `\\sqrt{${tex(of.of)}}`;
+        return `\\sqrt{${this.tex(of.of)}}`;
     }
   }
 
   /** A part that stands beside another sign: sums, and anything that opens with a minus, in brackets. */
-  function closed(of: Expression): string {
+  private closed(of: Expression): string {
     const open = of.kind === 'sum' || of.kind === 'negative' || of.kind === 'quotient';
-    return open ? bracketed(of) : tex(of);
+    return open ? this.bracketed(of) : this.tex(of);
   }
 
   /** Behind a division sign a product would be read as divided by its first factor alone. */
-  function divisor(of: Expression): string {
-    return of.kind === 'product' ? bracketed(of) : closed(of);
+  private divisor(of: Expression): string {
+    return of.kind === 'product' ? this.bracketed(of) : this.closed(of);
   }
 
   /** An exponent belongs to the one number or letter before it, so anything longer is in brackets. */
-  function powerBase(of: Expression): string {
-    return of.kind === 'number' || of.kind === 'letter' ? tex(of) : bracketed(of);
+  private powerBase(of: Expression): string {
+    return of.kind === 'number' || of.kind === 'letter' ? this.tex(of) : this.bracketed(of);
   }
 
-  function bracketed(of: Expression): string {
-    return `\\left(${tex(of)}\\right)`;
+  private bracketed(of: Expression): string {
+    return `\\left(${this.tex(of)}\\right)`;
   }
 
   /** Whether a factor can stand right behind another: it does not begin with a figure. */
-  function isBare(of: Expression): boolean {
+  private isBare(of: Expression): boolean {
     if (of.kind === 'power') return of.of.kind !== 'number';
     return of.kind === 'letter' || of.kind === 'sum';
   }
 
   /** Numbers need a sign between them; letters and brackets stand side by side. */
-  function product(factors: readonly Expression[]): string {
+  private product(factors: readonly Expression[]): string {
     return factors
       .map((factor, i) => {
-        return i === 0 || isBare(factor) ? closed(factor) : ` ${sign} ${closed(factor)}`;
+        return i === 0 || this.isBare(factor)
+          ? this.closed(factor)
+          : ` ${this.sign} ${this.closed(factor)}`;
       })
       .join('');
   }
 
-  function sumPart({ minus, of }: SumPart, index: number): string {
-    const text = of.kind === 'sum' || of.kind === 'negative' ? closed(of) : tex(of);
+  private sumPart({ minus, of }: SumPart, index: number): string {
+    const text = of.kind === 'sum' || of.kind === 'negative' ? this.closed(of) : this.tex(of);
     if (index === 0) return minus ? `-${text}` : text;
     return `${minus ? ' - ' : ' + '}${text}`;
   }

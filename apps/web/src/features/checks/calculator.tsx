@@ -49,9 +49,12 @@ export function Calculator({ keyed, offer, notation, done, record }: CalculatorP
     setShown(result);
     if (result.ok) done({ text, value: result.value });
   };
-  const type = (key: string) => {
-    setText((typed) => typed + (/[÷×−+]/.test(key) ? ` ${key} ` : key));
+  const put = (change: (typed: string) => string) => {
+    setText(change);
     setShown(null);
+  };
+  const type = (key: string) => {
+    put((typed) => typed + (/[÷×−+]/.test(key) ? ` ${key} ` : key));
     field.current?.focus();
   };
   return (
@@ -64,10 +67,7 @@ export function Calculator({ keyed, offer, notation, done, record }: CalculatorP
         label="Key in a computation"
         value={text}
         slotProps={{ htmlInput: { maxLength: 400, spellCheck: false, autoComplete: 'off' } }}
-        onChange={(event) => {
-          setText(event.target.value);
-          setShown(null);
-        }}
+        onChange={(event) => put(() => event.target.value)}
         onKeyDown={(event) => event.key === 'Enter' && work()}
       />
       <p className="display figures" role="status" aria-label="Calculator display">
@@ -79,38 +79,12 @@ export function Calculator({ keyed, offer, notation, done, record }: CalculatorP
           <span className="fault">{shown.fault}</span>
         )}
       </p>
-      <div className="keypad">
-        {KEYS.map((key) => (
-          <button key={key} type="button" className="chip" onClick={() => type(key)}>
-            {key}
-          </button>
-        ))}
-        <button type="button" className="chip" onClick={() => type(')')}>
-          )
-        </button>
-        <IconButton
-          size="small"
-          aria-label="Take the last character away"
-          onClick={() => {
-            setText((typed) => typed.trimEnd().slice(0, -1));
-            setShown(null);
-          }}
-        >
-          <BackspaceIcon fontSize="inherit" />
-        </IconButton>
-        {offer !== null && (
-          <button
-            type="button"
-            className="chip wide"
-            onClick={() => {
-              setText(inNotation(offer, notation));
-              setShown(null);
-            }}
-          >
-            {offer.length > 14 ? 'this computation' : inNotation(offer, notation)}
-          </button>
-        )}
-      </div>
+      <Keypad
+        type={type}
+        back={() => put((typed) => typed.trimEnd().slice(0, -1))}
+        offer={offer === null ? null : inNotation(offer, notation)}
+        take={(taken) => put(() => taken)}
+      />
       <p className="chips">
         <Button size="small" variant="contained" onClick={work} disabled={text.trim() === ''}>
           Work out
@@ -120,5 +94,36 @@ export function Calculator({ keyed, offer, notation, done, record }: CalculatorP
         </Button>
       </p>
     </section>
+  );
+}
+
+interface KeypadProps {
+  readonly type: (key: string) => void;
+  readonly back: () => void;
+  /** The computation on the bench, ready to be keyed in; null where it cannot be. */
+  readonly offer: string | null;
+  readonly take: (text: string) => void;
+}
+
+function Keypad({ type, back, offer, take }: KeypadProps) {
+  return (
+    <div className="keypad">
+      {KEYS.map((key) => (
+        <button key={key} type="button" className="chip" onClick={() => type(key)}>
+          {key}
+        </button>
+      ))}
+      <button type="button" className="chip" onClick={() => type(')')}>
+        )
+      </button>
+      <IconButton size="small" aria-label="Take the last character away" onClick={back}>
+        <BackspaceIcon fontSize="inherit" />
+      </IconButton>
+      {offer !== null && (
+        <button type="button" className="chip wide" onClick={() => take(offer)}>
+          {offer.length > 14 ? 'this computation' : offer}
+        </button>
+      )}
+    </div>
   );
 }

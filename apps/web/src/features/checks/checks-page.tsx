@@ -16,6 +16,7 @@ import { hasRoom, recorded } from '../../store/edits.ts';
 import { notify } from '../../ui/notices.tsx';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import { useNotation, useWorked } from '../../worked/use-worked.ts';
+import type { Paper } from '../../worked/work.ts';
 import { Calculator, type Keyed } from './calculator.tsx';
 import { CheckRow } from './check-row.tsx';
 import { CheckLog } from './check-log.tsx';
@@ -71,22 +72,13 @@ export function ChecksPage() {
         <h1>
           Checks of <ProblemText problem={text} />
         </h1>
-        <PaperChoice
-          label="Paper to check"
+        <WhichPapers
+          papers={papers}
           index={index}
           choose={setChosen}
-          names={papers.map(({ method }) => method.shortName)}
+          other={other}
+          chooseOther={setSecond}
         />
-        {other !== null && papers.length > 2 && (
-          <PaperChoice
-            label="Second method"
-            caption="against"
-            index={other}
-            choose={setSecond}
-            names={papers.map(({ method }) => method.shortName)}
-            without={index}
-          />
-        )}
       </header>
       <div className="checks-body">
         <section aria-label="Checks" className="checks-list">
@@ -107,6 +99,34 @@ export function ChecksPage() {
       </div>
       <Certainties />
     </main>
+  );
+}
+
+interface WhichPapersProps {
+  readonly papers: readonly Paper[];
+  readonly index: number;
+  readonly choose: (index: number) => void;
+  readonly other: number | null;
+  readonly chooseOther: (index: number) => void;
+}
+
+/** The paper that is checked, and the one that it is held against. */
+function WhichPapers({ papers, index, choose, other, chooseOther }: WhichPapersProps) {
+  const names = papers.map(({ method }) => method.shortName);
+  return (
+    <>
+      <PaperChoice label="Paper to check" index={index} choose={choose} names={names} />
+      {other !== null && papers.length > 2 && (
+        <PaperChoice
+          label="Second method"
+          caption="against"
+          index={other}
+          choose={chooseOther}
+          names={names}
+          without={index}
+        />
+      )}
+    </>
   );
 }
 

@@ -1,4 +1,12 @@
-import { inNotation, LAW_LABELS, notationFor, registry, sayMarked, type Method } from '@levee/core';
+import {
+  inNotation,
+  LAW_LABELS,
+  notationFor,
+  registry,
+  sayMarked,
+  type Method,
+  type School,
+} from '@levee/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { SheetView } from '../../sheet/sheet-view.tsx';
@@ -7,6 +15,7 @@ import { ProblemText } from '../../ui/problem-text.tsx';
 import { LettersOf } from '../../ui/letters.tsx';
 import { MathText } from '../../ui/math-text.tsx';
 import { Spoken } from '../../ui/spoken.tsx';
+import type { Paper } from '../../worked/work.ts';
 import { exampleOf, lawsOf, mediaOf, scopeOf } from './example.ts';
 import './methods.css';
 
@@ -67,128 +76,173 @@ const NOTHING = { frames: [], held: new Set<never>() };
 function MethodSheet({ method }: { readonly method: Method }) {
   const [school, setSchool] = useState(method.defaultSchool);
   const example = useMemo(() => exampleOf(method, school), [method, school]);
-  const { paper, say, problem, answer } = example;
-  const { words, notes, notches, voice } = useSettings();
-  const speaker = useMemo(() => say(words), [say, words]);
-  const notation = useMemo(() => notationFor(paper.lane.trace.problem, words), [paper, words]);
-  const scope = useMemo(() => scopeOf(method), [method]);
-  const { written, held } = mediaOf(paper);
-  const square = Math.min(30, 420 / paper.drawing.width);
   return (
-    <LettersOf problem={paper.lane.trace.problem}>
+    <LettersOf problem={example.paper.lane.trace.problem}>
       <article className="method-sheet" aria-label={method.name}>
         <header>
           <h1>{method.name}</h1>
           <p>{method.summary}</p>
         </header>
         <div className="method-body">
-          <div>
-            <h2>
-              Worked: <ProblemText problem={problem} /> ={' '}
-              <span className="figures">
-                <MathText text={inNotation(answer, notation)} />
-              </span>
-            </h2>
-            <div
-              className="method-example"
-              style={{
-                backgroundSize: `${square}px ${square}px`,
-                width: paper.drawing.width * square,
-              }}
-            >
-              <SheetView
-                paper={paper}
-                step={paper.last}
-                lit={NOTHING}
-                notation={notation}
-                notes={notes}
-                notches={notches}
-                square={square}
-                label={`${method.name}, worked`}
-              />
-            </div>
-            <ol className="method-steps">
-              {paper.lane.trace.steps.map((step) => (
-                <li key={step.number}>
-                  <Spoken marked={sayMarked(method.phrases, step.phrase, voice, speaker)} />{' '}
-                  <span className="caption">{LAW_LABELS[step.law]}</span>
-                </li>
-              ))}
-            </ol>
-          </div>
+          <WorkedExample method={method} example={example} />
           <dl>
-            <dt>Also called</dt>
-            <dd>{method.alsoCalled.join('; ')}</dd>
-            {method.mind && (
-              <>
-                <dt>Mind the words</dt>
-                <dd>{method.mind}</dd>
-              </>
-            )}
-            <dt>Why it works</dt>
-            <dd>{method.why}</dd>
-            {method.leadsTo && (
-              <>
-                <dt>Leads on to</dt>
-                <dd>{method.leadsTo}</dd>
-              </>
-            )}
-            <dt>Worked</dt>
-            <dd>{MEDIA[method.medium]}</dd>
-            <dt>Direction</dt>
-            <dd>
-              {method.direction}
-              {method.freeOrder && '; any order may be chosen, the total is the same'}
-            </dd>
-            <dt>Works</dt>
-            <dd>
-              <ul>
-                {scope.map(({ what, works, reason }) => (
-                  <li key={what}>
-                    {works ? '✓' : '—'} {what}
-                    {reason && <span className="caption"> {reason}</span>}
-                  </li>
-                ))}
-              </ul>
-            </dd>
-            {method.schools.map(({ id, label, options }) => (
-              <Schools
-                key={id}
-                label={label}
-                options={options}
-                chosen={school[id]!}
-                choose={(option) => setSchool({ ...school, [id]: option })}
-              />
-            ))}
-            {method.ownHops && (
-              <>
-                <dt>Her own choice</dt>
-                <dd>
-                  {method.ownHops.name}s of one’s own.{' '}
-                  <span className="caption">{method.ownHops.hint}</span>
-                </dd>
-              </>
-            )}
-            <dt>Laws used here</dt>
-            <dd>{lawsOf(paper).join('; ')}</dd>
-            <dt>Written</dt>
-            <dd>{written}</dd>
-            <dt>Held in the head</dt>
-            <dd>{held}</dd>
-            <dt>Where it goes wrong</dt>
-            <dd>
-              <ul>
-                {method.slips.map(({ id, label, mechanism }) => (
-                  <li key={id}>
-                    {label}. <span className="caption">{mechanism}</span>
-                  </li>
-                ))}
-              </ul>
-            </dd>
+            <Known method={method} />
+            <Choices method={method} school={school} choose={setSchool} />
+            <Dealings method={method} paper={example.paper} />
           </dl>
         </div>
       </article>
     </LettersOf>
+  );
+}
+
+interface WorkedExampleProps {
+  readonly method: Method;
+  readonly example: ReturnType<typeof exampleOf>;
+}
+
+/** Its paper on an example, with every sentence and its law. */
+function WorkedExample({ method, example }: WorkedExampleProps) {
+  const { paper, say, problem, answer } = example;
+  const { words, notes, notches, voice } = useSettings();
+  const speaker = useMemo(() => say(words), [say, words]);
+  const notation = useMemo(() => notationFor(paper.lane.trace.problem, words), [paper, words]);
+  const square = Math.min(30, 420 / paper.drawing.width);
+  return (
+    <div>
+      <h2>
+        Worked: <ProblemText problem={problem} /> ={' '}
+        <span className="figures">
+          <MathText text={inNotation(answer, notation)} />
+        </span>
+      </h2>
+      <div
+        className="method-example"
+        style={{
+          backgroundSize: `${square}px ${square}px`,
+          width: paper.drawing.width * square,
+        }}
+      >
+        <SheetView
+          paper={paper}
+          step={paper.last}
+          lit={NOTHING}
+          notation={notation}
+          notes={notes}
+          notches={notches}
+          square={square}
+          label={`${method.name}, worked`}
+        />
+      </div>
+      <ol className="method-steps">
+        {paper.lane.trace.steps.map((step) => (
+          <li key={step.number}>
+            <Spoken marked={sayMarked(method.phrases, step.phrase, voice, speaker)} />{' '}
+            <span className="caption">{LAW_LABELS[step.law]}</span>
+          </li>
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+/** What it is called, why it works, and what it works. */
+function Known({ method }: { readonly method: Method }) {
+  const scope = useMemo(() => scopeOf(method), [method]);
+  return (
+    <>
+      <dt>Also called</dt>
+      <dd>{method.alsoCalled.join('; ')}</dd>
+      {method.mind && (
+        <>
+          <dt>Mind the words</dt>
+          <dd>{method.mind}</dd>
+        </>
+      )}
+      <dt>Why it works</dt>
+      <dd>{method.why}</dd>
+      {method.leadsTo && (
+        <>
+          <dt>Leads on to</dt>
+          <dd>{method.leadsTo}</dd>
+        </>
+      )}
+      <dt>Worked</dt>
+      <dd>{MEDIA[method.medium]}</dd>
+      <dt>Direction</dt>
+      <dd>
+        {method.direction}
+        {method.freeOrder && '; any order may be chosen, the total is the same'}
+      </dd>
+      <dt>Works</dt>
+      <dd>
+        <ul>
+          {scope.map(({ what, works, reason }) => (
+            <li key={what}>
+              {works ? '✓' : '—'} {what}
+              {reason && <span className="caption"> {reason}</span>}
+            </li>
+          ))}
+        </ul>
+      </dd>
+    </>
+  );
+}
+
+interface ChoicesProps {
+  readonly method: Method;
+  readonly school: School;
+  readonly choose: (school: School) => void;
+}
+
+/** Its schools, and what else is hers to choose. */
+function Choices({ method, school, choose }: ChoicesProps) {
+  return (
+    <>
+      {method.schools.map(({ id, label, options }) => (
+        <Schools
+          key={id}
+          label={label}
+          options={options}
+          chosen={school[id]!}
+          choose={(option) => choose({ ...school, [id]: option })}
+        />
+      ))}
+      {method.ownHops && (
+        <>
+          <dt>Her own choice</dt>
+          <dd>
+            {method.ownHops.name}s of one’s own.{' '}
+            <span className="caption">{method.ownHops.hint}</span>
+          </dd>
+        </>
+      )}
+    </>
+  );
+}
+
+/** The laws it uses here, what it writes and holds, and where it goes wrong. */
+function Dealings({ method, paper }: { readonly method: Method; readonly paper: Paper }) {
+  const { written, held } = mediaOf(paper);
+  return (
+    <>
+      <dt>Laws used here</dt>
+      <dd>{lawsOf(paper).join('; ')}</dd>
+      <dt>Written</dt>
+      <dd>{written}</dd>
+      <dt>Held in the head</dt>
+      <dd>{held}</dd>
+      <dt>Where it goes wrong</dt>
+      <dd>
+        <ul>
+          {method.slips.map(({ id, label, mechanism }) => (
+            <li key={id}>
+              {label}. <span className="caption">{mechanism}</span>
+            </li>
+          ))}
+        </ul>
+      </dd>
+    </>
   );
 }
 

@@ -21,6 +21,23 @@ const SWITCHES = [
   ['letterKeys', 'Single letters as shortcuts'],
 ] as const satisfies readonly (readonly [keyof Settings, string])[];
 
+function ThemeChoice() {
+  const theme = useSettings((settings) => settings.theme);
+  return (
+    <TextField
+      select
+      size="small"
+      label="Light or dark"
+      value={theme}
+      onChange={(event) => useSettings.setState({ theme: event.target.value as Settings['theme'] })}
+    >
+      <MenuItem value="system">as the device</MenuItem>
+      <MenuItem value="light">light</MenuItem>
+      <MenuItem value="dark">dark</MenuItem>
+    </TextField>
+  );
+}
+
 /** The words that everything is said in, and what is shown. */
 export function WordsDialog() {
   const open = useSession((session) => session.dialog === 'words');
@@ -48,19 +65,7 @@ export function WordsDialog() {
             ))}
           </TextField>
         ))}
-        <TextField
-          select
-          size="small"
-          label="Light or dark"
-          value={settings.theme}
-          onChange={(event) =>
-            useSettings.setState({ theme: event.target.value as Settings['theme'] })
-          }
-        >
-          <MenuItem value="system">as the device</MenuItem>
-          <MenuItem value="light">light</MenuItem>
-          <MenuItem value="dark">dark</MenuItem>
-        </TextField>
+        <ThemeChoice />
         <div>
           {SWITCHES.map(([key, label]) => (
             <FormControlLabel

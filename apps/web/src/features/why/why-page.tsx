@@ -40,11 +40,8 @@ export function WhyPage() {
 
 function Reasons({ made }: { readonly made: Certified }) {
   const { certificate } = made;
-  const { title, problem } = useComparison((state) => state.content);
-  const notation = useNotation();
+  const problem = useComparison((state) => state.content.problem);
   const WayBack = WAYS_BACK[certificate.kind];
-  const names = { method: (id: string) => registry.get(id).name, notation };
-  const name = (ending: string) => fileName(title || problem, ending);
   return (
     <main className="why">
       <header className="why-head">
@@ -57,44 +54,7 @@ function Reasons({ made }: { readonly made: Certified }) {
         <p className="caption" role="status">
           {checkedText(made)}
         </p>
-        <p className="chips">
-          <Button
-            size="small"
-            variant="outlined"
-            onClick={() =>
-              download(name('md'), agreementMarkdown(certificate, names), 'text/markdown')
-            }
-          >
-            Markdown
-          </Button>
-          <Button
-            size="small"
-            variant="outlined"
-            onClick={() => download(name('tex'), agreementLatex(certificate, names), 'text/x-tex')}
-          >
-            LaTeX
-          </Button>
-          <Button
-            size="small"
-            variant="outlined"
-            onClick={() =>
-              download(
-                name('agreement.json'),
-                JSON.stringify(certificate, null, 2),
-                'application/json',
-              )
-            }
-          >
-            Certificate (JSON)
-          </Button>
-          <Button
-            size="small"
-            variant="outlined"
-            onClick={() => void copy(agreementMarkdown(certificate, names))}
-          >
-            Copy
-          </Button>
-        </p>
+        <Exports certificate={certificate} />
       </header>
       <Terms certificate={certificate} />
       <div className="why-methods">
@@ -133,6 +93,48 @@ export function checkedText({ certificate, fault }: Certified): string {
       : []),
     'Not checked here: the wording, and where a mark stands on its paper.',
   ].join(' ');
+}
+
+/** The reasons as files. */
+function Exports({ certificate }: { readonly certificate: Agreement }) {
+  const { title, problem } = useComparison((state) => state.content);
+  const notation = useNotation();
+  const names = { method: (id: string) => registry.get(id).name, notation };
+  const name = (ending: string) => fileName(title || problem, ending);
+  return (
+    <p className="chips">
+      <Button
+        size="small"
+        variant="outlined"
+        onClick={() => download(name('md'), agreementMarkdown(certificate, names), 'text/markdown')}
+      >
+        Markdown
+      </Button>
+      <Button
+        size="small"
+        variant="outlined"
+        onClick={() => download(name('tex'), agreementLatex(certificate, names), 'text/x-tex')}
+      >
+        LaTeX
+      </Button>
+      <Button
+        size="small"
+        variant="outlined"
+        onClick={() =>
+          download(name('agreement.json'), JSON.stringify(certificate, null, 2), 'application/json')
+        }
+      >
+        Certificate (JSON)
+      </Button>
+      <Button
+        size="small"
+        variant="outlined"
+        onClick={() => void copy(agreementMarkdown(certificate, names))}
+      >
+        Copy
+      </Button>
+    </p>
+  );
 }
 
 /** The problem with its value; of a root its square, which every account holds. */

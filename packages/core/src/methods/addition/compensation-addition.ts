@@ -187,7 +187,23 @@ function work(scribe: Scribe, { operands, base }: Problem): Trace {
     ],
     phrase: phrase('compensation.sum', { first: worths[0]!, second: worths[1]!, to: sum }),
   });
-  if (!adjustment) return scribe.close([mark!], phrase('compensation.answer', {}));
+  const answer = adjustment
+    ? givenBack(scribe, { subtotal: mark!, adjustment, sum, change, operand })
+    : mark!;
+  return scribe.close([answer], phrase('compensation.answer', {}));
+}
+
+interface Subtotal {
+  readonly subtotal: Mark;
+  readonly adjustment: Mark;
+  readonly sum: Exact;
+  readonly change: Exact;
+  readonly operand: number;
+}
+
+/** The last step: what the rounding put in or took out goes back. */
+function givenBack(scribe: Scribe, made: Subtotal): Mark {
+  const { subtotal, adjustment, sum, change, operand } = made;
   const forgotten = scribe.slip('forget-adjustment', true, { at: where('operand', operand) });
   const wrongWay = scribe.slip('wrong-way', true, { at: where('operand', operand) });
   const put = forgotten ? Exact.ZERO : wrongWay ? change : change.negate();
@@ -195,8 +211,12 @@ function work(scribe: Scribe, { operands, base }: Problem): Trace {
   const [answer] = scribe.step({
     law: 'evaluate',
     phase: { kind: 'sum' },
-    takes: [mark!, adjustment],
-    writes: [wholeWriting('answer', to, spot('answer'), base, { hop: { from: sum, to } })],
+    takes: [subtotal, adjustment],
+    writes: [
+      wholeWriting('answer', to, { area: 'answer', row: 0, column: 0 }, scribe.base, {
+        hop: { from: sum, to },
+      }),
+    ],
     phrase: phrase('compensation.adjust', {
       from: sum,
       change: forgotten ? change : put,
@@ -204,7 +224,7 @@ function work(scribe: Scribe, { operands, base }: Problem): Trace {
       slip: forgotten ? 'forget-adjustment' : wrongWay ? 'wrong-way' : '',
     }),
   });
-  return scribe.close([answer!], phrase('compensation.answer', {}));
+  return answer!;
 }
 
 function sheet(trace: Trace): Sheet {

@@ -249,25 +249,7 @@ function fromTheOnes(
       phase: { kind: 'places' },
       takes: carry ? [...takes, carry] : takes,
       strikes: carry && medium === 'paper' ? [carry] : [],
-      writes: [
-        ...(isWritten ? figures : []).map((figure, i): Writing => ({
-          role: 'answer',
-          count: figure,
-          place: place + i,
-          spot: { area: 'answer', row: 0, column: place + i },
-        })),
-        ...(keep > 0
-          ? [
-              {
-                role: 'carry' as const,
-                count: keep,
-                place: place + 1,
-                spot: { area: 'carry', row: 0, column: place + 1 },
-                medium,
-              },
-            ]
-          : []),
-      ] as readonly Writing[],
+      writes: placeWritings(isWritten ? figures : [], keep, place, medium),
       phrase: phrase('crosswise.place', {
         digits,
         carried,
@@ -284,6 +266,24 @@ function fromTheOnes(
     answer.push(...marks.filter((mark) => mark.role === 'answer'));
   }
   return answer;
+}
+
+/** The figures that a place leaves in the answer, and what it keeps for the next. */
+function placeWritings(
+  figures: readonly number[],
+  keep: number,
+  place: number,
+  medium: Mark['medium'],
+): readonly Writing[] {
+  const written = figures.map((figure, i): Writing => ({
+    role: 'answer',
+    count: figure,
+    place: place + i,
+    spot: { area: 'answer', row: 0, column: place + i },
+  }));
+  if (keep === 0) return written;
+  const spot = { area: 'carry', row: 0, column: place + 1 };
+  return [...written, { role: 'carry', count: keep, place: place + 1, spot, medium }];
 }
 
 /** The largest place that has a pair other than zero; the places above it stay empty. */

@@ -1,4 +1,5 @@
 import type { Trace } from '../../account/account.ts';
+import { boxRulings } from '../../sheet/box-rulings.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
 import type { Box, Ruling, Sheet } from '../../sheet/sheet.ts';
 import { twoFactors } from './two-factors.ts';
@@ -18,6 +19,8 @@ export function latticeSheet(trace: Trace): Sheet {
   const height = rows * CELL;
   const edgeX = trace.school['second-factor'] === 'left' ? -3 : width;
 
+  const edges = Array.from({ length: columns + 1 }, (_, k) => k * CELL);
+
   const cellX = (i: number) => (columns - 1 - i) * CELL;
   const cellY = (j: number) => (rows - 1 - j) * CELL;
 
@@ -36,7 +39,7 @@ export function latticeSheet(trace: Trace): Sheet {
       carry: ({ column }) => ({ ...carryBox(column), size: 'small' }),
     },
     slot: (_, [i = 0, j = 0]) => ({ x: cellX(i), y: cellY(j), width: CELL, height: CELL }),
-    rulings: [...boxRulings(), ...diagonals()],
+    rulings: [...boxRulings(edges, rows, CELL), ...diagonals(columns, rows)],
     signs: [{ sign: 'times', x: edgeX, y: -1, width: 1, height: 1 }],
   });
 
@@ -51,41 +54,21 @@ export function latticeSheet(trace: Trace): Sheet {
     if (place < rows) return { x: width - 0.5, y: cellY(place) + 0.5, width: 0.5, height: 0.5 };
     return { x: cellX(place - rows) + 1, y: 0, width: 0.5, height: 0.5 };
   }
+}
 
-  function boxRulings(): Ruling[] {
-    const across = Array.from({ length: rows + 1 }, (_, k): Ruling => ({
-      kind: 'line',
-      x1: 0,
-      y1: k * CELL,
-      x2: width,
-      y2: k * CELL,
-      weight: 'heavy',
-    }));
-    const down = Array.from({ length: columns + 1 }, (_, k): Ruling => ({
-      kind: 'line',
-      x1: k * CELL,
-      y1: 0,
-      x2: k * CELL,
-      y2: height,
-      weight: 'heavy',
-    }));
-    return [...across, ...down];
-  }
-
-  /** One for each boundary between two places, from the upper or right edge out past the box. */
-  function diagonals(): Ruling[] {
-    return Array.from({ length: columns + rows - 1 }, (_, k): Ruling => {
-      const sum = (k + 1) * CELL;
-      const startY = Math.max(0, sum - width);
-      const endX = Math.max(0, sum - height) - 1;
-      return {
-        kind: 'diagonal',
-        x1: sum - startY,
-        y1: startY,
-        x2: endX,
-        y2: sum - endX,
-        weight: 'thin',
-      };
-    });
-  }
+/** One for each boundary between two places, from the upper or right edge out past the box. */
+function diagonals(columns: number, rows: number): readonly Ruling[] {
+  return Array.from({ length: columns + rows - 1 }, (_, k): Ruling => {
+    const sum = (k + 1) * CELL;
+    const startY = Math.max(0, sum - columns * CELL);
+    const endX = Math.max(0, sum - rows * CELL) - 1;
+    return {
+      kind: 'diagonal',
+      x1: sum - startY,
+      y1: startY,
+      x2: endX,
+      y2: sum - endX,
+      weight: 'thin',
+    };
+  });
 }

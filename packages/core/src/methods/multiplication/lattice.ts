@@ -310,28 +310,12 @@ function addDiagonals(
       );
     const keep: number = whole ? 0 : Math.floor(total / base);
     const takes: Entry[] = carry ? [...marks, carry] : [...marks];
-    const writes: Writing[] = [
-      {
-        role: 'answer',
-        count: whole ? total : total % base,
-        place: place + gained,
-        spot: { area: 'total', row: 0, column: place },
-      },
-    ];
-    if (keep > 0) {
-      writes.push({
-        role: 'carry',
-        count: keep,
-        place: place + 1 + gained,
-        spot: { area: 'carry', row: 0, column: place + 1 },
-      });
-    }
     const written: readonly Mark[] = scribe.step({
       law: 'place-value',
       phase: { kind: 'diagonals' },
       takes,
       strikes: carry ? [carry] : [],
-      writes,
+      writes: diagonalWritings(whole ? total : total % base, keep, place, gained),
       phrase: phrase('lattice.diagonal', {
         figures: marks.map((mark) => mark.glyph),
         carried,
@@ -354,6 +338,25 @@ function addDiagonals(
     if (whole && total >= base) gained += total.toString(base).length - 1;
   }
   return withoutLeadingZeros(answer);
+}
+
+/** The figure at the foot of a diagonal, and what it keeps for the next; both are worth more where a place was gained. */
+function diagonalWritings(
+  figure: number,
+  keep: number,
+  place: number,
+  gained: number,
+): readonly Writing[] {
+  const at = (area: string, column: number) => ({ area, row: 0, column });
+  const total: Writing = {
+    role: 'answer',
+    count: figure,
+    place: place + gained,
+    spot: at('total', place),
+  };
+  if (keep === 0) return [total];
+  const next = place + 1;
+  return [total, { role: 'carry', count: keep, place: next + gained, spot: at('carry', next) }];
 }
 
 /** The next diagonal that holds a figure which a gained place would make worth too much; their number where none does. */

@@ -1,4 +1,4 @@
-import type { EntryId, Mark, Trace } from '../../account/account.ts';
+import type { EntryId, Given, Mark, Trace } from '../../account/account.ts';
 import { boxRulings } from '../../sheet/box-rulings.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
 import type { Box, Sheet, SheetLink, SheetNote, SheetSign } from '../../sheet/sheet.ts';
@@ -39,20 +39,16 @@ function arcsSheet(trace: Trace): Sheet {
   const seconds = trace.givens.filter(({ operand }) => operand === 1);
   const products = marksIn(trace, 'product');
   const answers = marksIn(trace, 'answer');
-  const [brackets, rows] = [
-    heightOf(trace.givens),
-    Math.max(...products.map(({ spot }) => spot.row)) + 1,
-  ];
+  const brackets = heightOf(trace.givens);
+  const rows = Math.max(...products.map(({ spot }) => spot.row)) + 1;
   const isLine = rows === 1;
   const first = edgesOf(columnWidths(firsts), firsts.length > 1 ? BRACKET : 0);
   const between = (firsts.length > 1 ? BRACKET : 0) + 0.2 + (seconds.length > 1 ? BRACKET : 0);
   const second = edgesOf(columnWidths(seconds), first.at(-1)! + between);
   const links = arcs(trace, (operand, part) => {
-    const given = (operand === 0 ? firsts : seconds).find(
-      ({ id }) => id === `g${operand}.${part}`,
-    )!;
+    const { spot } = trace.givens.find(({ id }) => id === `g${operand}.${part}`)!;
     const edges = operand === 0 ? first : second;
-    return { ...inLine(edges, given.spot.column, 0, brackets), column: given.spot.column };
+    return { ...inLine(edges, spot.column, 0, brackets), column: spot.column };
   });
   const below = Math.max(0.1, ...links.map(({ bow = 0 }) => bow)) + 0.5;
   const named = isLine && isNamed(trace);
@@ -63,9 +59,11 @@ function arcsSheet(trace: Trace): Sheet {
   const answer = edgesOf(widthsOf(answers), 1);
   const kinds = kindsOf(products);
   const spots = new Map(trace.steps.map(({ takes, gives }) => [takes[0], gives[0]?.spot]));
+  const around = (terms: readonly Given[], edges: readonly number[]) =>
+    terms.length > 1 ? bracketSigns(edges[0]!, edges.at(-1)!, 0, brackets) : [];
   const signs: SheetSign[] = [
-    ...(firsts.length > 1 ? bracketSigns(first[0]!, first.at(-1)!, 0, brackets) : []),
-    ...(seconds.length > 1 ? bracketSigns(second[0]!, second.at(-1)!, 0, brackets) : []),
+    ...around(firsts, first),
+    ...around(seconds, second),
     equals(top, height, products[0]),
     ...(answers.length > 0 ? [equals(answerTop, heightOf(answers), answers[0])] : []),
     ...(named ? foilNames(products, line, top) : []),

@@ -134,7 +134,7 @@ function copied(
 const GAP = 0.5;
 
 function sheet(trace: Trace): Sheet {
-  const { givens, problem } = trace;
+  const { givens } = trace;
   const [line, copies, answers] = ['line', 'copy', 'answer'].map((area) => marksIn(trace, area));
   const heights = [givens, line!, copies!, answers!].map((row) =>
     row.length > 0 ? heightOf(row) : 0,
@@ -174,54 +174,44 @@ function sheet(trace: Trace): Sheet {
     rulings: [],
     signs: [
       ...asked.signs,
-      ...[line!, copies!, answers!].flatMap((row, k): SheetSign[] =>
-        row[0]
-          ? [
-              {
-                sign: 'equals',
-                x: 0,
-                y: tops[k + 1]!,
-                width: 1,
-                height: heights[k + 1]!,
-                with: row[0].id,
-              },
-            ]
-          : [],
-      ),
+      ...[line!, copies!, answers!].flatMap((row, k): SheetSign[] => {
+        const box = { x: 0, y: tops[k + 1]!, width: 1, height: heights[k + 1]! };
+        return row[0] ? [{ sign: 'equals', ...box, with: row[0].id }] : [];
+      }),
     ],
   });
+}
 
-  /** Columns of the given line in turn with the gaps before the next, and the signs that stand in them. */
-  function askedEdges({ givens: terms }: Trace) {
-    const signs: SheetSign[] = [];
-    let x = 1;
-    const spans: number[] = [];
-    const height = heights[0]!;
-    problem.operands.forEach((operand, k) => {
-      const own = terms.filter((given) => given.operand === k);
-      const list = listOf(operand);
-      const taken = isTaken(problem, k);
-      const closed = own.length > 1 || (taken && !signedTermText(list[0]!).startsWith('+'));
-      const sign = taken ? 'minus' : k > 0 && own.length > 1 ? 'plus' : null;
-      if (sign) {
-        signs.push({ sign, x, y: 0, width: 0.8, height });
-        x += 0.8;
-      } else if (k > 0) x += 0.15;
-      if (closed) {
-        signs.push({ sign: 'open', x, y: 0, width: BRACKET, height });
-        x += BRACKET;
-      }
-      for (const { glyph } of own) {
-        spans.push(x, x + termWidth(glyph));
-        x += termWidth(glyph);
-      }
-      if (closed) {
-        signs.push({ sign: 'close', x, y: 0, width: BRACKET, height });
-        x += BRACKET;
-      }
-    });
-    return { edges: spans, signs };
-  }
+/** Columns of the given line in turn with the gaps before the next, and the signs that stand in them. */
+function askedEdges({ givens, problem }: Trace) {
+  const signs: SheetSign[] = [];
+  let x = 1;
+  const spans: number[] = [];
+  const height = heightOf(givens);
+  problem.operands.forEach((operand, k) => {
+    const own = givens.filter((given) => given.operand === k);
+    const list = listOf(operand);
+    const taken = isTaken(problem, k);
+    const closed = own.length > 1 || (taken && !signedTermText(list[0]!).startsWith('+'));
+    const sign = taken ? 'minus' : k > 0 && own.length > 1 ? 'plus' : null;
+    if (sign) {
+      signs.push({ sign, x, y: 0, width: 0.8, height });
+      x += 0.8;
+    } else if (k > 0) x += 0.15;
+    if (closed) {
+      signs.push({ sign: 'open', x, y: 0, width: BRACKET, height });
+      x += BRACKET;
+    }
+    for (const { glyph } of own) {
+      spans.push(x, x + termWidth(glyph));
+      x += termWidth(glyph);
+    }
+    if (closed) {
+      signs.push({ sign: 'close', x, y: 0, width: BRACKET, height });
+      x += BRACKET;
+    }
+  });
+  return { edges: spans, signs };
 }
 
 /** Kinds with more than one term, numbered; the number tells how they are underlined. */

@@ -1,11 +1,20 @@
-import type { EntryId, Group, Mark, Opportunity, Step, Trace } from '../../account/account.ts';
+import type {
+  EntryId,
+  Group,
+  Mark,
+  Opportunity,
+  Phrase,
+  Step,
+  Trace,
+} from '../../account/account.ts';
 import { addressText, where, withEnds } from '../../account/chance.ts';
 import type { SlipAt } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
 import { numeralValue, pointedText } from '../../exact/numeral.ts';
 import { definePhrases, fixed, type Wording } from '../../phrases/phrasebook.ts';
 import type { Problem } from '../../problem/problem.ts';
-import { nearestPoint, placedPoint } from '../../problem/point.ts';
+import { nearestPoint, placedPoint, type PlacedPoint } from '../../problem/point.ts';
+import type { Scale } from '../../problem/scale.ts';
 import type { SlipSpec } from '../method-spec.ts';
 import type { LightRun } from '../../account/light-run.ts';
 
@@ -74,28 +83,12 @@ export function withPoint(trace: Trace, problem: Problem, slips: readonly SlipAt
   const { scale, whole } = trace;
   const point = placedPoint(problem);
   if (!scale || !whole || !point) return trace;
-  const { base } = problem;
   const number = trace.steps.length + 1;
   const figures = trace.groups.at(-1)!;
-  const read = whole.answer.numerator;
-  const may = read !== 0n;
+  const may = !whole.answer.isZero;
   const off = may && isPointOff(slips);
-  const decimals = off ? scale.decimals - 1 : scale.decimals;
-  const placed = pointedText(read, decimals, base);
-  const worth = off ? trace.answer.times(Exact.of(base)) : trace.answer;
-  const { terms } = figures;
-  const mark: Mark = {
-    id: 'p1' as EntryId,
-    standing: 'marked',
-    text: placed,
-    glyph: placed,
-    worth,
-    terms,
-    medium: 'paper',
-    role: 'answer',
-    spot: { area: 'point', row: 0, column: 0 },
-    place: undefined,
-  };
+  const mark = pointedMark(trace, scale, whole.answer, off);
+  const { worth, terms } = mark;
   const before = trace.steps.at(-1)?.balance ?? trace.total;
   const step: Step = {
     number,
@@ -105,16 +98,7 @@ export function withPoint(trace: Trace, problem: Problem, slips: readonly SlipAt
     gives: [mark],
     opens: [],
     strikes: [],
-    phrase: phrase('point.counted', {
-      counts: scale.operands.map(String),
-      factors: scale.whole.operands.map(numeralValue),
-      decimals: scale.decimals,
-      product: Exact.of(read),
-      placed,
-      estimate: point.estimate,
-      byEstimate: pointedText(read, nearestPoint(read, point.estimate, base), base),
-      slip: off ? POINT_ONE_OFF.id : '',
-    }),
+    phrase: counting(scale, point, whole.answer, mark.text, off),
     balance: before.minus(trace.answer).plus(worth),
   };
   const stays: Group = { ...figures, id: 'figures', role: 'subtotal' };
@@ -134,6 +118,45 @@ export function withPoint(trace: Trace, problem: Problem, slips: readonly SlipAt
     answer: worth,
     balanced: trace.balanced && !off,
   };
+}
+
+/** The answer with its point, or with it one place off. */
+function pointedMark(trace: Trace, scale: Scale, read: Exact, off: boolean): Mark {
+  const { base } = trace.problem;
+  const text = pointedText(read.numerator, off ? scale.decimals - 1 : scale.decimals, base);
+  return {
+    id: 'p1' as EntryId,
+    standing: 'marked',
+    text,
+    glyph: text,
+    worth: off ? trace.answer.times(Exact.of(base)) : trace.answer,
+    terms: trace.groups.at(-1)!.terms,
+    medium: 'paper',
+    role: 'answer',
+    spot: { area: 'point', row: 0, column: 0 },
+    place: undefined,
+  };
+}
+
+function counting(
+  scale: Scale,
+  { estimate }: PlacedPoint,
+  product: Exact,
+  placed: string,
+  off: boolean,
+): Phrase {
+  const { operands, base } = scale.whole;
+  const whole = product.numerator;
+  return phrase('point.counted', {
+    counts: scale.operands.map(String),
+    factors: operands.map(numeralValue),
+    decimals: scale.decimals,
+    product,
+    placed,
+    estimate,
+    byEstimate: pointedText(whole, nearestPoint(whole, estimate, base), base),
+    slip: off ? POINT_ONE_OFF.id : '',
+  });
 }
 
 const AT_ANSWER = where('answer', 0);

@@ -153,6 +153,8 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   changes.forEach((change, column) => {
     const at = where('hop', column);
     const cell = `beyond.${column}`;
+    const changed = (worth: Exact, row: number, more: Parameters<typeof wholeWriting>[4]) =>
+      wholeWriting('adjusted number', worth, { area: 'changed', row, column }, base, more);
     const oneOnly = scribe.slip('one-changed', true, { at });
     const opposite = scribe.slip('opposite', true, { at });
     minuend = oneOnly ? minuend : opposite ? minuend.minus(change) : minuend.plus(change);
@@ -163,24 +165,18 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
       takes: [above!, below!],
       strikes: [above!, below!],
       writes: [
-        wholeWriting('adjusted number', minuend, { area: 'changed', row: 0, column }, base, {
+        changed(minuend, 0, {
           from: [above!],
           beyond: beyondOf([
             above!,
             { beyond: oneOnly ? NOTHING_BEYOND : laidBeyond(cell, change, opposite ? -1n : 1n) },
           ]),
         }),
-        wholeWriting(
-          'adjusted number',
-          subtrahend.negate(),
-          { area: 'changed', row: 1, column },
-          base,
-          {
-            from: [below!],
-            beyond: beyondOf([below!, { beyond: laidBeyond(cell, change, -1n) }]),
-            glyph: wholeGlyph(subtrahend, base),
-          },
-        ),
+        changed(subtrahend.negate(), 1, {
+          from: [below!],
+          beyond: beyondOf([below!, { beyond: laidBeyond(cell, change, -1n) }]),
+          glyph: wholeGlyph(subtrahend, base),
+        }),
       ],
       phrase: phrase('same-change.both', {
         change,

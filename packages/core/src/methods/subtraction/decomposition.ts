@@ -1,5 +1,5 @@
 import type { Mark, School, Trace } from '../../account/account.ts';
-import type { Scribe } from '../../account/scribe.ts';
+import type { Scribe, Writing } from '../../account/scribe.ts';
 import { digitAt } from '../../exact/numeral.ts';
 import { definePhrases, fixed } from '../../phrases/phrasebook.ts';
 import type { Problem } from '../../problem/problem.ts';
@@ -79,16 +79,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
       law: 'evaluate',
       phase: { kind: 'difference' },
       takes: [minuend.entries[place]!, ...(bare ? [] : [scribe.owes(1, place)])],
-      writes: isWritten
-        ? [
-            {
-              role: 'answer',
-              count: result,
-              place,
-              spot: { area: 'answer', row: 0, column: place },
-            },
-          ]
-        : [],
+      writes: isWritten ? [answerFigure(result, place)] : [],
       phrase: phrase('decomposition.column', {
         top,
         bottom,
@@ -107,6 +98,10 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
     scribe.group('regrouped', 'line', entries, phrase('decomposition.regrouped', {}));
   }
   return scribe.close(answer, phrase('decomposition.answer', {}));
+}
+
+function answerFigure(count: number, place: number): Writing {
+  return { role: 'answer', count, place, spot: { area: 'answer', row: 0, column: place } };
 }
 
 function sheet(trace: Trace): Sheet {

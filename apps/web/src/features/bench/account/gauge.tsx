@@ -43,7 +43,6 @@ export function Gauge() {
   const { total } = papers[0]!.lane.trace;
   const level = papers[active]!.levels[steps[active]!]!;
   const Standing = STANDINGS[problem.kind];
-  const balanced = papers.every((paper, k) => paper.levels[steps[k]!]!.balance.equals(total));
   return (
     <aside className="gauge" aria-label="Account">
       <h2>
@@ -79,25 +78,31 @@ export function Gauge() {
           drawn for <MathText text={letters} />
         </p>
       )}
-      <p className="caption balance" role="status">
-        {balanced ? (
-          `balanced ✓ · ${papers[active]!.title}`
-        ) : (
-          <Leaks papers={papers} steps={steps} />
-        )}
-      </p>
+      <Balance papers={papers} steps={steps} active={active} />
     </aside>
   );
 }
 
-/** Which papers have gained or lost something so far, and how much. */
-function Leaks({
-  papers,
-  steps,
-}: {
+interface BalanceProps {
   readonly papers: readonly Paper[];
   readonly steps: readonly number[];
-}) {
+}
+
+/** Whether every paper still has what it began with. */
+function Balance({ papers, steps, active }: BalanceProps & { readonly active: number }) {
+  const balanced = papers.every((paper, k) => {
+    const { balance } = paper.levels[steps[k]!]!;
+    return balance.equals(paper.lane.trace.total);
+  });
+  return (
+    <p className="caption balance" role="status">
+      {balanced ? `balanced ✓ · ${papers[active]!.title}` : <Leaks papers={papers} steps={steps} />}
+    </p>
+  );
+}
+
+/** Which papers have gained or lost something so far, and how much. */
+function Leaks({ papers, steps }: BalanceProps) {
   const say = useSpeaker();
   const told = papers.flatMap((paper, k) => {
     const { balance } = paper.levels[steps[k]!]!;

@@ -94,22 +94,7 @@ function EstimateForm({ close }: { readonly close: () => void }) {
           {value ? `≈ ${say.worth(value)}` : faultText(problem, operands)}
           {value && done && <Distance value={value} />}
         </p>
-        <p className="caption" id="near-enough">
-          How near is near enough?
-        </p>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          value={judgement}
-          aria-labelledby="near-enough"
-          onChange={(_, chosen: Judgement | null) => setJudgement(chosen ?? '')}
-        >
-          {JUDGEMENTS.filter((one) => one !== '').map((one) => (
-            <ToggleButton key={one} value={one}>
-              {one}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
+        <NearEnough judgement={judgement} judge={setJudgement} />
       </DialogContent>
       <DialogActions>
         <Button onClick={close}>Leave</Button>
@@ -118,6 +103,32 @@ function EstimateForm({ close }: { readonly close: () => void }) {
         </Button>
       </DialogActions>
     </form>
+  );
+}
+
+function NearEnough(props: {
+  readonly judgement: Judgement;
+  readonly judge: (judgement: Judgement) => void;
+}) {
+  return (
+    <>
+      <p className="caption" id="near-enough">
+        How near is near enough?
+      </p>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        value={props.judgement}
+        aria-labelledby="near-enough"
+        onChange={(_, chosen: Judgement | null) => props.judge(chosen ?? '')}
+      >
+        {JUDGEMENTS.filter((one) => one !== '').map((one) => (
+          <ToggleButton key={one} value={one}>
+            {one}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+    </>
   );
 }
 

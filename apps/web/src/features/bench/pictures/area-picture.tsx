@@ -94,6 +94,7 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
   const top = TOP + (shares.length > 0 ? BAND : 0);
   const side = Math.max(...ground.down.map((strip) => labelOf(strip.text).length)) * LETTER + 8;
   const [w, h] = [Math.max(40, width - side - 4), Math.max(40, height - top - 4)];
+  const frame = { left: side, top, width: w, height: h };
   const { space } = worked.comparison;
   const write = useMemo(() => amountWriter(worked.problem), [worked]);
   const point = useCallback(
@@ -102,38 +103,8 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
   );
   return (
     <Picture name="Area picture" width={width} height={height}>
-      <g className="strips">
-        {ground.across.map(({ part, text, from, to }) =>
-          fits(labelOf(text), (to - from) * w + 6) ? (
-            <SvgMath key={part} x={side + ((from + to) / 2) * w} y={top - 6} text={labelOf(text)} />
-          ) : null,
-        )}
-        {ground.down.map(({ part, text, from, to }) =>
-          (to - from) * h >= 11 ? (
-            <SvgMath
-              key={part}
-              x={side - 6}
-              y={top + ((from + to) / 2) * h + 4.5}
-              text={labelOf(text)}
-              anchor="end"
-            />
-          ) : null,
-        )}
-      </g>
-      {shares.length > 0 && (
-        <g className="shares">
-          {shares.map(({ from, to, text }, k) => (
-            <g key={k}>
-              <path d={`M${side + from * w + 1} ${TOP}v-4H${side + to * w - 1}v4`} />
-              {fits(labelOf(text), (to - from) * w + 10) && (
-                <text x={side + ((from + to) / 2) * w} y={TOP - 8} textAnchor="middle">
-                  {labelOf(text)}
-                </text>
-              )}
-            </g>
-          ))}
-        </g>
-      )}
+      <Strips ground={ground} labelOf={labelOf} frame={frame} />
+      {shares.length > 0 && <Shared shares={shares} labelOf={labelOf} frame={frame} />}
       {ground.regions.map((region) => (
         <RegionView
           key={region.term}
@@ -143,13 +114,76 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
           notation={notation}
           write={write}
           point={point}
-          left={side}
-          top={top}
-          width={w}
-          height={h}
+          {...frame}
         />
       ))}
     </Picture>
+  );
+}
+
+/** Where the rectangle lies in the picture, in pixels. */
+interface Frame {
+  readonly left: number;
+  readonly top: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+interface StripsProps {
+  readonly ground: AreaGround;
+  readonly labelOf: (text: string) => string;
+  readonly frame: Frame;
+}
+
+/** The parts of both factors along the edges, where there is room for them. */
+function Strips({ ground, labelOf, frame }: StripsProps) {
+  const { left, top, width, height } = frame;
+  return (
+    <g className="strips">
+      {ground.across.map(({ part, text, from, to }) =>
+        fits(labelOf(text), (to - from) * width + 6) ? (
+          <SvgMath
+            key={part}
+            x={left + ((from + to) / 2) * width}
+            y={top - 6}
+            text={labelOf(text)}
+          />
+        ) : null,
+      )}
+      {ground.down.map(({ part, text, from, to }) =>
+        (to - from) * height >= 11 ? (
+          <SvgMath
+            key={part}
+            x={left - 6}
+            y={top + ((from + to) / 2) * height + 4.5}
+            text={labelOf(text)}
+            anchor="end"
+          />
+        ) : null,
+      )}
+    </g>
+  );
+}
+
+interface SharedProps extends Omit<StripsProps, 'ground'> {
+  readonly shares: ReturnType<typeof useShares>;
+}
+
+/** The lengths that were found, above the strips. */
+function Shared({ shares, labelOf, frame: { left, width } }: SharedProps) {
+  return (
+    <g className="shares">
+      {shares.map(({ from, to, text }, k) => (
+        <g key={k}>
+          <path d={`M${left + from * width + 1} ${TOP}v-4H${left + to * width - 1}v4`} />
+          {fits(labelOf(text), (to - from) * width + 10) && (
+            <text x={left + ((from + to) / 2) * width} y={TOP - 8} textAnchor="middle">
+              {labelOf(text)}
+            </text>
+          )}
+        </g>
+      ))}
+    </g>
   );
 }
 

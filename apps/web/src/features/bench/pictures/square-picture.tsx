@@ -87,22 +87,42 @@ function Square({ ground, width, height }: SquareProps) {
         />
       ))}
       {ground.left && (
-        <g
-          className={`region ${standingOf(standings, ground.left.terms)} ${termsLight(subject, ground.left.terms)}`}
-          onPointerEnter={() => hover({ kind: 'terms', terms: ground.left!.terms })}
-          onClick={() => pin({ kind: 'terms', terms: ground.left!.terms })}
-        >
-          <title>{`left over: ${say.worth(ground.left.worth)}`}</title>
-          <rect x={edge + side + 14} y={TOP} width={74} height={40} strokeDasharray="4 3" />
-          <text x={edge + side + 51} y={TOP + 17} textAnchor="middle">
-            left
-          </text>
-          <text x={edge + side + 51} y={TOP + 33} textAnchor="middle">
-            {say.worth(ground.left.worth)}
-          </text>
-        </g>
+        <LeftOver
+          left={ground.left}
+          standing={standingOf(standings, ground.left.terms)}
+          lit={termsLight(subject, ground.left.terms)}
+          x={edge + side + 14}
+        />
       )}
     </Picture>
+  );
+}
+
+interface LeftOverProps {
+  readonly left: NonNullable<SquareGround['left']>;
+  readonly standing: string;
+  readonly lit: string;
+  readonly x: number;
+}
+
+/** What is left beside the square. */
+function LeftOver({ left: { terms, worth }, standing, lit, x }: LeftOverProps) {
+  const say = useSpeaker();
+  return (
+    <g
+      className={`region ${standing} ${lit}`}
+      onPointerEnter={() => hover({ kind: 'terms', terms })}
+      onClick={() => pin({ kind: 'terms', terms })}
+    >
+      <title>{`left over: ${say.worth(worth)}`}</title>
+      <rect x={x} y={TOP} width={74} height={40} strokeDasharray="4 3" />
+      <text x={x + 37} y={TOP + 17} textAnchor="middle">
+        left
+      </text>
+      <text x={x + 37} y={TOP + 33} textAnchor="middle">
+        {say.worth(worth)}
+      </text>
+    </g>
   );
 }
 
