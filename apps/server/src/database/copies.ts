@@ -12,8 +12,8 @@ import Database from 'better-sqlite3';
 import { faultIn } from './data-file.ts';
 
 /** Copies of the last so many days, and of so many weeks before them, one a week. */
-export const KEPT_DAYS = 7;
-export const KEPT_WEEKS = 8;
+const KEPT_DAYS = 7;
+const KEPT_WEEKS = 8;
 
 /** A daily copy of the data file. */
 export interface Copy {
@@ -90,7 +90,7 @@ async function backUp(file: string, path: string): Promise<void> {
 }
 
 /** A database file and what SQLite writes beside it. */
-export function removeWithLog(file: string): void {
+function removeWithLog(file: string): void {
   for (const ending of ['', '-wal', '-shm', '-journal']) rmSync(file + ending, { force: true });
 }
 

@@ -1,4 +1,4 @@
-import { canSwap, type Pace, type PaperId, type Problem } from '@levee/core';
+import { canSwap, type Problem } from '@levee/core';
 import { dispatch, history, useComparison } from '../store/comparison-store.ts';
 import {
   otherReading,
@@ -6,46 +6,26 @@ import {
   withOtherReading,
   withSwappedOperands,
 } from '../store/content.ts';
-import { changed, stepped, worked as workedAs } from '../store/edits.ts';
-import { pin, useSession } from '../store/session-store.ts';
+import { changed } from '../store/edits.ts';
+import { useSession } from '../store/session-store.ts';
 import { useSettings } from '../store/settings-store.ts';
-import { activePaper } from '../worked/use-worked.ts';
-import { fittedSteps, stepsById, tooLong, work, type Paper, type Worked } from '../worked/work.ts';
-import { alone, byAmount, byStep, sameSteps, toEnd, toStart, type Steps } from './transport.ts';
+import { fittedSteps, tooLong, work, type Worked } from '../worked/work.ts';
+import type { Command, Scene } from './command.ts';
+import {
+  choosable,
+  hopTaker,
+  move,
+  paced,
+  pointBeside,
+  SINGLE,
+  workNext,
+  activeOf,
+} from './moves.ts';
+import { byAmount, byStep, toEnd, toStart } from './transport.ts';
 
-/** A screen that can be gone to. */
-export type View = 'bench' | 'why' | 'checks' | 'present' | 'print' | 'comparisons' | 'methods';
-
-/** What a command can see and move. */
-export interface Scene {
-  readonly worked: Worked;
-  readonly steps: Steps;
-  readonly pace: Pace;
-  /** Goes to a view of the open comparison. */
-  readonly go: (view: View) => void;
-}
-
-/** Something that can be done, by button, menu or key. One object both says whether it can be and does it. */
-export interface Command {
-  readonly id: string;
-  readonly group: 'move' | 'point' | 'change' | 'show' | 'go';
-  readonly label: string;
-  /** Key names as KeyboardEvent.key gives them, modifiers first: `Shift+ArrowLeft`. */
-  readonly keys: readonly string[];
-  readonly can: (scene: Scene) => boolean;
-  readonly run: (scene: Scene) => void;
-}
+export type { Command, Scene, View } from './command.ts';
 
 const always = () => true;
-
-function moveTo({ worked }: Scene, steps: Steps): void {
-  dispatch(stepped(stepsById(worked, steps)));
-}
-
-/** The paper that single steps and the keyboard pointer belong to. */
-function activeOf({ worked }: Scene): Paper {
-  return activePaper(worked, useSession.getState().active);
-}
 
 /** The other reading of the problem, where the bench can show it. */
 function readingOf({ problem }: Worked): Problem | null {
@@ -53,98 +33,8 @@ function readingOf({ problem }: Worked): Problem | null {
   return other && tooLong(other) === null ? other : null;
 }
 
-/** A command that moves papers; it can run when that changes anything. */
-function move(id: string, label: string, keys: string[], to: (scene: Scene) => Steps): Command {
-  return {
-    id,
-    group: 'move',
-    label,
-    keys,
-    can: (scene) => !sameSteps(to(scene), scene.steps),
-    run: (scene) => moveTo(scene, to(scene)),
-  };
-}
-
-function paced(scene: Scene, by: 1 | -1): Steps {
-  const { worked, steps, pace } = scene;
-  if (pace === 'amount') return byAmount(worked, steps, by);
-  if (pace === 'step') return byStep(worked, steps, by);
-  return alone(worked, steps, activeOf(scene).index, by);
-}
-
-const SINGLE: readonly Command[] = [0, 1, 2, 3].flatMap((k) => [
-  {
-    ...move(
-      `paper-${k + 1}`,
-      `One step on paper ${k + 1} alone`,
-      [`${k + 1}`],
-      ({ worked, steps }) => (k < steps.length ? alone(worked, steps, k, 1) : steps),
-    ),
-  },
-  {
-    ...move(
-      `paper-${k + 1}-back`,
-      `Back on paper ${k + 1} alone`,
-      [`Shift+${k + 1}`],
-      ({ worked, steps }) => (k < steps.length ? alone(worked, steps, k, -1) : steps),
-    ),
-  },
-]);
-
 const toggle = (key: 'notes' | 'notches') => () =>
   useSettings.setState((settings) => ({ [key]: !settings[key] }));
-
-/** The owed term that is pointed at on a paper of free order, when its turn can be chosen. */
-function choosable({ worked, steps }: Scene) {
-  const { pointed } = useSession.getState();
-  if (pointed?.kind !== 'entry') return null;
-  const paper = worked.papers.find(({ id }) => id === pointed.paper);
-  if (!paper?.method.freeOrder) return null;
-  const owed = paper.lane.trace.start.find((entry) => entry.id === pointed.id);
-  if (!owed || (paper.line.takenAt.get(owed.id) ?? 0) <= steps[paper.index]!) return null;
-  return { paper, term: owed.id.slice(1) };
-}
-
-function workNext(scene: Scene): void {
-  const chosen = choosable(scene);
-  if (!chosen) return;
-  const { paper, term } = chosen;
-  const done = scene.steps[paper.index]!;
-  const owed = new Set(paper.lane.trace.start.map((entry) => entry.id));
-  const before = paper.lane.trace.steps
-    .slice(0, done)
-    .flatMap((step) => step.takes.filter((id) => owed.has(id)).map((id) => id.slice(1)));
-  dispatch(workedAs(paper.id, { order: [...before, term] }, done + 1));
-}
-
-/** The active paper when its method takes hops of her own, or the only one that does. */
-function hopTaker({ worked }: Scene): PaperId | null {
-  const { active } = useSession.getState();
-  const takers = worked.papers.filter(({ method }) => method.ownHops);
-  const own = takers.find(({ id }) => id === active) ?? takers[0];
-  return own?.id ?? null;
-}
-
-function pointBeside(by: 1 | -1): (scene: Scene) => void {
-  return (scene) => {
-    const { worked, steps } = scene;
-    const { pointed } = useSession.getState();
-    const paper = activeOf(scene);
-    const ids = readingOrder(worked, paper.index, steps[paper.index]!);
-    const at = pointed?.kind === 'entry' ? ids.indexOf(pointed.id) : -1;
-    const next = ids.at(at < 0 ? (by === 1 ? 0 : -1) : (at + by) % ids.length);
-    if (next) pin({ kind: 'entry', paper: paper.id, id: next });
-  };
-}
-
-/** What is on a paper, line by line from the top, left to right. */
-export function readingOrder(worked: Worked, index: number, step: number) {
-  const { drawing, line, givens } = worked.papers[index]!;
-  return drawing.figures
-    .filter(({ entry }) => givens.has(entry) || (line.writtenAt.get(entry) ?? Infinity) <= step)
-    .sort((a, b) => a.box.y - b.box.y || a.box.x - b.box.x)
-    .map(({ entry }) => entry);
-}
 
 export const COMMANDS: readonly Command[] = [
   move('next', 'Next, at the chosen pace', ['Enter'], (scene) => paced(scene, 1)),

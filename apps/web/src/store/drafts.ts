@@ -42,7 +42,7 @@ export async function readDraft(place: DraftPlace): Promise<Draft | null> {
 }
 
 /** Every place at which a draft is kept. */
-export function draftPlaces(): readonly DraftPlace[] {
+function draftPlaces(): readonly DraftPlace[] {
   return browserStore
     .keys()
     .filter((key) => key.startsWith(PREFIX))

@@ -33,7 +33,7 @@ export interface Lit {
 const NOTHING: Lit = { frames: [], held: new Set() };
 
 /** Whether a group is on its paper as one finished number after so many steps. */
-export function isGathered(paper: Paper, group: Group, step: number): boolean {
+function isGathered(paper: Paper, group: Group, step: number): boolean {
   if (!isOneNumber(group)) return false;
   return group.marks.every((id) => (paper.line.writtenAt.get(id) ?? Infinity) <= step);
 }

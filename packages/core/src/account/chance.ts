@@ -1,5 +1,5 @@
 /** What a learner deals with where a slip may be made. */
-export const WHATS = [
+const WHATS = [
   'operand',
   'place',
   'line',

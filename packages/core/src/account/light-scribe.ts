@@ -4,7 +4,8 @@ import type { Entry, EntryId, Given, Mark, Opportunity, OwedEntry, Trace } from 
 import { withEnds } from './chance.ts';
 import type { Leak } from './leaks.ts';
 import { Scribe, type StepDraft } from './scribe.ts';
-import { TermSet, type PieceSpace, type TermSpace } from './terms.ts';
+import { TermSet, type TermSpace } from './terms.ts';
+import { type PieceSpace } from './spaces.ts';
 
 /**
  * Follows a method's work for its amounts alone: the answer, and where something leaks. It is asked by the same

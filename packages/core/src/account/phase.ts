@@ -1,51 +1,49 @@
 /** What a run of steps is for. */
-export const PHASE_KINDS = [
-  'answer',
-  'cells',
-  'chain',
-  'change',
-  'chunk',
-  'column',
-  'combine',
-  'copy',
-  'cross',
-  'diagonals',
-  'difference',
-  'differences',
-  'digit',
-  'doubles',
-  'equal additions',
-  'figure',
-  'find',
-  'gather',
-  'hops',
-  'improper',
-  'line',
-  'open',
-  'out',
-  'pairs',
-  'places',
-  'point',
-  'primes',
-  'products',
-  'quotient',
-  'regrouping',
-  'rename',
-  'rest',
-  'rounding',
-  'rows',
-  'scale',
-  'signs',
-  'simplify',
-  'stage',
-  'sum',
-  'ticks',
-  'together',
-  'total',
-  'totals',
-  'wholes',
-] as const;
-export type PhaseKind = (typeof PHASE_KINDS)[number];
+export type PhaseKind =
+  | 'answer'
+  | 'cells'
+  | 'chain'
+  | 'change'
+  | 'chunk'
+  | 'column'
+  | 'combine'
+  | 'copy'
+  | 'cross'
+  | 'diagonals'
+  | 'difference'
+  | 'differences'
+  | 'digit'
+  | 'doubles'
+  | 'equal additions'
+  | 'figure'
+  | 'find'
+  | 'gather'
+  | 'hops'
+  | 'improper'
+  | 'line'
+  | 'open'
+  | 'out'
+  | 'pairs'
+  | 'places'
+  | 'point'
+  | 'primes'
+  | 'products'
+  | 'quotient'
+  | 'regrouping'
+  | 'rename'
+  | 'rest'
+  | 'rounding'
+  | 'rows'
+  | 'scale'
+  | 'signs'
+  | 'simplify'
+  | 'stage'
+  | 'sum'
+  | 'ticks'
+  | 'together'
+  | 'total'
+  | 'totals'
+  | 'wholes';
 
 /** Steps of one phase belong together: a line, the final sum. */
 export interface Phase {

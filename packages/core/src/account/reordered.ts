@@ -1,6 +1,7 @@
 import type { Problem } from '../problem/problem.ts';
 import type { Trace } from './account.ts';
-import { ProductSpace, TermSet } from './terms.ts';
+import { TermSet } from './terms.ts';
+import { ProductSpace } from './spaces.ts';
 
 /**
  * A product that was worked with its factors in another order, read as the work of the problem itself: the same

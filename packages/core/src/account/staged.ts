@@ -14,7 +14,8 @@ import type {
   Trace,
 } from './account.ts';
 import { chancesOfStage, withEnds } from './chance.ts';
-import { ProductSpace, TermSet, type TermSpace } from './terms.ts';
+import { TermSet, type TermSpace } from './terms.ts';
+import { ProductSpace } from './spaces.ts';
 
 /** How a stage that follows is announced: the one before, with its number, and its own opening work. */
 export type SayStage = (number: number, made: Trace, next: Trace) => Phrase;

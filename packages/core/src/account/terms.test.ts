@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { Exact } from '../exact/exact.ts';
 import { numeral } from '../exact/numeral.ts';
 import { placeCut } from './cut.ts';
-import { ProductSpace, SumSpace, TermSet } from './terms.ts';
+import { TermSet } from './terms.ts';
+import { ProductSpace, SumSpace } from './spaces.ts';
 
 const space = new ProductSpace([placeCut(numeral('4321')), placeCut(numeral('987'))]);
 const someTerms = fc.uniqueArray(fc.integer({ min: 0, max: space.size - 1 }));

@@ -10,7 +10,7 @@ import type { Agreement } from './agreement-shape.ts';
 import type { Expression, MethodAgreement, Move } from './expressions.ts';
 
 /** Each law in a few words, for people. */
-export const LAW_NAMES: Record<Law, string> = {
+const LAW_NAMES: Record<Law, string> = {
   'place-value': 'place value: ten of one place is one of the next',
   distribute: 'distributive law',
   reorder: 'order and brackets of a sum are free',

@@ -52,7 +52,7 @@ export const PAPER = record({
   slips: said('Slips made on purpose, by their addresses.', listOf(SLIP, { most: MAX_SLIPS })),
 });
 
-export const ESTIMATE = record({
+const ESTIMATE = record({
   operands: said(
     'The rounded operands in figures of the problem’s base.',
     listOf(text(LIMITS.figures), { most: LIMITS.addends }),
@@ -72,7 +72,7 @@ const TIME = textLike('a time such as 2026-01-31T09:00:00.000Z', {
 });
 
 /** A check that was made, as it was found then. The log of checks is no matter for undo. */
-export const CHECK_RECORD = record({
+const CHECK_RECORD = record({
   check: oneOf(CHECKS),
   problem: said('The computation that was checked.', text(LIMITS.text)),
   method: said('The method whose answer was checked.', text(80)),

@@ -1,4 +1,5 @@
-import { ProductSpace, type TermSpace } from '../account/terms.ts';
+import { type TermSpace } from '../account/terms.ts';
+import { ProductSpace } from '../account/spaces.ts';
 import { Exact } from '../exact/exact.ts';
 
 /** One strip of the rectangle added up: a part of one factor times the whole other factor. */

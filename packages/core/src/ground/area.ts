@@ -1,4 +1,5 @@
-import { choices, closed, ProductSpace, PieceSpace, type TermSpace } from '../account/terms.ts';
+import { type TermSpace } from '../account/terms.ts';
+import { choices, closed, ProductSpace, PieceSpace } from '../account/spaces.ts';
 import { Exact } from '../exact/exact.ts';
 import { decimalsNeeded, numberText } from '../exact/numeral.ts';
 

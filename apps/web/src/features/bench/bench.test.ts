@@ -10,7 +10,8 @@ import {
 import { changed } from '../../store/edits.ts';
 import { pin, resetSession, useSession } from '../../store/session-store.ts';
 import { documentWith, workedWith } from '../../testing/scene.ts';
-import { COMMANDS, command, readingOrder, sceneNow } from '../../commands/commands.ts';
+import { COMMANDS, command, sceneNow } from '../../commands/commands.ts';
+import { readingOrder } from '../../commands/moves.ts';
 import { costItems } from '../../worked/cost-items.ts';
 import { entryStory } from './worth/entry-story.ts';
 import { worthOf } from './head/estimate-worth.ts';

@@ -35,10 +35,9 @@ export function ChecksPage() {
   const [keyed, setKeyed] = useState<Keyed | null>(null);
   const index = Math.min(chosen, papers.length - 1);
   const other = otherOf(papers.length, index, second);
-  const lane = papers[index]!.lane;
   const subject: CheckSubject = {
     comparison,
-    lane,
+    lane: papers[index]!.lane,
     estimate,
     other: other === null ? null : papers[other]!.lane,
     calculated: keyed && {
@@ -46,26 +45,7 @@ export function ChecksPage() {
       same: isSame(keyed, problemText(problem), notation.point === ','),
     },
   };
-  const against = (id: CheckId) =>
-    id === 'second-method' && other !== null
-      ? papers[other]!.method.id
-      : id === 'calculator' && keyed
-        ? keyed.text
-        : '';
-  const make = (id: CheckId) => {
-    const check = checks.find((one) => one.id === id)!;
-    const { outcome } = check.make(subject, lane.trace.answer);
-    const record: CheckRecord = {
-      check: id,
-      problem: text,
-      method: papers[index]!.method.id,
-      against: against(id),
-      outcome,
-      at: new Date().toISOString(),
-    };
-    if (hasRoom(useComparison.getState().checks)) dispatch(recorded(record));
-    else notify(FULL);
-  };
+  const make = (id: CheckId) => keep(madeCheck(id, text, subject, keyed));
   return (
     <main className="checks">
       <header className="checks-head">
@@ -100,6 +80,34 @@ export function ChecksPage() {
       <Certainties />
     </main>
   );
+}
+
+/** A check made on a paper, as it is recorded. */
+function madeCheck(
+  id: CheckId,
+  problem: string,
+  subject: CheckSubject,
+  keyed: Keyed | null,
+): CheckRecord {
+  const { trace } = subject.lane;
+  const { outcome } = checks.find((one) => one.id === id)!.make(subject, trace.answer);
+  const against: Partial<Record<CheckId, string>> = {
+    'second-method': subject.other?.trace.method,
+    calculator: keyed?.text,
+  };
+  return {
+    check: id,
+    problem,
+    method: trace.method,
+    against: against[id] ?? '',
+    outcome,
+    at: new Date().toISOString(),
+  };
+}
+
+function keep(record: CheckRecord): void {
+  if (hasRoom(useComparison.getState().checks)) dispatch(recorded(record));
+  else notify(FULL);
 }
 
 interface WhichPapersProps {

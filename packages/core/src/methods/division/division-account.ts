@@ -1,6 +1,7 @@
 import type { Given, OwedEntry } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
-import type { PieceSpace, TermSet } from '../../account/terms.ts';
+import type { TermSet } from '../../account/terms.ts';
+import type { PieceSpace } from '../../account/spaces.ts';
 import { Exact } from '../../exact/exact.ts';
 import { numberText, numeralText, numeralValue } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';

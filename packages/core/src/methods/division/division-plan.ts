@@ -39,7 +39,7 @@ export interface DivisionPlan {
 }
 
 /** The most figures after the point that are worked before a quotient is cut off. */
-export const MOST_DECIMALS = 60;
+const MOST_DECIMALS = 60;
 
 const CUT_AT: Readonly<Record<string, number>> = { tenths: 1, hundredths: 2, thousandths: 3 };
 

@@ -10,7 +10,8 @@ import { chunkSheet } from './chunk-sheet.ts';
 import { chunkPhrases } from './chunk-words.ts';
 import { DividendLength, giveNumber } from './division-account.ts';
 import { planDivision } from './division-plan.ts';
-import { acceptsQuotient, plannedDivision, scalePhrase } from './division-work.ts';
+import { acceptsQuotient, plannedDivision, scalePhrase } from './division-start.ts';
+
 import { SCALE_ONE, STOP } from './schools.ts';
 
 const { phrase } = chunkPhrases;

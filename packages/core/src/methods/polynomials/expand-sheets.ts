@@ -35,13 +35,12 @@ const ARC_MOST = 2.4;
 
 /** Both brackets in a line with arcs between their terms, the products under them, then the result. */
 function arcsSheet(trace: Trace): Sheet {
-  const firsts = trace.givens.filter(({ operand }) => operand === 0);
-  const seconds = trace.givens.filter(({ operand }) => operand === 1);
+  const terms = (of: number) => trace.givens.filter(({ operand }) => operand === of);
+  const [firsts, seconds] = [terms(0), terms(1)];
   const products = marksIn(trace, 'product');
   const answers = marksIn(trace, 'answer');
   const brackets = heightOf(trace.givens);
   const rows = Math.max(...products.map(({ spot }) => spot.row)) + 1;
-  const isLine = rows === 1;
   const first = edgesOf(columnWidths(firsts), firsts.length > 1 ? BRACKET : 0);
   const between = (firsts.length > 1 ? BRACKET : 0) + 0.2 + (seconds.length > 1 ? BRACKET : 0);
   const second = edgesOf(columnWidths(seconds), first.at(-1)! + between);
@@ -51,6 +50,7 @@ function arcsSheet(trace: Trace): Sheet {
     return { ...inLine(edges, spot.column, 0, brackets), column: spot.column };
   });
   const below = Math.max(0.1, ...links.map(({ bow = 0 }) => bow)) + 0.5;
+  const isLine = rows === 1;
   const named = isLine && isNamed(trace);
   const height = heightOf(products);
   const top = brackets + below + (named ? 1 : 0);
@@ -59,11 +59,9 @@ function arcsSheet(trace: Trace): Sheet {
   const answer = edgesOf(widthsOf(answers), 1);
   const kinds = kindsOf(products);
   const spots = new Map(trace.steps.map(({ takes, gives }) => [takes[0], gives[0]?.spot]));
-  const around = (terms: readonly Given[], edges: readonly number[]) =>
-    terms.length > 1 ? bracketSigns(edges[0]!, edges.at(-1)!, 0, brackets) : [];
   const signs: SheetSign[] = [
-    ...around(firsts, first),
-    ...around(seconds, second),
+    ...bracketsAround(firsts, first, brackets),
+    ...bracketsAround(seconds, second, brackets),
     equals(top, height, products[0]),
     ...(answers.length > 0 ? [equals(answerTop, heightOf(answers), answers[0])] : []),
     ...(named ? foilNames(products, line, top) : []),
@@ -94,6 +92,11 @@ function arcsSheet(trace: Trace): Sheet {
     signs,
     links,
   });
+}
+
+/** Brackets are only around what has several terms. */
+function bracketsAround(terms: readonly Given[], edges: readonly number[], height: number) {
+  return terms.length > 1 ? bracketSigns(edges[0]!, edges.at(-1)!, 0, height) : [];
 }
 
 function isNamed({ steps }: Trace): boolean {

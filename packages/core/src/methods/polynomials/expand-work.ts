@@ -1,7 +1,7 @@
 import { where } from '../../account/chance.ts';
 import type { Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
-import { choices } from '../../account/terms.ts';
+import { choices } from '../../account/spaces.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { CORNER_NAMES, CORNERS } from './corners.ts';
 import { gatherTerms, groupKinds, termWriting } from './gather.ts';

@@ -1,5 +1,6 @@
 import type { Part } from '../../account/cut.ts';
-import { PieceSpace, TermSet } from '../../account/terms.ts';
+import { TermSet } from '../../account/terms.ts';
+import { PieceSpace } from '../../account/spaces.ts';
 import { Exact } from '../../exact/exact.ts';
 import { numberText } from '../../exact/numeral.ts';
 

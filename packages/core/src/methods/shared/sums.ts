@@ -64,7 +64,7 @@ export function partOf(worth: Exact, base: number, place?: number): Part {
 }
 
 /** The places of a number whose digit is not zero, largest first. */
-export function filledPlaces({ digits }: Numeral): readonly number[] {
+function filledPlaces({ digits }: Numeral): readonly number[] {
   return digits.flatMap((digit, place) => (digit > 0 ? [place] : [])).reverse();
 }
 

@@ -1,0 +1,386 @@
+import { where } from '../../account/chance.ts';
+import type { Entry, Mark, OwedEntry, Trace } from '../../account/account.ts';
+import type { Scribe, Writing } from '../../account/scribe.ts';
+import { Exact } from '../../exact/exact.ts';
+import { numberText, numeralValue, placeValue } from '../../exact/numeral.ts';
+import type { Problem } from '../../problem/problem.ts';
+import { NumberLength } from '../shared/number-length.ts';
+import type { RootDigit, RootPlan, Trial } from './root-plan.ts';
+import { rootPhrases } from './root-words.ts';
+import { NOT_DOUBLED, ONE_BOX } from './schools.ts';
+
+const { phrase } = rootPhrases;
+
+/** Where figures stand: columns are places of the root, counted over pairs. */
+function spot(area: string, row: number, column: number): Mark['spot'] {
+  return { area, row, column };
+}
+
+/** A root that is worked pair by pair, as far as it has come. */
+export class PairWork {
+  private readonly length: NumberLength;
+  private readonly owed: ReadonlyMap<number, OwedEntry>;
+  private readonly root: Mark[] = [];
+  /** What is not laid yet and stands on the paper. */
+  private left: Entry[] = [];
+  /** The row of what is left, and the row beside it for the doubled root, which may be lower. */
+  private row = 0;
+  private beside = 0;
+  private laid = Exact.ZERO;
+
+  constructor(
+    private readonly scribe: Scribe,
+    problem: Problem,
+    private readonly plan: RootPlan,
+  ) {
+    const total = numeralValue(problem.operands[0]);
+    this.length = new NumberLength(total, scribe.keepsTerms ? this.cuts() : [], problem.base);
+    this.owed = this.open();
+  }
+
+  run(): Trace {
+    this.plan.digits.forEach((digit, k) => (k === 0 ? this.first(digit) : this.next(digit)));
+    return this.finish();
+  }
+
+  /** What a count in the last place of a pair amounts to. */
+  private amount(count: bigint, place: number): Exact {
+    return Exact.of(count).times(placeValue(this.plan.base, 2 * place));
+  }
+
+  private side(count: bigint | number, place: number): Exact {
+    return Exact.of(count).times(placeValue(this.plan.base, place));
+  }
+
+  /** Where pairs end and where what is laid ends. */
+  private cuts(): readonly Exact[] {
+    let [pairs, laid] = [Exact.ZERO, Exact.ZERO];
+    return this.plan.digits.flatMap(({ pair, product, place }) => {
+      pairs = pairs.plus(this.amount(pair, place));
+      laid = laid.plus(this.amount(product, place));
+      return [pairs, laid];
+    });
+  }
+
+  /** Every pair of the number is owed and stands on the paper. */
+  private open(): ReadonlyMap<number, OwedEntry> {
+    const given = this.plan.digits.filter((one) => one.given);
+    const { base } = this.plan;
+    let to = Exact.ZERO;
+    const drafts = given.map(({ pair, place }) => {
+      const worth = this.amount(pair, place);
+      const from = to;
+      to = to.plus(worth);
+      return { text: numberText(worth, base), worth, terms: this.length.between(from, to) };
+    });
+    const entries = this.scribe.openShares(this.length.space, drafts);
+    given.forEach(({ pair, place }, k) => {
+      const entry = entries[k]!;
+      this.scribe.giveFigure({
+        text: entry.text,
+        glyph: pairText(pair, base, k === 0 && place >= 0),
+        worth: entry.worth,
+        terms: entry.terms,
+        role: 'operand part',
+        spot: spot('number', 0, place),
+        operand: 0,
+        place: undefined,
+        owed: entry.id,
+      });
+    });
+    return new Map(given.map(({ place }, k) => [place, entries[k]!]));
+  }
+
+  private first(digit: RootDigit): void {
+    const { pair, place, product, trials } = digit;
+    const above = trials.find(({ fits }) => !fits);
+    const [figure, square] = this.scribe.step({
+      law: 'square',
+      phase: { kind: 'digit', of: place },
+      takes: [],
+      writes: [
+        ...this.digitAndProduct(digit),
+        ...(digit.digit > 0
+          ? [this.sideNumber(text(BigInt(digit.digit), this.plan.base), spot('doubled', 0, place))]
+          : []),
+        ...trials.map((one, row) => this.trialMark(one, row, place, digit.there)),
+      ],
+      phrase: phrase('root.first', {
+        pair: Exact.of(pair),
+        there: this.amount(pair, place),
+        digit: digit.digit,
+        square: Exact.of(product),
+        side: this.side(digit.digit, place),
+        area: this.amount(product, place),
+        above: above?.digit ?? 0,
+        aboveSquare: Exact.of(above?.product ?? 0n),
+      }),
+    });
+    this.left = [this.owed.get(place)!];
+    this.take(digit, figure!, square!);
+  }
+
+  private next(digit: RootDigit): void {
+    this.bringDown(digit);
+    const { place, before, digit: found, there, undoubled, oneBox } = digit;
+    const { base } = this.plan;
+    const doubled = undoubled ? before : before * 2n;
+    this.scribe.slip(NOT_DOUBLED.id, digit.mayBeWrong, {
+      at: where('place', place),
+      ahead: 1 + digit.trials.length,
+    });
+    this.scribe.step({
+      law: 'square',
+      phase: { kind: 'digit', of: place },
+      takes: [],
+      writes: [this.sideNumber(`${text(doubled, base)}▢ × ▢`, spot('doubled', this.beside, place))],
+      phrase: phrase('root.double', {
+        root: Exact.of(before),
+        doubled: Exact.of(doubled),
+        there: Exact.of(there),
+        trueRoot: this.side(before * BigInt(base), place),
+        slip: undoubled ? NOT_DOUBLED.id : '',
+      }),
+    });
+    this.scribe.slip(ONE_BOX.id, digit.mayBeWrong && !undoubled, {
+      at: where('place', place),
+      ahead: digit.trials.length,
+    });
+    digit.trials.forEach((one, row) => this.tryDigit(digit, one, row));
+    const factor = doubled * BigInt(base) + (oneBox ? 0n : BigInt(found));
+    const marks = this.scribe.step({
+      law: 'square',
+      phase: { kind: 'digit', of: place },
+      takes: [],
+      writes: [
+        ...this.digitAndProduct(digit),
+        ...(found > 0
+          ? [
+              this.sideNumber(
+                `${text(factor, base)} × ${found.toString(base).toUpperCase()}`,
+                spot('doubled', this.beside + 1, place),
+              ),
+            ]
+          : []),
+      ],
+      phrase: phrase('root.digit', {
+        digit: found,
+        factor: Exact.of(factor),
+        product: oneBox ? this.amount(digit.product, place) : Exact.of(digit.product),
+        before: this.side(before * BigInt(base), place),
+        width: this.side(found, place),
+        area: this.areaOf(digit),
+        oneBox,
+      }),
+    });
+    if (found === 0) {
+      this.root.push(marks[0]!);
+      this.beside += 1;
+      return;
+    }
+    this.take(digit, marks[0]!, marks[1]!);
+  }
+
+  private tryDigit(digit: RootDigit, one: Trial, row: number): void {
+    const { place, there } = digit;
+    const factor = one.product / BigInt(one.digit);
+    this.scribe.step({
+      law: 'evaluate',
+      phase: { kind: 'digit', of: place },
+      about: { digit: one.digit },
+      takes: [],
+      writes: [this.trialMark(one, row, place, there)],
+      phrase: phrase('root.trial', {
+        digit: one.digit,
+        factor: Exact.of(factor),
+        product: Exact.of(one.product),
+        there: Exact.of(there),
+        width: this.side(one.digit, place),
+        trueFactor: this.side(factor, place),
+        trueProduct: this.amount(one.product, place),
+        fits: one.fits,
+      }),
+    });
+  }
+
+  private bringDown({ place, pair, there, given }: RootDigit): void {
+    const entry = given ? this.owed.get(place) : undefined;
+    const glyph = pairText(pair, this.plan.base, false);
+    const [mark] = this.scribe.step({
+      law: 'place-value',
+      phase: { kind: 'digit', of: place },
+      takes: entry ? [entry] : [],
+      writes: [
+        {
+          role: 'brought down',
+          count: 0,
+          place: 2 * place,
+          glyph,
+          worth: this.amount(pair, place),
+          placed: true,
+          spot: spot('work', this.row, place),
+        },
+      ],
+      phrase: phrase('root.bring', {
+        pair: glyph,
+        there: Exact.of(there),
+        trueThere: this.amount(there, place),
+        given,
+      }),
+    });
+    this.left.push(mark!);
+  }
+
+  /** The digit of the root, worth the square or the strips that it lays, and what is taken away for them. */
+  private digitAndProduct(digit: RootDigit): readonly Writing[] {
+    const { place, digit: found, product } = digit;
+    const terms = this.length.between(this.laid, this.laid.plus(this.amount(product, place)));
+    const figure: Writing = {
+      role: 'answer',
+      count: found,
+      place,
+      worth: this.areaOf(digit),
+      placed: true,
+      spot: spot('root', 0, place),
+      terms,
+    };
+    if (found === 0 && digit !== this.plan.digits[0]) return [figure];
+    const taken: Writing = {
+      role: 'strip',
+      count: 0,
+      place: 2 * place,
+      glyph: text(product, this.plan.base),
+      worth: this.amount(product, place).negate(),
+      placed: true,
+      spot: spot('work', this.beside + 1, place),
+      terms,
+    };
+    return [figure, taken];
+  }
+
+  /** What a digit truly lays: the first a square, every other two strips and a corner. */
+  private areaOf({ before, digit, place }: RootDigit): Exact {
+    const width = BigInt(digit);
+    return this.amount((2n * before * BigInt(this.plan.base) + width) * width, place);
+  }
+
+  /** Takes away what is laid; what is left stands under it. */
+  private take(digit: RootDigit, figure: Mark, product: Mark): void {
+    const { place, there, product: taken, left, before, digit: found } = digit;
+    const { base } = this.plan;
+    this.root.push(figure);
+    this.laid = this.laid.plus(this.amount(taken, place));
+    const root = before * BigInt(base) + BigInt(found);
+    const isFirst = before === 0n;
+    this.scribe.group(
+      `laid-${place}`,
+      'share',
+      [figure],
+      isFirst
+        ? phrase('root.square', { side: this.side(found, place) })
+        : phrase('root.strip', { width: this.side(found, place) }),
+    );
+    this.left = [
+      ...this.scribe.step({
+        law: 'evaluate',
+        phase: { kind: 'digit', of: place },
+        takes: [...this.left, product],
+        writes: [
+          {
+            role: 'remainder',
+            count: 0,
+            place: 2 * place,
+            glyph: text(left, base),
+            worth: this.amount(left, place),
+            placed: true,
+            spot: spot('work', this.beside + 2, place),
+            terms: this.length.between(this.laid, this.read(place)),
+          },
+        ],
+        phrase: phrase('root.subtract', {
+          there: Exact.of(there),
+          product: Exact.of(taken),
+          left: Exact.of(left),
+          trueLeft: this.amount(left, place),
+          root: this.side(root, place),
+        }),
+      }),
+    ];
+    this.beside += 2;
+    this.row = this.beside;
+  }
+
+  /** How far the number is read once the pair of a place is brought down. */
+  private read(place: number): Exact {
+    const read = this.plan.digits.filter((one) => one.place >= place);
+    return Exact.sum(read.map((one) => this.amount(one.pair, one.place)));
+  }
+
+  private trialMark(one: Trial, row: number, place: number, there: bigint): Writing {
+    const { base } = this.plan;
+    const digit = one.digit.toString(base).toUpperCase();
+    const factor = one.digit === 0 ? 0n : one.product / BigInt(one.digit);
+    const sign = one.fits ? '≤' : '>';
+    const glyph = `${text(factor, base)} × ${digit} = ${text(one.product, base)} ${sign} ${text(there, base)}`;
+    return {
+      role: 'trial',
+      count: 0,
+      place: 0,
+      glyph,
+      worth: Exact.ZERO,
+      from: [],
+      spot: spot('trial', row, place),
+    };
+  }
+
+  private sideNumber(glyph: string, at: Mark['spot']): Writing {
+    return {
+      role: 'side number',
+      count: 0,
+      place: 0,
+      glyph,
+      worth: Exact.ZERO,
+      from: [],
+      spot: at,
+    };
+  }
+
+  /** What is left in the end is written beside the root. */
+  private finish(): Trace {
+    const name = phrase('root.answer', {});
+    const left = Exact.sum(this.left.map(({ worth }) => worth));
+    if (left.isZero) return this.scribe.close(this.root, name);
+    const [rest] = this.scribe.step({
+      law: 'place-value',
+      phase: { kind: 'rest' },
+      takes: this.left,
+      writes: [
+        {
+          role: 'rest',
+          count: 0,
+          place: 0,
+          glyph: `r ${numberText(left, this.plan.base)}`,
+          worth: left,
+          spot: spot('left', 0, 0),
+        },
+      ],
+      phrase: phrase('root.over', { left, root: this.foundRoot() }),
+    });
+    this.scribe.group('left', 'rest', [rest!], phrase('root.left', {}));
+    return this.scribe.close([...this.root, rest!], name);
+  }
+
+  private foundRoot(): Exact {
+    return Exact.sum(this.plan.digits.map(({ digit, place }) => this.side(digit, place)));
+  }
+}
+
+function text(value: bigint, base: number): string {
+  return value.toString(base).toUpperCase();
+}
+
+/** Two figures; the first pair of the number may be one alone. */
+function pairText(pair: bigint, base: number, isFirst: boolean): string {
+  const figures = text(pair, base);
+  return isFirst ? figures : figures.padStart(2, '0');
+}
