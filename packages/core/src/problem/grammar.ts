@@ -22,7 +22,7 @@ export class ProblemRefusal extends Error {
  */
 class ProblemGrammar extends EmbeddedActionsParser {
   constructor() {
-    super(t.TOKENS, { recoveryEnabled: false, maxLookahead: 3, skipValidations: true });
+    super(t.TOKENS, { recoveryEnabled: false, maxLookahead: 1, skipValidations: true });
     this.performSelfAnalysis();
   }
 

@@ -33,6 +33,7 @@ function isWordy(problem: Problem): boolean {
 
 /** Room for what follows the papers. */
 const EMPTY_PANEL = <section className="panel" />;
+const EMPTY_GAUGE = <aside className="gauge" />;
 
 /** The bench: papers, account, lanes, and what the pointed-at amount is worth. */
 export function BenchPage() {
@@ -48,15 +49,13 @@ export function BenchPage() {
       <BenchHead />
       <div className="bench-work">
         <Papers />
-        <Gauge />
+        {below ? <Gauge /> : EMPTY_GAUGE}
       </div>
       <Lanes blocks={below} />
       <div className="bench-foot">
         <Suspense fallback={EMPTY_PANEL}>{below ? <SharedPicture /> : EMPTY_PANEL}</Suspense>
-        <WorthPanel />
-        <Suspense fallback={EMPTY_PANEL}>
-          <AgreePanel />
-        </Suspense>
+        {below ? <WorthPanel /> : EMPTY_PANEL}
+        <Suspense fallback={EMPTY_PANEL}>{below ? <AgreePanel /> : EMPTY_PANEL}</Suspense>
       </div>
       <WhenOpened open={isEstimating}>
         <EstimateDialog />
