@@ -92,7 +92,7 @@ export { areaTotals, type AreaTotals } from './ground/area-totals.ts';
 export { areaGround, type AreaGround } from './ground/area.ts';
 export { compare, type Choice, type Comparison, type Lane } from './compare/compare.ts';
 export { stepLabels } from './compare/step-labels.ts';
-export { dealtSteps, nextStop, previousStop } from './compare/stops.ts';
+export { dealtSteps, areTogether, nextStop, previousStop } from './compare/stops.ts';
 export {
   isOneNumber,
   pointAt,

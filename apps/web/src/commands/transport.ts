@@ -9,10 +9,9 @@ export function byStep(worked: Worked, at: Steps, by: 1 | -1): Steps {
   return at.map((step, k) => clamp(step + by, worked.papers[k]!.last));
 }
 
-/** On until all papers have dealt with the same terms, or back to where they had. */
-export function byAmount({ comparison: { stops } }: Worked, at: Steps, by: 1 | -1): Steps {
-  if (by === -1) return previousStop(stops, at);
-  return nextStop(stops, at).map((step, k) => Math.max(step, at[k]!));
+/** On to where all papers have dealt with the same terms, if that is near, or one unit of each; or back again. */
+export function byAmount({ comparison: { stops, lanes } }: Worked, at: Steps, by: 1 | -1): Steps {
+  return by === -1 ? previousStop(stops, at) : nextStop(lanes, at);
 }
 
 /** One step on one paper. */

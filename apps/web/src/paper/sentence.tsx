@@ -1,4 +1,5 @@
 import { foresee, sayMarked } from '@levee/core';
+import { SentencesBefore } from './sentences-before.tsx';
 import { useComparison } from '../store/comparison-store.ts';
 import { MathText } from '../ui/math-text.tsx';
 import { Spoken } from '../ui/spoken.tsx';
@@ -50,6 +51,7 @@ export function Sentence({ paper, step }: { readonly paper: Paper; readonly step
       role="status"
       aria-label={`${paper.method.shortName}, step ${step}`}
     >
+      <SentencesBefore paper={paper} step={step} />
       {done ? <Spoken marked={marked} /> : <BeforeWorking paper={paper} />}
       {step === paper.last && <Answer paper={paper} />}
     </p>

@@ -52,6 +52,18 @@ export interface Phase {
   readonly of?: number;
   /** The stage of a string of factors, from 1; absent for a work of one stage. */
   readonly stage?: number;
+  /** The place that a step serves, where steps of several phases serve one: what is opened for it, and its difference. */
+  readonly serves?: number;
+}
+
+/**
+ * Whether two steps that follow each other are one unit of a paper: of one line, figure, chunk, column or digit,
+ * or both for one place.
+ */
+export function sameUnit(a: Phase, b: Phase): boolean {
+  if (a.stage !== b.stage) return false;
+  if (a.serves !== undefined && a.serves === b.serves) return true;
+  return a.of !== undefined && samePhase(a, b);
 }
 
 /** Whether two steps belong to one phase. */

@@ -54,7 +54,7 @@ export interface Comparison {
   readonly problem: Problem;
   readonly space: TermSpace;
   readonly lanes: readonly Lane[];
-  /** Step numbers, one a lane, at which all lanes have dealt with the same terms. */
+  /** The moments that the lanes show when they are moved by amount, as steps done in each; see `nextStop`. */
   readonly stops: readonly (readonly number[])[];
 }
 

@@ -1,5 +1,4 @@
-import { samePhase, type Phase } from '../account/phase.ts';
-import type { Step } from '../account/account.ts';
+import { samePhase, sameUnit, type Phase } from '../account/phase.ts';
 import { carriedOn, isRewriting } from '../account/rewriting.ts';
 import { TermSet } from '../account/terms.ts';
 import type { Lane } from './compare.ts';
@@ -12,25 +11,73 @@ interface Stretch {
 }
 
 /**
- * Where methods that go by amount wait for each other. In every stage, first every point at which the lanes
- * have dealt with the same set of terms, then the end of the stage; in the last, for lanes that write the
- * answer place by place, every place that all of those have written; with the last of them comes the end of
- * every lane. Linear in the steps of all lanes together.
+ * Every moment that methods show when they are moved by amount, from the start to the end: see {@link nextStop}.
  */
 export function stopsOf(lanes: readonly Lane[]): readonly (readonly number[])[] {
-  const stages = stagesOf(lanes);
-  const start = lanes.map(() => 0);
-  const end = lanes.map((lane) => lane.trace.steps.length);
-  const during = stages.flatMap((stretches, k) => {
-    const stops = dealtStops(stretches);
-    return k === stages.length - 1 ? stops : [...stops, stretches.map(({ to }) => to)];
+  const stops: (readonly number[])[] = [lanes.map(() => 0)];
+  for (const stage of stagesOf(lanes)) {
+    const pace = new Pace(stage, stops.at(-1)!);
+    while (!pace.isOver) stops.push(pace.advance());
+  }
+  return stops;
+}
+
+/**
+ * The moment after the given steps. Where all methods come to the same terms within their next unit (a line, a cell, a
+ * place with its regrouping, a hop, a figure of a quotient), they meet there. Else each goes one unit on, but
+ * for those that have dealt with all that another has dealt with, and more: they wait for it. Nothing moves at the end.
+ */
+export function nextStop(lanes: readonly Lane[], at: readonly number[]): readonly number[] {
+  for (const stage of stagesOf(lanes)) {
+    const pace = new Pace(stage, at);
+    if (!pace.isOver) return pace.advance();
+  }
+  return at;
+}
+
+/** Whether all methods have dealt with the same terms once so many steps are done. */
+export function areTogether(lanes: readonly Lane[], at: readonly number[]): boolean {
+  return stagesOf(lanes).every((stage) => new Pace(stage, at).areLevel);
+}
+
+/** What is known of a stage before any lane moves. */
+interface Stage {
+  readonly stretches: readonly Stretch[];
+  readonly dealings: readonly Dealing[];
+  readonly meets: readonly (readonly number[])[];
+  /** For each lane and step the terms that it deals with. */
+  readonly endings: readonly ReadonlyMap<number, readonly number[]>[];
+}
+
+/** Looked at once for all moves of a comparison. */
+const STAGES = new WeakMap<readonly Lane[], readonly Stage[]>();
+
+function stagesOf(lanes: readonly Lane[]): readonly Stage[] {
+  const known = STAGES.get(lanes) ?? stretchesOf(lanes).map(stageOf);
+  STAGES.set(lanes, known);
+  return known;
+}
+
+function stageOf(stretches: readonly Stretch[]): Stage {
+  const dealings = stretches.map(dealing);
+  const meets = meetings(
+    dealings,
+    stretches.map(({ from }) => from),
+  );
+  const endings = dealings.map(({ stepOf }) => {
+    const ending = new Map<number, number[]>();
+    for (const [term, step] of stepOf) {
+      const terms = ending.get(step);
+      if (terms) terms.push(term);
+      else ending.set(step, [term]);
+    }
+    return ending;
   });
-  const after = answerStops(lanes, during.at(-1) ?? start);
-  return withoutRepeats([start, ...during, ...after.slice(0, -1), end]);
+  return { stretches, dealings, meets, endings };
 }
 
 /** For every stage its stretch of each lane; one stage when the lanes are not staged alike. */
-function stagesOf(lanes: readonly Lane[]): readonly (readonly Stretch[])[] {
+function stretchesOf(lanes: readonly Lane[]): readonly (readonly Stretch[])[] {
   const count = lanes[0]!.trace.stages.length;
   if (count === 0 || lanes.some(({ trace }) => trace.stages.length !== count)) {
     return [lanes.map(wholeLane)];
@@ -95,20 +142,17 @@ function dealtIn({ lane, from, to }: Stretch): ReadonlyMap<number, number> {
   return stepOf;
 }
 
-function dealtStops(stretches: readonly Stretch[]): number[][] {
-  const dealings = stretches.map(dealing);
-  const inOrder = [...dealings[0]!.stepOf.keys()];
-  const reached = stretches.map(({ from }) => from);
-  const stops: number[][] = [];
-  inOrder.forEach((index, done) => {
+/** Every moment at which the lanes have dealt with the same terms, as early as they can. */
+function meetings(dealings: readonly Dealing[], from: readonly number[]): number[][] {
+  const reached = [...from];
+  const met: number[][] = [];
+  [...dealings[0]!.stepOf.keys()].forEach((index, done) => {
     dealings.forEach(({ stepOf }, k) => {
       reached[k] = Math.max(reached[k]!, stepOf.get(index) ?? 0);
     });
-    const together = dealings.every(({ count }, k) => count(reached[k]!) === done + 1);
-    if (!together) return;
-    stops.push(reached.map((step, k) => extended(stretches[k]!, dealings[k]!, step)));
+    if (dealings.every(({ count }, k) => count(reached[k]!) === done + 1)) met.push([...reached]);
   });
-  return stops;
+  return met;
 }
 
 /**
@@ -134,43 +178,111 @@ function extended({ lane, from, to }: Stretch, { count }: Dealing, step: number)
   return last;
 }
 
-/** The places of the answer that a step writes. */
-function answerPlaces(step: Step): readonly number[] {
-  return step.gives.flatMap((mark) =>
-    mark.role === 'answer' && mark.place !== undefined ? [mark.place] : [],
-  );
-}
+/** How far lanes have come in one stage, and how they go on. */
+class Pace {
+  private readonly at: number[];
+  /** How many meetings lie behind. */
+  private met = 0;
+  /** The lanes that have dealt with a term, as bits. */
+  private readonly dealtBy = new Map<number, number>();
+  /** How many terms a lane has dealt with that another has not. */
+  private readonly ahead: number[][];
 
-function answerStops(lanes: readonly Lane[], from: readonly number[]): number[][] {
-  const written = lanes.map((lane, k) => {
-    const byPlace = new Map<number, number>();
-    for (const step of lane.trace.steps.slice(from[k])) {
-      for (const place of answerPlaces(step)) byPlace.set(place, step.number);
+  constructor(
+    private readonly stage: Stage,
+    at: readonly number[],
+  ) {
+    const { stretches } = stage;
+    this.ahead = stretches.map(() => stretches.map(() => 0));
+    this.at = stretches.map(({ from }) => from);
+    stretches.forEach(({ from, to }, k) => {
+      this.bring(k, Math.max(from, Math.min(to, at[k]!)));
+    });
+  }
+
+  get isOver(): boolean {
+    return this.stage.stretches.every(({ to }, k) => this.at[k]! >= to);
+  }
+
+  /** Whether all lanes have dealt with the same terms; what cancels before it is dealt with counts at the end. */
+  get areLevel(): boolean {
+    return this.isOver || this.ahead.every((others) => others.every((terms) => terms === 0));
+  }
+
+  /** One moment on. */
+  advance(): readonly number[] {
+    const units = this.stage.stretches.map(unitAfter(this.at));
+    this.target(units).forEach((step, k) => this.bring(k, step));
+    return [...this.at];
+  }
+
+  private target(units: readonly number[]): readonly number[] {
+    const { at } = this;
+    const { stretches, dealings } = this.stage;
+    if (this.areLevel && !this.isAllDealt) {
+      const behind = stretches.map(
+        (stretch, k) => extended(stretch, dealings[k]!, at[k]!) > at[k]!,
+      );
+      if (behind.includes(true)) return at.map((step, k) => (behind[k] ? units[k]! : step));
     }
-    return byPlace;
-  });
-  const byPlace = written.filter((places) => places.size > 1);
-  if (byPlace.length < 2) return [];
-  const places = [...new Set(byPlace.flatMap((map) => [...map.keys()]))].sort((a, b) => a - b);
-  const at = [...from];
-  return places.map((place) => {
-    written.forEach(
-      (map, k) => (at[k] = Math.max(at[k]!, map.size > 1 ? (map.get(place) ?? 0) : 0)),
+    const meet = this.nextMeeting();
+    if (meet?.every((step, k) => step <= units[k]!)) return meet;
+    const deals = stretches.map((_, k) => this.count(k, units[k]!) > this.count(k, at[k]!));
+    const waits = stretches.map((_, k) => this.isAheadOf(k, deals));
+    const going = at.map((step, k) => (waits[k] ? step : units[k]!));
+    return going.some((step, k) => step > at[k]!) ? going : units;
+  }
+
+  private get isAllDealt(): boolean {
+    return this.stage.dealings.every(({ stepOf }, k) => this.count(k, this.at[k]!) === stepOf.size);
+  }
+
+  /** The first moment at which all can meet that none has passed. */
+  private nextMeeting(): readonly number[] | undefined {
+    const { at } = this;
+    const { meets } = this.stage;
+    const isBehind = (meet: readonly number[]) =>
+      meet.some((step, k) => step < at[k]!) || meet.every((step, k) => step === at[k]!);
+    while (this.met < meets.length && isBehind(meets[this.met]!)) this.met++;
+    return meets[this.met];
+  }
+
+  /** Whether a lane has dealt with all that one of some others has dealt with, and more. */
+  private isAheadOf(lane: number, others: readonly boolean[]): boolean {
+    return others.some(
+      (one, other) => one && this.ahead[other]![lane] === 0 && this.ahead[lane]![other]! > 0,
     );
-    return [...at];
-  });
+  }
+
+  private count(lane: number, step: number): number {
+    return this.stage.dealings[lane]!.count(step);
+  }
+
+  private bring(lane: number, to: number): void {
+    for (let step = this.at[lane]! + 1; step <= to; step++) {
+      for (const term of this.stage.endings[lane]!.get(step) ?? []) this.deal(lane, term);
+    }
+    this.at[lane] = to;
+  }
+
+  private deal(lane: number, term: number): void {
+    const before = this.dealtBy.get(term) ?? 0;
+    this.ahead.forEach((others, other) => {
+      if (other === lane) return;
+      if (before & (1 << other)) others[lane]!--;
+      else this.ahead[lane]![other]!++;
+    });
+    this.dealtBy.set(term, before | (1 << lane));
+  }
 }
 
-function withoutRepeats(stops: readonly (readonly number[])[]): readonly (readonly number[])[] {
-  return stops.filter((stop, i) => i === 0 || stop.some((step, k) => step !== stops[i - 1]![k]));
-}
-
-/** The stop just after the given steps: the first that is ahead in every lane that is not there yet. */
-export function nextStop(
-  stops: readonly (readonly number[])[],
-  at: readonly number[],
-): readonly number[] {
-  return stops.find((stop) => stop.some((step, k) => step > at[k]!)) ?? at;
+/** Where the unit of a stretch ends that the next step belongs to. */
+function unitAfter(at: readonly number[]): (stretch: Stretch, lane: number) => number {
+  return ({ lane: { trace }, to }, lane) => {
+    let end = Math.min(at[lane]! + 1, to);
+    while (end < to && sameUnit(trace.steps[end - 1]!.phase, trace.steps[end]!.phase)) end++;
+    return Math.max(end, at[lane]!);
+  };
 }
 
 /** The stop just before the given steps. */

@@ -32,13 +32,14 @@ const worked = workedWith('46 × 58', METHODS);
 describe('the transport', () => {
   it('goes by amount, by step and alone, and never past an end', () => {
     expect(byAmount(worked, [0, 0, 0], 1)).toEqual([1, 1, 1]);
-    expect(byAmount(worked, [1, 1, 1], 1)).toEqual([2, 3, 2]);
-    expect(byAmount(worked, [2, 3, 2], -1)).toEqual([1, 1, 1]);
+    expect(byAmount(worked, [1, 1, 1], 1)).toEqual([2, 2, 2]);
+    expect(byAmount(worked, [2, 2, 2], 1)).toEqual([2, 3, 2]);
+    expect(byAmount(worked, [2, 3, 2], -1)).toEqual([2, 2, 2]);
     expect(byStep(worked, [9, 2, 0], 1)).toEqual([9, 3, 1]);
     expect(byStep(worked, [0, 0, 1], -1)).toEqual([0, 0, 0]);
     expect(alone(worked, [2, 2, 2], 1, 1)).toEqual([2, 3, 2]);
     expect(toEnd(worked)).toEqual([9, 7, 8]);
-    expect(stopWith(worked, 1, 2)).toEqual([2, 3, 2]);
+    expect(stopWith(worked, 1, 2)).toEqual([2, 2, 2]);
   });
 
   it('catches papers up that are behind, and takes none back', () => {

@@ -77,7 +77,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
     const bare = place >= subtrahend.digits.length;
     const [mark] = scribe.step({
       law: 'evaluate',
-      phase: { kind: 'difference' },
+      phase: { kind: 'difference', serves: place },
       takes: [minuend.entries[place]!, ...(bare ? [] : [scribe.owes(1, place)])],
       writes: isWritten ? [answerFigure(result, place)] : [],
       phrase: phrase('decomposition.column', {

@@ -150,7 +150,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
       });
       const [above, below]: readonly Mark[] = scribe.step({
         law: 'same-change',
-        phase: { kind: 'equal additions' },
+        phase: { kind: 'equal additions', serves: place },
         takes: [],
         writes: littleOnes(place, dot, forgotten, scribe.base),
         phrase: phrase('equal.pair', { top: upper, bottom: lower, place, forgotten, dot }),
@@ -163,7 +163,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
     const written = result > 0 || place < significant;
     const marks = scribe.step({
       law: 'evaluate',
-      phase: { kind: 'difference' },
+      phase: { kind: 'difference', serves: place },
       takes,
       writes: written
         ? [

@@ -106,7 +106,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
     const spot = { area: single ? 'answer' : 'difference', row: 0, column: place };
     const [mark] = scribe.step({
       law: 'evaluate',
-      phase: { kind: 'differences' },
+      phase: { kind: 'differences', serves: place },
       takes: [
         minuend.entries[place]!,
         ...(place < subtrahend.digits.length ? [scribe.owes(1, place)] : []),

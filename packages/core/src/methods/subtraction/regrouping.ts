@@ -1,6 +1,7 @@
 import { placeFeatures } from './two-rows.ts';
 import { where, type Feature } from '../../account/chance.ts';
 import type { Entry, Mark } from '../../account/account.ts';
+import type { Phase } from '../../account/phase.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import type { Wording } from '../../phrases/phrasebook.ts';
 import type { SchoolSpec, SlipSpec } from '../method.ts';
@@ -162,15 +163,15 @@ export class Minuend {
   }
 
   /** Opens one of the next place; an empty neighbour is filled from its own neighbour first. */
-  private fill(place: number, why: string, again: boolean): void {
+  private fill(place: number, why: string, again: boolean, target = place): void {
     const lender = place + 1;
     if (this.counts[lender] === undefined) return;
-    if (this.counts[lender] === 0) this.fill(lender, 'empty', again);
-    this.move(lender, why);
+    if (this.counts[lender] === 0) this.fill(lender, 'empty', again, target);
+    this.move(lender, why, again ? {} : { serves: target });
     if (again) this.repair(lender, true, 'again');
   }
 
-  private move(lender: number, why: string): void {
+  private move(lender: number, why: string, serves: Pick<Phase, 'serves'>): void {
     const low = lender - 1;
     const [before, lowBefore] = [this.counts[lender]!, this.counts[low]!];
     const kept = this.scribe.slip(LENDER_NOT_REDUCED.id, true, {
@@ -193,7 +194,7 @@ export class Minuend {
     if (kept) {
       const [made] = this.scribe.step({
         law: 'place-value',
-        phase: { kind: 'regrouping' },
+        phase: { kind: 'regrouping', ...serves },
         takes: [below],
         strikes: [below],
         writes: [{ ...lowWrite, from: [below] }],
@@ -204,7 +205,7 @@ export class Minuend {
       const highWrite = this.write(before - 1, lender, this.rewrites[lender]!++, [high]);
       const [stays, made] = this.scribe.step({
         law: 'place-value',
-        phase: { kind: 'regrouping' },
+        phase: { kind: 'regrouping', ...serves },
         takes: [high, below],
         strikes: [high, below],
         writes: [highWrite, lowWrite],

@@ -1,5 +1,5 @@
 import { litSteps } from '../../../worked/lit.ts';
-import { stepLabels, type Pace } from '@levee/core';
+import { areTogether, stepLabels, type Pace } from '@levee/core';
 import FirstPageIcon from '@mui/icons-material/FirstPage';
 import LastPageIcon from '@mui/icons-material/LastPage';
 import NavigateBeforeIcon from '@mui/icons-material/NavigateBefore';
@@ -181,7 +181,15 @@ const PACE_NAMES: Record<Pace, string> = {
   alone: 'one alone',
 };
 
+/** Whether the papers have come to the same terms; one alone has nothing to be together with. */
+function togetherText({ comparison: { lanes } }: Worked, steps: readonly number[]): string {
+  if (lanes.length < 2) return 'one paper';
+  return areTogether(lanes, steps) ? 'together' : 'side by side';
+}
+
 function Transport() {
+  const worked = useWorked();
+  const steps = useSteps();
   const pace = useComparison((state) => state.progress.pace);
   const playing = useSession((session) => session.playing);
   const next = useCommand('next');
@@ -209,7 +217,10 @@ function Transport() {
         <IconCommand id="play" icon={playing ? <PauseIcon /> : <PlayArrowIcon />} />
         <IconCommand id="end" icon={<LastPageIcon />} />
       </div>
-      <p className="caption">→ step · space amount · 1–4 one paper · ? keys</p>
+      <p className="caption">
+        <strong role="status">{togetherText(worked, steps)}</strong> · → step · 1–4 one paper · ?
+        keys
+      </p>
     </div>
   );
 }
