@@ -79,10 +79,12 @@ const Printed = memo(function Printed({ paper, brush }: Painted) {
   );
 });
 
-/** A layer as the painter of core has it; its texts are escaped. */
-function Painting({ name, markup }: { readonly name: string; readonly markup: string }) {
-  return <g className={name} dangerouslySetInnerHTML={{ __html: markup }} />;
-}
+/** A layer as the painter of core has it; its texts are escaped. It is put in anew only when it changes. */
+const Painting = memo(function Painting(props: { readonly name: string; readonly markup: string }) {
+  const { name, markup } = props;
+  const html = useMemo(() => ({ __html: markup }), [markup]);
+  return <g className={name} dangerouslySetInnerHTML={html} />;
+});
 
 interface Painted {
   readonly paper: Paper;
@@ -123,6 +125,14 @@ function Notes({ paper, brush, step }: Painted & { readonly step: number }) {
       ),
     [paper],
   );
-  const said = paper.drawing.notes.filter((_, k) => written[k]! <= step);
-  return said.length > 0 && <Painting name="notes" markup={notesMarkup(said, brush)} />;
+  return (
+    <g className="notes">
+      {paper.drawing.notes.map(
+        (note, k) =>
+          written[k]! <= step && (
+            <Painting key={k} name="note" markup={notesMarkup([note], brush)} />
+          ),
+      )}
+    </g>
+  );
 }
