@@ -1,7 +1,7 @@
 import {
-  agreement,
-  agreementLatex,
-  agreementMarkdown,
+  reasonsLatex,
+  reasonsMarkdown,
+  reasonsOf,
   compare,
   comparingFailure,
   comparisonReport,
@@ -142,10 +142,8 @@ export function compareCommand(text: string, options: CompareOptions): string {
   }
   if (format === 'json') return json(comparisonReport(comparison));
   const names = { method: (id: string) => registry.get(id).name, notation: PLAIN_NOTATION };
-  const certificate = agreement(comparison);
-  return format === 'latex'
-    ? agreementLatex(certificate, names)
-    : agreementMarkdown(certificate, names);
+  const reasons = reasonsOf(comparison);
+  return format === 'latex' ? reasonsLatex(reasons, names) : reasonsMarkdown(reasons, names);
 }
 
 function json(document: unknown): string {

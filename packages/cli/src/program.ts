@@ -35,7 +35,7 @@ export function runCommandLine(args: readonly string[]): Outcome {
 function problemLast(args: readonly string[]): string[] {
   const [command, problem, ...rest] = args;
   if (command !== 'trace' && command !== 'compare') return [...args];
-  if (!problem?.startsWith('-') || /^--?[a-z]/.test(problem)) return [...args];
+  if (!problem?.startsWith('-') || /^--[a-z]/.test(problem) || problem === '-h') return [...args];
   return [command, ...rest, '--', problem];
 }
 

@@ -13,6 +13,7 @@ export {
   readProblem,
   canSwap,
   isTaken,
+  type Beside,
   type Problem,
 } from './problem/problem.ts';
 export { PROBLEM_KINDS, pointRule, termShape, type ProblemKind } from './problem/kinds.ts';
@@ -113,10 +114,10 @@ export { cost, type Cost } from './compare/cost.ts';
 export { agreement } from './compare/agreement.ts';
 export type { Agreement } from './compare/agreement-shape.ts';
 export { leavesOf } from './compare/expressions.ts';
+export { differingCuts, reasonsOf, type Reasons } from './compare/reasons.ts';
 export type { Expression as SumExpression, MethodAgreement, Move } from './compare/expressions.ts';
 export {
-  agreementLatex,
-  agreementMarkdown,
+  commonText,
   leakText,
   amountText,
   expressionLine,
@@ -125,6 +126,8 @@ export {
   lawName,
   LAW_LABELS,
   movesLatex,
+  reasonsLatex,
+  reasonsMarkdown,
   termTextsOf,
   sumTex,
   texText,

@@ -14,7 +14,7 @@ describe('away', () => {
   it('works on the page itself where there are no workers', async () => {
     const { away } = await import('./away.ts');
     const made = await away('certificate', '46 × 58', papers);
-    expect([made.confirmed, made.certificate.methods.length]).toEqual([true, 2]);
+    expect([made.confirmed, made.reasons.common.methods.length]).toEqual([true, 2]);
     await expect(away('certificate', '46 ×', papers)).rejects.toThrow('is not a problem');
   });
 

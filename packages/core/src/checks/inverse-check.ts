@@ -48,6 +48,12 @@ function beside(amount: Exact, problem: Problem): string {
   return scriptOf(problem) === 'terms' ? closedText(amount) : amountWriter(problem)(amount);
 }
 
+/** `= 642, the minuend`, or what it should have been. */
+function shown(made: Exact, wanted: Exact, name: string, text: (amount: Exact) => string): string {
+  const told = `= ${text(made)}`;
+  return made.equals(wanted) ? `${told}, ${name}` : `${told}, but ${name} is ${text(wanted)}`;
+}
+
 function checkDifference(lane: Lane, answer: Exact): CheckFinding {
   const { problem } = lane.trace;
   const [minuend, subtrahend] = problem.operands.map(numeralValue);
@@ -57,13 +63,13 @@ function checkDifference(lane: Lane, answer: Exact): CheckFinding {
     return {
       outcome: sum.equals(minuend!) ? 'agrees' : 'disagrees',
       lines: [
-        `${beside(answer, problem)} + ${beside(subtrahend!, problem)} = ${text(sum)}, to be ${text(minuend!)}.`,
+        `${beside(answer, problem)} + ${beside(subtrahend!, problem)} ${shown(sum, minuend!, 'the minuend', text)}.`,
       ],
     };
   }
   const { sum, carries } = addingBack(answer, problem);
   const lines = [
-    `${text(answer)} + ${text(subtrahend!)} = ${text(sum)}, to be ${text(minuend!)}.`,
+    `${text(answer)} + ${text(subtrahend!)} ${shown(sum, minuend!, 'the minuend', text)}.`,
     `Adding back carries ${placesText(carries, problem)}.`,
   ];
   const little = littleOnes(lane);
@@ -89,7 +95,7 @@ function checkSum(lane: Lane, answer: Exact): CheckFinding {
   return {
     outcome: left.equals(rest) ? 'agrees' : 'disagrees',
     lines: [
-      `${beside(answer, problem)} − ${beside(last, problem)} = ${text(left)}, to be ${text(rest)}, ${others}.`,
+      `${beside(answer, problem)} − ${beside(last, problem)} ${shown(left, rest, others, text)}.`,
     ],
   };
 }
@@ -136,7 +142,7 @@ function checkRoot(work: Trace): CheckFinding {
   return {
     outcome: made.equals(total) ? 'agrees' : 'disagrees',
     lines: [
-      `${square} = ${text(made)}, to be ${text(total)}: the square of the root, with what is left, is the number.`,
+      `${square} ${shown(made, total, 'the number under the root', text)}: the square of the root with what is left.`,
       ...(left.isZero && made.equals(total) ? ['Nothing is left over: the root comes out.'] : []),
     ],
   };
@@ -160,7 +166,7 @@ function checkProduct({ trace: { problem } }: Lane, answer: Exact): CheckFinding
   return {
     outcome: back.equals(wanted) ? 'agrees' : 'disagrees',
     lines: [
-      `${text(answer)} ÷ ${text(factor)} = ${shareText(answer, factor, base)}, to be ${text(wanted)}, ${what}.`,
+      `${text(answer)} ÷ ${text(factor)} = ${shareText(answer, factor, base)}${back.equals(wanted) ? `, ${what}` : `, but ${what} is ${text(wanted)}`}.`,
     ],
   };
 }
@@ -186,7 +192,7 @@ function checkQuotient({ trace: { problem } }: Lane, answer: Exact): CheckFindin
   return {
     outcome: made.equals(dividend) ? 'agrees' : 'disagrees',
     lines: [
-      `${text(whole)} × ${text(divisor)}${left} = ${text(made)}, to be ${text(dividend)}: quotient × divisor + remainder is the dividend.`,
+      `${text(whole)} × ${text(divisor)}${left} ${shown(made, dividend, 'the dividend', text)}: quotient × divisor + remainder.`,
     ],
   };
 }

@@ -7,6 +7,7 @@ import { lettersText, raised } from '../exact/terms-text.ts';
 import type { ProblemKind } from '../problem/kinds.ts';
 import { writeAmount, type Script } from '../problem/script.ts';
 import type { Agreement } from './agreement-shape.ts';
+import { differingCuts, type Reasons } from './reasons.ts';
 import type { Expression, MethodAgreement, Move } from './expressions.ts';
 
 /** Each law in a few words, for people. */
@@ -53,16 +54,16 @@ function signsOf({ script }: Pick<TermTexts, 'script'>, notation: Notation): Not
 /** Shorter names, for narrow screens. */
 export const LAW_LABELS: Record<Law, string> = {
   'place-value': 'place value',
-  distribute: 'distribute',
-  reorder: 'reorder',
-  evaluate: 'work out',
-  'same-change': 'same change',
-  'scale-both': 'scale both',
-  inverse: 'inverse',
-  sign: 'signs',
+  distribute: 'the distributive law',
+  reorder: 'another order',
+  evaluate: 'working out',
+  'same-change': 'the same change',
+  'scale-both': 'scaling both numbers',
+  inverse: 'the inverse',
+  sign: 'the rule of signs',
   square: 'square of a sum',
   'like-terms': 'like terms',
-  'pair-factors': 'pair factors',
+  'pair-factors': 'factors in pairs',
 };
 
 export interface ExportNames {
@@ -148,27 +149,29 @@ export function equationText(certificate: Agreement): string {
   return `${asked} = ${valueText(certificate)}`;
 }
 
-/** The agreement as a Markdown document: a section a method, a table row a move. */
-export function agreementMarkdown(agreement: Agreement, { method, notation }: ExportNames): string {
-  const texts = termTextsOf(agreement);
-  const sections = agreement.methods.map(({ method: id, moves, leak }) =>
-    [
+/** The reasons as a Markdown document: a section a method in its own cut, a table row a move, then what is common. */
+export function reasonsMarkdown(reasons: Reasons, { method, notation }: ExportNames): string {
+  const { common } = reasons;
+  const math = (text: string) => inNotation(text, notation);
+  const sections = reasons.alone.map((own) => {
+    const [{ method: id, moves, leak }] = own.methods as readonly [MethodAgreement];
+    const texts = termTextsOf(own);
+    return [
       `## ${method(id)}`,
       '',
       '| | line | law |',
       '|---|---|---|',
       ...moves.map(
         ({ expression, law }) =>
-          `| = | ${expressionLine(expression, texts, notation)} | ${lawName(law, agreement)} |`,
+          `| = | ${expressionLine(expression, texts, notation)} | ${lawName(law, own)} |`,
       ),
-      ...(leak ? ['', leakText(leak, (text) => inNotation(text, notation))] : []),
-    ].join('\n'),
-  );
-  const equation = inNotation(equationText(agreement), notation);
+      ...(leak ? ['', leakText(leak, math)] : []),
+    ].join('\n');
+  });
   return [
-    `# ${agreement.methods.some(({ leak }) => leak) ? 'How far' : 'Why'} the methods agree: ${equation}`,
+    `# ${common.methods.some(({ leak }) => leak) ? 'How far' : 'Why'} the methods agree: ${math(equationText(common))}`,
     ...sections,
-    closing(agreement, (text) => inNotation(text, notation)),
+    commonText(reasons, math),
     '',
   ].join('\n\n');
 }
@@ -183,19 +186,25 @@ export function leakText(
   return `Step ${step} ${isLess ? 'loses' : 'gains'} ${size}; from there on it does not agree.`;
 }
 
-/** What all methods deal with; the terms are put into mathematics where the text is not plain. */
-function closing(certificate: Agreement, math: (text: string) => string): string {
-  const { terms, operands, kind } = certificate;
-  const signs: Record<ProblemKind, string> = {
-    product: '',
-    sum: ' + ',
-    difference: ' − ',
-    quotient: ' ÷ ',
-    root: '',
-  };
-  const cut = operands.map(({ parts }) => `(${expanded(parts, certificate)})`).join(signs[kind]);
+/**
+ * How the cuts of all methods meet: `The cuts meet in 46 = 32 + 8 + 4 + 2: every method deals with the same 8 terms.`
+ * Mathematics goes through `math` where the text is not plain.
+ */
+export function commonText(reasons: Reasons, math: (text: string) => string): string {
+  const { common } = reasons;
+  const { terms, operands } = common;
   const count = terms.length === 1 ? 'the one term' : `the same ${terms.length} terms`;
-  return `Every method deals with ${count} of ${math(cut)}; only brackets and order differ.`;
+  const told = (k: number) => {
+    const { text, parts } = operands[k]!;
+    return math(`${text} = ${expanded(parts, common)}`);
+  };
+  const cuts = differingCuts(reasons).map(told);
+  if (reasons.alone.length < 2)
+    return `It deals with ${terms.length === 1 ? 'one term' : `${terms.length} terms`}.`;
+  if (cuts.length === 0) {
+    return `All cut the numbers alike and deal with ${count}; only brackets and order differ.`;
+  }
+  return `The cuts meet in ${cuts.join(' and ')}: in these, every method deals with ${count}.`;
 }
 
 /** An operand's parts as they are written: largest first, without zeros. */
@@ -275,19 +284,13 @@ export function movesLatex(
   return ['\\begin{aligned}', [opening, ...rest].join(' \\\\\n'), '\\end{aligned}'].join('\n');
 }
 
-/** The agreement as a LaTeX fragment: a display a method. */
-export function agreementLatex(agreement: Agreement, { method, notation }: ExportNames): string {
-  const texts = termTextsOf(agreement);
-  const sections = agreement.methods.map(
-    ({ method: id, moves, leak }) =>
-      `\\paragraph{${method(id)}}\n\\[\n${movesLatex(agreement.problem, moves, texts, notation)}\n\\]${
-        leak ? `\n${leakText(leak, (text) => `$${texText(text, notation)}$`)}` : ''
-      }`,
-  );
-  return [
-    '% needs \\usepackage{amsmath}',
-    ...sections,
-    closing(agreement, (text) => `$${texText(text, notation)}$`),
-    '',
-  ].join('\n\n');
+/** The reasons as a LaTeX fragment: a display a method in its own cut, then what is common. */
+export function reasonsLatex(reasons: Reasons, { method, notation }: ExportNames): string {
+  const math = (text: string) => `$${texText(text, notation)}$`;
+  const sections = reasons.alone.map((own) => {
+    const [{ method: id, moves, leak }] = own.methods as readonly [MethodAgreement];
+    const lines = movesLatex(own.problem, moves, termTextsOf(own), notation);
+    return `\\paragraph{${method(id)}}\n\\[\n${lines}\n\\]${leak ? `\n${leakText(leak, math)}` : ''}`;
+  });
+  return ['% needs \\usepackage{amsmath}', ...sections, commonText(reasons, math), ''].join('\n\n');
 }

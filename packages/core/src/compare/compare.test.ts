@@ -17,13 +17,21 @@ import { comparisons } from '../testing/arbitraries.ts';
 import { problemFrom } from '../testing/work.ts';
 import type { Agreement } from './agreement-shape.ts';
 import { agreement } from './agreement.ts';
-import { agreementLatex, agreementMarkdown, texText } from './agreement-export.ts';
+import {
+  commonText,
+  expressionLine,
+  reasonsLatex,
+  termTextsOf,
+  reasonsMarkdown,
+  texText,
+} from './agreement-export.ts';
 import { pointAt, sameAmounts } from './amounts.ts';
 import { compare, type Comparison } from './compare.ts';
 import { cost } from './cost.ts';
 import { levels, shareOf } from './levels.ts';
 import { stepLabels } from './step-labels.ts';
 import { sameUnit } from '../account/phase.ts';
+import { reasonsOf } from './reasons.ts';
 import { areTogether, nextStop, previousStop } from './stops.ts';
 import { verifyAgreement } from './verify-agreement.ts';
 
@@ -142,10 +150,10 @@ describe('agreement', () => {
       method: (id: string) => registry.get(id).name,
       notation: { times: '·', point: '.' } as const,
     };
-    const markdown = agreementMarkdown(agreement(bench), names);
+    const markdown = reasonsMarkdown(reasonsOf(bench), names);
     expect(markdown).toContain('# Why the methods agree: 46 · 58 = 2668');
     expect(markdown).toContain('| = | (48 + 320) + (300 + 2000) | order and brackets');
-    const latex = agreementLatex(agreement(bench), { ...names, notation: PLAIN_NOTATION });
+    const latex = reasonsLatex(reasonsOf(bench), { ...names, notation: PLAIN_NOTATION });
     expect(latex).toContain('46 \\times 58 &= {6 \\times 8} + {40 \\times 8}');
     expect(latex.match(/\\begin\{aligned\}/g)).toHaveLength(4);
     expect(texText('1011_2 × 110_2', { times: '·', point: '.' })).toBe('1011_{2} \\cdot 110_{2}');
@@ -158,6 +166,47 @@ type Writable<T> = T extends readonly (infer U)[]
   : T extends object
     ? { -readonly [K in keyof T]: Writable<T[K]> }
     : T;
+
+describe('reasons', () => {
+  const bracketed = (certificate: Agreement) =>
+    expressionLine(certificate.methods[0]!.bracketing!, termTextsOf(certificate), PLAIN_NOTATION);
+
+  it('tell each method in its own cut, as if no other stood beside it', () => {
+    const problem = problemFrom('642 − 387');
+    const ids = ['decomposition', 'equal-additions', 'counting-up'];
+    const { alone, common } = reasonsOf(of(problem, ...ids));
+    alone.forEach((own, k) => {
+      expect(own).toEqual(reasonsOf(of(problem, ids[k]!)).common);
+      expect(verifyAgreement(own)).toEqual({ ok: true });
+    });
+    expect(bracketed(alone[0]!)).toBe('(2 − 7) + (40 − 80) + (600 − 300)');
+    expect(bracketed(common)).toContain('387');
+  });
+
+  it('say in one line how the cuts meet', () => {
+    const meet = (text: string, ...ids: string[]) =>
+      commonText(reasonsOf(of(problemFrom(text), ...ids)), (math) => math);
+    expect(meet('46 × 58', 'grid-multiplication', 'halving-doubling')).toBe(
+      'The cuts meet in 46 = 32 + 8 + 4 + 2 and 58 = 50 + 8: in these, every method deals with the same 8 terms.',
+    );
+    expect(meet('46 × 58', 'grid-multiplication', 'lattice')).toBe(
+      'All cut the numbers alike and deal with the same 4 terms; only brackets and order differ.',
+    );
+    expect(meet('46 × 58', 'lattice')).toBe('It deals with 4 terms.');
+  });
+
+  it('hold for random comparisons, every method alone', () => {
+    fc.assert(
+      fc.property(comparisons(3), ({ problem, chosen }) => {
+        for (const own of reasonsOf(compare(problem, chosen)).alone) {
+          expect(verifyAgreement(own)).toEqual({ ok: true });
+          expect(own.methods).toHaveLength(1);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
 
 describe('same amounts', () => {
   it('find the column line in the grid row and the lattice row', () => {

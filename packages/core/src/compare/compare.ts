@@ -68,8 +68,28 @@ export function compare(problem: Problem, choices: readonly Choice[]): Compariso
       ...(slips ? { slips } : {}),
     }),
   );
+  return comparisonOf(
+    problem,
+    traces.map((trace, k) => ({
+      method: choices[k]!.method,
+      trace,
+      leaks: choices[k]!.slips ? leaksOf(trace) : [],
+    })),
+  );
+}
+
+/** One lane of a comparison by itself, in the terms of its own cut. */
+export function alone(comparison: Comparison, lane: Lane): Comparison {
+  return comparison.lanes.length === 1 ? comparison : comparisonOf(comparison.problem, [lane]);
+}
+
+function comparisonOf(
+  problem: Problem,
+  works: readonly Pick<Lane, 'method' | 'trace' | 'leaks'>[],
+): Comparison {
+  const traces = works.map(({ trace }) => trace);
   const { space, translate } = commonTerms(traces);
-  const lanes = traces.map((trace, k): Lane => {
+  const lanes = works.map(({ method, trace, leaks }, k): Lane => {
     const amounts = trace.groups.map((group): Amount => {
       const terms = translate[k]!(group.terms);
       return { group, terms, exact: group.worth.equals(terms.worth()) };
@@ -80,8 +100,7 @@ export function compare(problem: Problem, choices: readonly Choice[]): Compariso
       const terms = entries.get(id)?.terms;
       return terms ? translate[k]!(terms) : TermSet.empty(space);
     };
-    const leaks = choices[k]!.slips ? leaksOf(trace) : [];
-    return { method: choices[k]!.method, trace, leaks, amounts, termsOf, find };
+    return { method, trace, leaks, amounts, termsOf, find };
   });
   return { problem, space, lanes, stops: stopsOf(lanes) };
 }

@@ -5,8 +5,8 @@ import { problemText, problemValue } from '../problem/problem.ts';
 import { readExpression } from '../problem/read-expression.ts';
 import { scriptOf } from '../problem/script.ts';
 import { comparisons } from '../testing/arbitraries.ts';
-import { agreement } from './agreement.ts';
-import { agreementLatex } from './agreement-export.ts';
+import { reasonsLatex } from './agreement-export.ts';
+import { reasonsOf } from './reasons.ts';
 import { compare } from './compare.ts';
 
 /** The right sides of all lines of a display, as the problem language has them. */
@@ -28,9 +28,9 @@ describe('certificates in LaTeX', () => {
       fc.property(named, ({ problem, chosen }) => {
         const isPlain = scriptOf(problem) === 'figures' && problem.base === 10;
         if (!isPlain || problem.kind === 'quotient' || problem.kind === 'root') return;
-        const certificate = agreement(compare(problem, chosen));
+        const comparison = compare(problem, chosen);
         const names = { method: (id: string) => id, notation: PLAIN_NOTATION };
-        for (const line of linesOf(agreementLatex(certificate, names))) {
+        for (const line of linesOf(reasonsLatex(reasonsOf(comparison), names))) {
           const expression = readExpression(line);
           if (!expression.ok) throw new Error(`"${line}" cannot be read`);
           const made = valueOf(expression.expression);

@@ -3,8 +3,8 @@ import { problemFrom } from '../testing/work.ts';
 import type { Agreement } from './agreement-shape.ts';
 import { agreement } from './agreement.ts';
 import {
-  agreementLatex,
-  agreementMarkdown,
+  reasonsLatex,
+  reasonsMarkdown,
   equationText,
   expressionLine,
   lawName,
@@ -12,6 +12,7 @@ import {
 } from './agreement-export.ts';
 import { compare } from './compare.ts';
 import type { Expression } from './expressions.ts';
+import type { Reasons } from './reasons.ts';
 import { verifyAgreement } from './verify-agreement.ts';
 
 const NAMES = {
@@ -22,6 +23,11 @@ const NAMES = {
 function certificateOf(text: string, ...ids: string[]): Agreement {
   const choices = ids.map((id) => ({ method: registry.get(id) }));
   return agreement(compare(problemFrom(text), choices));
+}
+
+/** A certificate that stands alone as the reasons of its methods. */
+function told(certificate: Agreement): Reasons {
+  return { common: certificate, alone: [certificate] };
 }
 
 function linesOf(certificate: Agreement, method = 0): readonly string[] {
@@ -66,11 +72,11 @@ describe('the agreement of brackets', () => {
 
   it('is typeset with raised exponents and a dot for times', () => {
     const certificate = certificateOf('(1/2 x + 1)(x^12 − 3)', 'expand-grid');
-    const latex = agreementLatex(certificate, NAMES);
+    const latex = reasonsLatex(told(certificate), NAMES);
     expect(latex).toMatch(/\\tfrac\{1\}\{2\}x \+ 1\)\(x\^\{12\} - 3\)/);
     expect(latex).toMatch(/x\^\{13\}/);
     expect(latex).not.toMatch(/×|[⁰-⁹¹²³]|\d\/\d/);
-    expect(agreementMarkdown(certificate, NAMES)).not.toContain('×');
+    expect(reasonsMarkdown(told(certificate), NAMES)).not.toContain('×');
   });
 });
 
@@ -92,7 +98,7 @@ describe('the agreement of roots', () => {
       'evaluate: 86²',
     ]);
     expect(equationText(certificate)).toBe('(√7396)² = 7396');
-    expect(agreementLatex(certificate, NAMES)).toContain('\\left(\\sqrt{7396}\\right)^{2}');
+    expect(reasonsLatex(told(certificate), NAMES)).toContain('\\left(\\sqrt{7396}\\right)^{2}');
   });
 
   it('keeps what is left beside the square', () => {

@@ -4,7 +4,8 @@ import { speakerFor } from '../phrases/speaker.ts';
 import { DEFAULT_VOCABULARY } from '../phrases/vocabulary.ts';
 import { readProblem } from '../problem/problem.ts';
 import { agreement } from './agreement.ts';
-import { agreementLatex, agreementMarkdown, lawName } from './agreement-export.ts';
+import { reasonsLatex, reasonsMarkdown, lawName } from './agreement-export.ts';
+import { reasonsOf } from './reasons.ts';
 import { certainties } from './certainty.ts';
 import { compare } from './compare.ts';
 import { cost } from './cost.ts';
@@ -112,15 +113,14 @@ describe('a quotient that is found', () => {
 
 describe('certificates of quotients and fractions', () => {
   it('scale both numbers as a line of their own, and are confirmed', () => {
-    const certificate = agreement(together('31.5 ÷ 0.7', 'long-division', 'partial-quotients'));
+    const reasons = reasonsOf(together('31.5 ÷ 0.7', 'long-division', 'partial-quotients'));
+    const certificate = reasons.common;
     expect(verifyAgreement(certificate)).toEqual({ ok: true });
     const laws = certificate.methods.map(({ moves }) => moves.map(({ law }) => law));
     expect(laws[0]).toEqual(['distribute', 'scale-both', 'reorder', 'evaluate', 'evaluate']);
     const names = { method: (id: string) => id, notation: { times: '·', point: ',' } as const };
-    expect(agreementMarkdown(certificate, names)).toMatch(
-      /# Why the methods agree: 31,5 ÷ 0,7 = 45/,
-    );
-    expect(agreementLatex(certificate, names)).toMatch(/14 \\div 0\{,\}7/);
+    expect(reasonsMarkdown(reasons, names)).toMatch(/# Why the methods agree: 31,5 ÷ 0,7 = 45/);
+    expect(reasonsLatex(reasons, names)).toMatch(/14 \\div 0\{,\}7/);
   });
 
   it('are not confirmed when a share, a scaling or a fraction is another one', () => {
@@ -141,13 +141,14 @@ describe('certificates of quotients and fractions', () => {
   });
 
   it('write fractions as the papers do, typeset in LaTeX, with the laws of parts', () => {
-    const certificate = agreement(together('5 1/6 − 2 5/6', 'mixed-separate', 'mixed-improper'));
+    const reasons = reasonsOf(together('5 1/6 − 2 5/6', 'mixed-separate', 'mixed-improper'));
+    const certificate = reasons.common;
     expect(verifyAgreement(certificate)).toEqual({ ok: true });
     const names = { method: (id: string) => id, notation: { times: '×', point: '.' } as const };
-    const markdown = agreementMarkdown(certificate, names);
+    const markdown = reasonsMarkdown(reasons, names);
     expect(markdown).toMatch(/# Why the methods agree: 5 1\/6 − 2 5\/6 = 2 1\/3/);
     expect(markdown).toMatch(/31\/6 − 17\/6/);
-    const latex = agreementLatex(certificate, names);
+    const latex = reasonsLatex(reasons, names);
     expect(latex).toMatch(/5\\tfrac\{1\}\{6\} - 2\\tfrac\{5\}\{6\}/);
     expect(latex.split('Every method')[0]).not.toMatch(/\d\/\d/);
     expect(lawName('scale-both', certificate)).toMatch(/n\/n is one/);

@@ -6,7 +6,8 @@ import { comparisons } from '../testing/arbitraries.ts';
 import { problemFrom } from '../testing/work.ts';
 import { registry } from '../methods/index.ts';
 import { agreement } from './agreement.ts';
-import { agreementMarkdown } from './agreement-export.ts';
+import { reasonsMarkdown } from './agreement-export.ts';
+import { reasonsOf } from './reasons.ts';
 import { pointAt } from './amounts.ts';
 import { certainties } from './certainty.ts';
 import { compare } from './compare.ts';
@@ -115,7 +116,7 @@ describe('a comparison with a slip in it', () => {
       { method: column!, slips },
     ]);
     const names = { method: (id: string) => id, notation: PLAIN_NOTATION };
-    const text = agreementMarkdown(agreement(made), names);
+    const text = reasonsMarkdown(reasonsOf(made), names);
     expect(text).toMatch(/^# How far the methods agree: 768 × 67 = 51456/);
     expect(text).toContain('Step 3 loses 400; from there on it does not agree.');
     expect(made.lanes.map(({ leaks }) => leaks.length)).toEqual([0, 1]);

@@ -3,20 +3,10 @@ import { fractionText, numberText, placeValue } from '../exact/numeral.ts';
 import type { Problem } from '../problem/problem.ts';
 import { scriptOf } from '../problem/script.ts';
 import type { Notation } from '../exact/notation.ts';
-import { lettersText, raisedNumber } from '../exact/terms-text.ts';
+import { lettersText } from '../exact/terms-text.ts';
+import { placeNames, singular } from './place-names.ts';
 import { scaleOf } from '../problem/scale.ts';
 import type { Vocabulary } from './vocabulary.ts';
-
-const THOUSANDS = [
-  '',
-  'thousand',
-  'million',
-  'billion',
-  'trillion',
-  'quadrillion',
-  'quintillion',
-  'sextillion',
-];
 
 /** How many figures of the whole numbers on the paper stand after the point, in truth. */
 export interface SpokenScale {
@@ -74,13 +64,13 @@ export class Speaker {
   }
 
   /**
-   * `tens`, `hundred thousands`, `tenths`; outside base ten `ones`, `8s`, `64s`. Of an operand when its
+   * `tens`, `hundred thousands`, `tenths`; outside base ten `ones`, `eights`, `sixty-fours`. Of an operand when its
    * number is given, else of the answer.
    */
   places(place: number, operand?: number): string {
     const at = this.truePlace(place, operand);
     if (at === 0) return this.words.ones;
-    return this.base === 10 ? decimalPlaces(at) : `${powerText(this.base, at)}s`;
+    return placeNames(this.base, at);
   }
 
   private truePlace(place: number, operand?: number): number {
@@ -90,17 +80,13 @@ export class Speaker {
   }
 
   /**
-   * What a count of some place is worth: `3 tens`, `1 ten`, `0 ones`; outside base ten `3×64` and `3/8`. Count
-   * and place are both said in base ten, whatever the base of the figures on the paper.
+   * What a count of some place is worth: `3 tens`, `1 ten`, `0 ones`; outside base ten `3 eights`. The count is in
+   * figures of the base, as everything on the paper is, and places are named by words, so that no sentence has two bases.
    */
   count(count: number | bigint, place: number, operand?: number): string {
-    const text = String(count).replace('-', '−');
-    const at = this.truePlace(place, operand);
-    if (this.base !== 10 && at > 0) return `${text}${this.times}${powerText(this.base, at)}`;
-    if (this.base !== 10 && at < 0)
-      return text === '0' ? text : `${text}/${powerText(this.base, -at)}`;
+    const text = BigInt(count).toString(this.base).toUpperCase().replace('-', '−');
     const places = this.places(place, operand);
-    return `${text} ${/^−?1$/.test(text) ? places.replace(/s$/, '') : places}`;
+    return `${text} ${/^−?1$/.test(text) ? singular(places) : places}`;
   }
 
   /** A small number in the base of the problem. */
@@ -163,7 +149,7 @@ export class Speaker {
     const isOnes = this.truePlace(leftPlace, leftOperand) === 0;
     const first = isOnes ? String(left) : this.count(left, leftPlace, leftOperand);
     const product = left * right;
-    const verb = product === 1 ? 'is' : 'are';
+    const verb = left === 1 ? 'makes' : 'make';
     const sign = this.words.facts === 'lots of' ? 'lots of' : this.times;
     const result = this.count(product, leftPlace + rightPlace);
     return `${first} ${sign} ${this.count(right, rightPlace, rightOperand)} ${verb} **${result}**`;
@@ -248,18 +234,4 @@ export class Speaker {
 
 function shortened(figures: string): string {
   return figures.length > 30 ? `${figures.slice(0, 12)}…${figures.slice(-6)}` : figures;
-}
-
-function decimalPlaces(place: number): string {
-  if (place < 0) return `${decimalPlaces(-place).replace(/s$/, '').replace(' ', '-')}ths`;
-  const group = THOUSANDS[Math.floor(place / 3)];
-  if (group === undefined) return `places of 10${raisedNumber(place)}`;
-  const lead = ['', 'ten', 'hundred'][place % 3]!;
-  return `${[lead, group].filter(Boolean).join(' ')}s`;
-}
-
-function powerText(base: number, place: number): string {
-  if (place < 0) return `1/${powerText(base, -place)}`;
-  const value = placeValue(base, place).toString();
-  return value.length <= 6 ? value : `${base}${raisedNumber(place)}`;
 }

@@ -1,4 +1,4 @@
-import type { LimitId } from './limits.ts';
+import { LIMITS, type LimitId } from './limits.ts';
 
 /**
  * Every reason a problem text can be refused. Codes are stable and appear in no sentence; the
@@ -31,6 +31,7 @@ export type ProblemFailure =
       readonly at: number;
     }
   | { readonly code: 'one-number'; readonly number: string }
+  | { readonly code: 'answer-unread'; readonly found: string }
   | { readonly code: 'mixed-bases'; readonly bases: readonly number[] }
   | {
       readonly code: 'too-many-operands';
@@ -51,7 +52,7 @@ const OVER: Record<LimitId, (most: number) => string> = {
   figures: (most) => `A number here is too long; at most ${most} figures are worked.`,
   addends: (most) => `There are too many numbers here; at most ${most} are added.`,
   factors: (most) =>
-    `Written out, this has too many factors; at most ${most} are multiplied in one product.`,
+    `Written out, a product or power here has more than ${most} factors; up to ${most} are multiplied.`,
   power: (most) => `A number is multiplied by itself up to the power ${most}.`,
   exponent: (most) => `Written out, a letter has too high an exponent; at most ${most} is worked.`,
   terms: (most) =>
@@ -77,11 +78,14 @@ const OVER: Record<LimitId, (most: number) => string> = {
 /** What kind of computation a text is, when it is one that can be read but not worked. */
 export type ProblemShape =
   | 'mixed sum'
-  | 'signed sum'
+  | 'negative number'
   | 'mixed operations'
   | 'fraction'
-  | 'signed product'
+  | 'uneven fraction'
   | 'power'
+  | 'large power'
+  | 'string of divisions'
+  | 'quotient with letters'
   | 'negative root'
   | 'root of an expression'
   | 'one term';
@@ -90,10 +94,14 @@ export type ProblemFailureCode = ProblemFailure['code'];
 
 const SHAPES: Record<ProblemShape, string> = {
   'mixed sum': 'a sum with more than one subtraction in it',
-  'signed sum': 'a sum with a negative number',
+  'negative number': 'a computation with a negative number',
   'mixed operations': 'a computation with more than one kind of operation',
-  fraction: 'a computation with fractions that is neither a sum nor a difference',
-  'signed product': 'a product with a negative number',
+  fraction: 'a product or quotient of fractions',
+  'uneven fraction': 'a computation with a point inside a fraction',
+  'large power': `a power above the ${LIMITS.power}th, which would have too many factors`,
+  'string of divisions':
+    'a string of several divisions; divide by the product of the divisors instead',
+  'quotient with letters': 'a quotient with letters',
   power: 'a power of something else than a whole number or a bracket',
   'negative root': 'a root of a negative number, and no number squared is negative',
   'root of an expression': 'a root of something other than one number in figures',
@@ -130,13 +138,15 @@ export function failureText(failure: ProblemFailure): string {
     case 'brackets-too-deep':
       return `The brackets at character ${failure.at} are nested more than ${failure.limit} deep; use fewer.`;
     case 'comma-in-number':
-      return `The comma at character ${failure.at} could be a decimal sign or a thousands mark; write a point before the tenths and no mark for thousands.`;
+      return `The comma at character ${failure.at} could stand before tenths or between thousands; write a point or no sign at all, or choose the comma as the decimal sign in Words and settings.`;
     case 'base-unknown':
       return `Base ${failure.base} at character ${failure.at} is not offered; bases go from 2 to 16.`;
     case 'digit-not-in-base':
       return `The digit ${failure.digit} at character ${failure.at} does not exist in base ${failure.base}.`;
     case 'number-too-long':
       return `The number at character ${failure.at} has ${failure.digits} digits; at most ${failure.limit} are worked.`;
+    case 'answer-unread':
+      return `“${shorten(failure.found)}” after the equals sign cannot be read as an answer; leave it out or write a number.`;
     case 'one-number':
       return `${shorten(failure.number)} is one number; add a sign and a second one, such as × 58.`;
     case 'mixed-bases':
@@ -148,7 +158,7 @@ export function failureText(failure: ProblemFailure): string {
     case 'over-limit':
       return OVER[failure.limit](failure.most);
     case 'divides-by-zero':
-      return `${failure.dividend} ÷ 0 has no answer: no number of nothings makes ${failure.dividend}; write another divisor.`;
+      return `${failure.dividend} ÷ 0 has no answer: ${failure.dividend === '0' ? 'any number times 0 makes 0, so no single one is the quotient' : `no number times 0 makes ${failure.dividend}`}; write another divisor.`;
   }
 }
 

@@ -152,11 +152,16 @@ function times(left: Expression, right: Expression): Expression {
 }
 
 function readNumeral(token: IToken): Numeral {
-  const [figures = '', suffix] = token.image.split('_');
+  const [image = '', suffix] = token.image.split('_');
+  const figures = image.replace(/[ ']/g, '').replace(/^\./, '0.');
   const at = token.startOffset + 1;
   const base = suffix === undefined ? 10 : Number(suffix);
   if (base < MIN_BASE || base > MAX_BASE) {
-    throw new ProblemRefusal({ code: 'base-unknown', base: suffix ?? '', at });
+    throw new ProblemRefusal({
+      code: 'base-unknown',
+      base: suffix ?? '',
+      at: at + figures.length + 1,
+    });
   }
   const digits = figures.replace('.', '').replace(/^0+(?=.)/, '').length;
   if (digits > LIMITS.figures) {

@@ -31,6 +31,7 @@ export function hasLetters(expression: Expression): boolean {
 export function lettersShape(expression: Expression): Worked | ProblemShape {
   if (termOf(expression)) return 'one term';
   if (expression.kind === 'sum') return sumOfTerms(expression);
+  if (expression.kind === 'quotient') return 'quotient with letters';
   const factors = factorsOf(expression);
   if (!factors) return 'mixed operations';
   const operands = factors.map((list) => termsNumeral(list));

@@ -6,7 +6,11 @@ import { KINDS, type ProblemKind, type ProblemSign } from './kinds.ts';
 import { hasLetters } from './letters.ts';
 import { lettersFailure, workFailure } from './limits.ts';
 import { sourceOf } from './problem-text.ts';
-import { readExpression, type ReadOptions } from './read-expression.ts';
+import {
+  readExpression,
+  type ReadExpression as ReadExpressionResult,
+  type ReadOptions,
+} from './read-expression.ts';
 import { isNumber, shapeOf, takesFractions } from './shape.ts';
 
 /** A product of 2 to `LIMITS.factors` numbers, whole or with a point, all written in one base. */
@@ -49,13 +53,19 @@ export type Problem =
   ProductProblem | SumProblem | DifferenceProblem | QuotientProblem | RootProblem;
 
 export type ReadProblem =
-  | { readonly ok: true; readonly problem: Problem }
+  | ({ readonly ok: true; readonly problem: Problem } & Beside)
   | { readonly ok: false; readonly reason: ProblemFailure };
+
+/** What was typed beside the problem: an answer behind an equals sign, a currency. */
+export type Beside = Pick<Extract<ReadExpressionResult, { ok: true }>, 'claimed' | 'unit'>;
 
 /** Reads a problem text. Bad text gives a reason, never an exception. */
 export function readProblem(source: string, options: ReadOptions = {}): ReadProblem {
   const read = readExpression(source, options);
-  return read.ok ? problemOf(read.expression) : read;
+  if (!read.ok) return read;
+  const { expression, ...beside } = read;
+  const made = problemOf(expression);
+  return made.ok ? { ...beside, ...made } : made;
 }
 
 /**
@@ -126,6 +136,9 @@ export function operandName(kind: ProblemKind, operand: number): string {
 
 function problemOf(expression: Expression): ReadProblem {
   if (isNumber(expression)) {
+    if (expression.kind !== 'number' && numeralValue(expression.bottom).isZero) {
+      return refuse({ code: 'divides-by-zero', dividend: numeralText(expression.top) });
+    }
     return refuse({ code: 'one-number', number: expressionText(expression) });
   }
   const excess = hasLetters(expression) ? lettersFailure(expression) : null;

@@ -6,7 +6,14 @@ import { LIMITS, overLimit } from './limits.ts';
 import * as t from './tokens.ts';
 
 export type ReadExpression =
-  | { readonly ok: true; readonly expression: Expression }
+  | {
+      readonly ok: true;
+      readonly expression: Expression;
+      /** The answer that was typed behind an equals sign. */
+      readonly claimed?: Expression;
+      /** The currency that stands beside a number, such as `€`. */
+      readonly unit?: string;
+    }
   | { readonly ok: false; readonly reason: ProblemFailure };
 
 export interface ReadOptions {
@@ -14,7 +21,10 @@ export interface ReadOptions {
   readonly decimalComma?: boolean;
 }
 
-/** Reads a computation as people write it; a trailing `=` is allowed. Never throws on bad text. */
+/**
+ * Reads a computation as people write it: `12,5` where the comma can only stand before tenths, `12 345`, `.5`, currencies, a
+ * trailing `=`, or an equals sign with an answer behind it. Never throws on bad text.
+ */
 export function readExpression(
   source: string,
   { decimalComma = false }: ReadOptions = {},
@@ -23,17 +33,47 @@ export function readExpression(
     const { length } = source;
     return { ok: false, reason: { code: 'text-too-long', length, limit: LIMITS.text } };
   }
-  const typed = withoutEqualsSign(plainCharacters(source));
-  const text = decimalComma ? typed.replace(/(\d),(?=\d)/g, '$1.') : typed;
-  if (text === '') return { ok: false, reason: { code: 'empty' } };
+  const plain = plainCharacters(source);
+  const unit = CURRENCY.exec(plain)?.[0];
+  const bare = plain.replace(new RegExp(CURRENCY, 'gu'), ' ');
+  const typed = decimalComma ? bare.replace(/(\d),(?=\d)/g, '$1.') : withSurePoints(bare);
+  const [text, claim] = atEqualsSign(typed);
+  if (text.trim() === '') return { ok: false, reason: { code: 'empty' } };
+  const read = readPlain(text);
+  if (!read.ok) return read;
+  const claimed = claim === '' ? null : readPlain(claim);
+  if (claimed && !claimed.ok) {
+    return { ok: false, reason: { code: 'answer-unread', found: claim.trim() } };
+  }
+  return {
+    ...read,
+    ...(claimed ? { claimed: claimed.expression } : {}),
+    ...(unit ? { unit } : {}),
+  };
+}
+
+const CURRENCY = /\p{Sc}/u;
+
+/** A comma that cannot stand between thousands stands before tenths: `12,5`, `3,75`. */
+function withSurePoints(text: string): string {
+  return text.replace(
+    /(?<![\d.,])(\d+),(\d+)(?![\d.,])/g,
+    (whole, before: string, after: string) =>
+      after.length === 3 && before.length <= 3 && before !== '0' ? whole : `${before}.${after}`,
+  );
+}
+
+/** What is asked, and what stands behind the one equals sign. */
+function atEqualsSign(typed: string): readonly [asked: string, answer: string] {
+  const at = typed.indexOf('=');
+  if (at < 0 || typed.indexOf('=', at + 1) >= 0) return [typed.trimEnd(), ''];
+  return [typed.slice(0, at).trimEnd(), typed.slice(at + 1).trim()];
+}
+
+function readPlain(text: string): ReadExpression {
   const lexed = t.problemLexer.tokenize(text);
   const reason = lexicalFailure(text, lexed) ?? nestingFailure(lexed.tokens);
   return reason ? { ok: false, reason } : parse(lexed.tokens);
-}
-
-function withoutEqualsSign(typed: string): string {
-  const text = typed.trimEnd();
-  return (text.endsWith('=') ? text.slice(0, -1) : text).trimEnd();
 }
 
 /** Full-width and other compatibility figures become plain ones, one character for one; exponents stay. */

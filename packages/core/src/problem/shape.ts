@@ -14,7 +14,26 @@ export interface Worked {
 /** The problem that an expression is, or the name of the kind of computation that is not worked. */
 export function shapeOf(expression: Expression): Worked | ProblemShape {
   if (expression.kind === 'root') return rootShape(expression);
-  return hasLetters(expression) ? lettersShape(expression) : numbersShape(expression);
+  if (hasLetters(expression)) return lettersShape(expression);
+  const shape = numbersShape(expression);
+  const isSigned = shape === 'mixed sum' || shape === 'negative number';
+  return isSigned && expression.kind === 'sum' && isOfWholes(expression)
+    ? lettersShape(expression)
+    : shape;
+}
+
+/** Whether it is a sum of whole numbers, some with a minus: a line of terms without letters. */
+function isOfWholes(of: Expression): boolean {
+  switch (of.kind) {
+    case 'number':
+      return of.numeral.base === 10 && of.numeral.decimals === 0;
+    case 'negative':
+      return isOfWholes(of.of);
+    case 'sum':
+      return of.parts.every((part) => isOfWholes(part.of));
+    default:
+      return false;
+  }
 }
 
 /** The same for an expression without letters. */
@@ -27,11 +46,13 @@ function numbersShape(expression: Expression): Worked | ProblemShape {
     case 'product':
       return flatShape('product', flatFactors(expression));
     case 'quotient':
-      return flatShape('quotient', [expression.dividend, expression.divisor]);
+      return expression.dividend.kind === 'quotient'
+        ? 'string of divisions'
+        : flatShape('quotient', [expression.dividend, expression.divisor]);
     case 'power':
       return powerShape(expression);
     case 'negative':
-      return 'signed product';
+      return 'negative number';
     default:
       return 'mixed operations';
   }
@@ -45,14 +66,10 @@ function rootShape({ of }: Extract<Expression, { kind: 'root' }>): Worked | Prob
 /** A number multiplied by itself. */
 function powerShape({ of, exponent }: Extract<Expression, { kind: 'power' }>) {
   const times = numeralValue(exponent);
-  if (
-    of.kind !== 'number' ||
-    !times.isWhole ||
-    times.numerator < 2n ||
-    times.numerator > BigInt(LIMITS.power)
-  ) {
+  if (of.kind !== 'number' || !times.isWhole || times.numerator < 2n) {
     return 'power';
   }
+  if (times.numerator > BigInt(LIMITS.power)) return 'large power';
   return flatShape('product', Array<Expression>(Number(times.numerator)).fill(of));
 }
 
@@ -61,9 +78,9 @@ function sumShape(sum: Extract<Expression, { kind: 'sum' }>): Worked | ProblemSh
   if (!parts) return 'mixed sum';
   const [first, ...rest] = parts;
   const minus = rest.filter((part) => part.minus).length;
-  if (first?.minus) return 'signed sum';
+  if (first?.minus) return 'negative number';
   const operands = parts.map((part) => part.of);
-  if (operands.some((operand) => operand.kind === 'negative')) return 'signed sum';
+  if (operands.some((operand) => operand.kind === 'negative')) return 'negative number';
   if (minus === 0) return flatShape('sum', operands);
   if (operands.length > 2) return operands.every(isNumber) ? 'mixed sum' : firstShape(operands);
   return flatShape('difference', operands);
@@ -86,8 +103,10 @@ function flatFactors(expression: Expression): readonly Expression[] {
 
 function flatShape(kind: ProblemKind, operands: readonly Expression[]): Worked | ProblemShape {
   if (!operands.every(isNumber)) return firstShape(operands);
-  if (operands.some(isUneven)) return 'fraction';
-  return { kind, operands: operands.map(numeralOf) };
+  if (operands.some(isUneven)) return 'uneven fraction';
+  const hasFraction = operands.some((operand) => operand.kind !== 'number');
+  const isAdded = kind === 'sum' || kind === 'difference';
+  return { kind, operands: operands.map(hasFraction && isAdded ? asParts : numeralOf) };
 }
 
 /** A fraction with a point in it. */
@@ -111,6 +130,26 @@ function numeralOf(expression: NumberExpression): Numeral {
   const whole =
     expression.kind === 'mixed' ? expression.whole : { digits: [0], base: top.base, decimals: 0 };
   return { ...whole, fraction };
+}
+
+/** The same, and a number with a point as a whole and tenths, hundredths or further parts. */
+function asParts(expression: NumberExpression): Numeral {
+  if (expression.kind !== 'number' || expression.numeral.decimals === 0) {
+    return numeralOf(expression);
+  }
+  const { digits, decimals, base } = expression.numeral;
+  const wholes = digits.slice(decimals);
+  const whole = (list: readonly number[]): Numeral => ({ digits: list, base, decimals: 0 });
+  const fraction = {
+    top: trimmed(whole(digits.slice(0, decimals))),
+    bottom: whole([...Array<number>(decimals).fill(0), 1]),
+  };
+  return { ...whole(wholes.length > 0 ? wholes : [0]), fraction };
+}
+
+function trimmed(number: Numeral): Numeral {
+  const last = number.digits.findLastIndex((digit) => digit > 0);
+  return { ...number, digits: number.digits.slice(0, Math.max(1, last + 1)) };
 }
 
 export function isNumber(of: Expression): of is NumberExpression {

@@ -3,6 +3,7 @@ import type { Finding } from './structure.ts';
 /** What the structure of a problem is called; ten and nine are the words of base ten. */
 export const FINDING_TEXTS = {
   'no-place-reaches-ten': (base) => `no place reaches ${base === 10 ? 'ten' : 'the base'}`,
+  'one-fact': () => 'one fact',
   'one-carry': () => 'one carry',
   'several-carries': () => 'several carries',
   'a-carry-above-nine': (base) => (base === 10 ? 'a carry above nine' : 'a carry of two figures'),
@@ -12,11 +13,13 @@ export const FINDING_TEXTS = {
   'short-across-a-zero': () => 'short across a zero',
   'the-larger-is-taken-away': () => 'the larger is taken away',
   'every-place-comes-out': () => 'every place comes out',
+  'a-remainder-at-the-end': () => 'a remainder at the end',
   'one-remainder-is-carried-on': () => 'one remainder is carried on',
   'several-remainders-are-carried-on': () => 'several remainders are carried on',
   'a-zero-in-the-quotient': () => 'a zero in the quotient',
   'a-divisor-of-several-figures': () => 'a divisor of several figures',
   'all-parts-are-alike': () => 'all parts are alike',
+  'the-parts-overfill-a-whole': () => 'the parts overfill a whole',
   'one-denominator-holds-the-others': () => 'one denominator holds the others',
   'denominators-with-a-common-factor': () => 'denominators with a common factor',
   'denominators-without-a-common-factor': () => 'denominators without a common factor',

@@ -117,7 +117,12 @@ function byParts({ kind, operands }: Problem): Structure {
     ),
   ];
   const largest = bottoms.reduce((most, bottom) => (bottom > most ? bottom : most), 1n);
-  if (bottoms.length <= 1) return { level: 0, places: [], finding: 'all-parts-are-alike' };
+  if (bottoms.length <= 1) {
+    const isOver = kind === 'sum' && Exact.sum(operands.map(part)).compare(Exact.ONE) > 0;
+    return isOver
+      ? { level: 1, places: [], finding: 'the-parts-overfill-a-whole' }
+      : { level: 0, places: [], finding: 'all-parts-are-alike' };
+  }
   if (bottoms.every((bottom) => largest % bottom === 0n)) {
     return { level: 1, places: [], finding: 'one-denominator-holds-the-others' };
   }
@@ -158,6 +163,9 @@ function carriesFound(places: readonly number[], most: number, base: number): St
 /** Digit products that reach ten carry within their line; place totals carry between lines. */
 function byProducts(operands: readonly Numeral[], base: number): Structure {
   const [first, ...rest] = operands;
+  if (operands.length === 2 && operands.every(({ digits }) => digits.length === 1)) {
+    return { level: 0, places: [], finding: 'one-fact' };
+  }
   const places = new Set<number>();
   let totals = [...first!.digits];
   let most = 0;
@@ -226,7 +234,11 @@ function byRemainders({ operands: [dividend, divisor], base }: QuotientProblem):
   }
   if (several) return { level: 3, places, finding: 'a-divisor-of-several-figures' };
   if (zero) return { level: 3, places, finding: 'a-zero-in-the-quotient' };
-  if (places.length === 0) return { level: 0, places, finding: 'every-place-comes-out' };
+  if (places.length === 0) {
+    return rest === 0n
+      ? { level: 0, places, finding: 'every-place-comes-out' }
+      : { level: 1, places, finding: 'a-remainder-at-the-end' };
+  }
   return places.length === 1
     ? { level: 1, places, finding: 'one-remainder-is-carried-on' }
     : { level: 2, places, finding: 'several-remainders-are-carried-on' };

@@ -66,7 +66,12 @@ export const BasedNumber = createToken({
   line_breaks: false,
 });
 export const CommaNumber = createToken({ name: 'CommaNumber', pattern: /\d+(?:\.\d+)?,[\d.,]*/ });
-export const PlainNumber = createToken({ name: 'PlainNumber', pattern: /\d+(?:\.\d+)?/ });
+/** Figures, perhaps in threes (`12 345`; not before a slash, where the last ones are a numerator), or from a point on (`.5`). */
+export const PlainNumber = createToken({
+  name: 'PlainNumber',
+  pattern: /(?:\d{1,3}(?:[ ']\d{3})+(?![\d/])|\d+)(?:\.\d+)?|\.\d+/,
+  line_breaks: false,
+});
 export const LetterTimes = createToken({
   name: 'LetterTimes',
   pattern: { exec: pattern(timesAsLetter) },
@@ -74,7 +79,11 @@ export const LetterTimes = createToken({
   line_breaks: false,
 });
 export const Times = createToken({ name: 'Times', pattern: /[*×·∙⋅✕✖]/ });
-export const Divide = createToken({ name: 'Divide', pattern: /\s+\/\s+|÷|:/, line_breaks: true });
+export const Divide = createToken({
+  name: 'Divide',
+  pattern: /\s+\/\s+|÷|:|(?<=\))\s*\/|\/(?=\s*\()/,
+  line_breaks: true,
+});
 export const Slash = createToken({ name: 'Slash', pattern: /\// });
 export const Plus = createToken({ name: 'Plus', pattern: /\+/ });
 export const Minus = createToken({ name: 'Minus', pattern: /[-−–]/ });

@@ -29,7 +29,7 @@ function key(text: string): void {
 describe('the checks', () => {
   it('are made on the chosen paper and recorded as they were found', () => {
     show('642 − 387', ['decomposition', 'equal-additions', 'counting-up']);
-    expect(check('inverse').textContent).toMatch(/255 \+ 387 = 642, to be 642/);
+    expect(check('inverse').textContent).toMatch(/255 \+ 387 = 642, the minuend/);
     expect(check('inverse').textContent).not.toMatch(/little ones/);
     void press(named('Equal additions'));
     expect(check('inverse').textContent).toMatch(/they are these carries/);

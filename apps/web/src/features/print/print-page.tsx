@@ -8,6 +8,8 @@ import {
   termTextsOf,
   sayMarked,
   Exact,
+  type Agreement,
+  type Notation,
 } from '@levee/core';
 import { Button, FormControlLabel, Switch } from '@mui/material';
 import { useState } from 'react';
@@ -177,35 +179,45 @@ function Slips({ paper }: { readonly paper: Paper }) {
 
 function PrintedAgreement() {
   const { papers, comparison } = useWorked();
-  const { certificate } = certified(comparison);
+  const { alone } = certified(comparison).reasons;
   const notation = useNotation();
-  const texts = termTextsOf(certificate);
-  const isWhole = certificate.methods.every(({ leak }) => leak === undefined);
+  const isWhole = alone.every(({ methods }) => methods[0]!.leak === undefined);
   return (
     <section className="printed-paper">
       <h2>{isWhole ? 'Why they agree' : 'How far they agree'}</h2>
-      {certificate.methods.map(({ moves, leak }, k) => (
+      {alone.map((own, k) => (
         <div key={k}>
           <h3>{papers[k]!.method.name}</h3>
-          <ol className="printed-moves figures">
-            {moves.map(({ expression, law }, i) => (
-              <li key={i}>
-                {isPlain(texts) ? (
-                  `= ${expressionLine(expression, texts, notation)}`
-                ) : (
-                  <Tex source={`= ${sumTex(expression, texts, notation)}`} />
-                )}{' '}
-                <span className="caption">{LAW_LABELS[law]}</span>
-              </li>
-            ))}
-          </ol>
-          {leak && (
-            <p className="caption">
-              <MathText text={leakText(leak, (text) => inNotation(text, notation))} />
-            </p>
-          )}
+          <PrintedMoves own={own} notation={notation} />
         </div>
       ))}
     </section>
+  );
+}
+
+/** The reason of one method in its own cut. */
+function PrintedMoves({ own, notation }: { readonly own: Agreement; readonly notation: Notation }) {
+  const { moves, leak } = own.methods[0]!;
+  const texts = termTextsOf(own);
+  return (
+    <>
+      <ol className="printed-moves figures">
+        {moves.map(({ expression, law }, i) => (
+          <li key={i}>
+            {isPlain(texts) ? (
+              `= ${expressionLine(expression, texts, notation)}`
+            ) : (
+              <Tex source={`= ${sumTex(expression, texts, notation)}`} />
+            )}{' '}
+            <span className="caption">{LAW_LABELS[law]}</span>
+          </li>
+        ))}
+      </ol>
+      {leak && (
+        <p className="caption">
+          <MathText text={leakText(leak, (text) => inNotation(text, notation))} />
+        </p>
+      )}
+    </>
   );
 }

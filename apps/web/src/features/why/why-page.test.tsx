@@ -24,14 +24,17 @@ describe('the page of reasons', () => {
 
   it('says where a certificate fails, and which are told in brief', () => {
     const { comparison } = workedWith('46 × 58', ['lattice']);
-    const { certificate } = certified(comparison);
+    const { reasons } = certified(comparison);
     const fault = 'lattice, line 2: the line does not follow by sign';
-    expect(checkedText({ certificate, confirmed: false, fault })).toBe(
+    expect(checkedText({ reasons, confirmed: false, fault })).toBe(
       `The independent check does not confirm this certificate: ${fault}.`,
     );
-    const methods = certificate.methods.map((method) => ({ ...method, brief: true }));
-    const brief = { ...certificate, methods };
-    expect(checkedText({ certificate: brief, confirmed: true, fault: null })).toMatch(
+    const alone = reasons.alone.map((own) => ({
+      ...own,
+      methods: own.methods.map((method) => ({ ...method, brief: true })),
+    }));
+    const brief = { ...reasons, alone };
+    expect(checkedText({ reasons: brief, confirmed: true, fault: null })).toMatch(
       /In brief, so that only brackets and total were checked: Lattice\./,
     );
   });

@@ -1,13 +1,15 @@
 import {
-  agreementLatex,
-  agreementMarkdown,
   amountText,
+  commonText,
   inNotation,
   squaredTex,
   texText,
   valueText,
+  reasonsLatex,
+  reasonsMarkdown,
   registry,
   type Agreement,
+  type Reasons,
 } from '@levee/core';
 import { Button } from '@mui/material';
 import { useComparison } from '../../store/comparison-store.ts';
@@ -30,7 +32,7 @@ import './why.css';
 export function WhyPage() {
   const made = useAgreement();
   return made ? (
-    <Reasons made={made} />
+    <Told made={made} />
   ) : (
     <main className="why">
       <p role="status">Checking every line …</p>
@@ -38,8 +40,9 @@ export function WhyPage() {
   );
 }
 
-function Reasons({ made }: { readonly made: Certified }) {
-  const { certificate } = made;
+function Told({ made }: { readonly made: Certified }) {
+  const { reasons } = made;
+  const certificate = reasons.common;
   const problem = useComparison((state) => state.content.problem);
   const WayBack = WAYS_BACK[certificate.kind];
   return (
@@ -54,12 +57,12 @@ function Reasons({ made }: { readonly made: Certified }) {
         <p className="caption" role="status">
           {checkedText(made)}
         </p>
-        <Exports certificate={certificate} />
+        <Exports reasons={reasons} />
       </header>
-      <Terms certificate={certificate} />
+      <Terms reasons={reasons} />
       <div className="why-methods">
-        {certificate.methods.map((method, k) => (
-          <MethodLines key={k} method={method} certificate={certificate} />
+        {reasons.alone.map((own, k) => (
+          <MethodLines key={k} method={own.methods[0]!} certificate={own} />
         ))}
       </div>
       <div className="why-more">
@@ -76,14 +79,15 @@ function Reasons({ made }: { readonly made: Certified }) {
 }
 
 /** What was checked, and what was not. */
-export function checkedText({ certificate, fault }: Certified): string {
+export function checkedText({ reasons, fault }: Certified): string {
   if (fault !== null) return `The independent check does not confirm this certificate: ${fault}.`;
-  const brief = certificate.methods.filter((method) => method.brief);
+  const told = reasons.alone.map(({ methods }) => methods[0]!);
+  const brief = told.filter((method) => method.brief);
   const names = brief.map(({ method }) => registry.get(method).shortName).join(', ');
   return [
     'Every line below was checked again from the certificate alone ✓',
     'Its worth, its terms, and that what changes is an instance of the law beside it.',
-    ...certificate.methods.flatMap(({ method, leak }) =>
+    ...told.flatMap(({ method, leak }) =>
       leak
         ? [`${registry.get(method).shortName} has a slip: its lines end before step ${leak.step}.`]
         : [],
@@ -96,7 +100,7 @@ export function checkedText({ certificate, fault }: Certified): string {
 }
 
 /** The reasons as files. */
-function Exports({ certificate }: { readonly certificate: Agreement }) {
+function Exports({ reasons }: { readonly reasons: Reasons }) {
   const { title, problem } = useComparison((state) => state.content);
   const notation = useNotation();
   const names = { method: (id: string) => registry.get(id).name, notation };
@@ -106,14 +110,14 @@ function Exports({ certificate }: { readonly certificate: Agreement }) {
       <Button
         size="small"
         variant="outlined"
-        onClick={() => download(name('md'), agreementMarkdown(certificate, names), 'text/markdown')}
+        onClick={() => download(name('md'), reasonsMarkdown(reasons, names), 'text/markdown')}
       >
         Markdown
       </Button>
       <Button
         size="small"
         variant="outlined"
-        onClick={() => download(name('tex'), agreementLatex(certificate, names), 'text/x-tex')}
+        onClick={() => download(name('tex'), reasonsLatex(reasons, names), 'text/x-tex')}
       >
         LaTeX
       </Button>
@@ -121,7 +125,11 @@ function Exports({ certificate }: { readonly certificate: Agreement }) {
         size="small"
         variant="outlined"
         onClick={() =>
-          download(name('agreement.json'), JSON.stringify(certificate, null, 2), 'application/json')
+          download(
+            name('agreement.json'),
+            JSON.stringify(reasons.common, null, 2),
+            'application/json',
+          )
         }
       >
         Certificate (JSON)
@@ -129,7 +137,7 @@ function Exports({ certificate }: { readonly certificate: Agreement }) {
       <Button
         size="small"
         variant="outlined"
-        onClick={() => void copy(agreementMarkdown(certificate, names))}
+        onClick={() => void copy(reasonsMarkdown(reasons, names))}
       >
         Copy
       </Button>
@@ -154,7 +162,8 @@ function Equation(props: { readonly certificate: Agreement; readonly problem: st
 const MOST_TERMS = 36;
 
 /** The terms that all methods share. */
-function Terms({ certificate }: { readonly certificate: Agreement }) {
+function Terms({ reasons }: { readonly reasons: Reasons }) {
+  const certificate = reasons.common;
   const { terms } = certificate;
   const signs = useNotation();
   return (
@@ -169,6 +178,9 @@ function Terms({ certificate }: { readonly certificate: Agreement }) {
         {terms.length > MOST_TERMS && (
           <span className="caption">and {terms.length - MOST_TERMS} more</span>
         )}
+      </p>
+      <p className="caption">
+        <MathText text={commonText(reasons, (text) => inNotation(text, signs))} />
       </p>
     </section>
   );

@@ -20,7 +20,7 @@ const round: Wording<RoundValues> = {
   value: ({ from, to, change }, say) => {
     const more = change.numerator > 0n;
     const by = say.amount(change.absolute());
-    return `**${say.amount(to)}** is ${by} ${more ? 'more' : 'less'} than ${say.amount(from)}, so ${by} must be ${more ? 'taken away' : 'given back'} at the end.`;
+    return `**${say.amount(to)}** is ${by} ${more ? 'more' : 'less'} than ${say.amount(from)}, so ${by} must be ${more ? 'taken away' : 'added'} at the end.`;
   },
 };
 
@@ -39,8 +39,13 @@ const adjust: Wording<AdjustValues> = {
   value: ({ from, change, to, slip }, say) => {
     if (slip === 'forget-adjustment')
       return `**${say.amount(to)}** is left as it is, though ${say.amount(change.absolute())} ${say.is(2)} still to be put right.`;
-    const act = change.isNegative ? 'too much, taken away' : 'too little, given back';
-    return `${say.amount(change.absolute())} ${act} from ${say.amount(from)}: **${say.amount(to)}**${slip === '' ? '' : ', which goes the wrong way'}.`;
+    const by = say.amount(change.absolute());
+    const act = change.isNegative
+      ? `${by} too much was added, so it is taken from ${say.amount(from)}`
+      : `${by} was left out, so it is added to ${say.amount(from)}`;
+    return slip === ''
+      ? `${act}: **${say.amount(to)}**.`
+      : `${change.isNegative ? `${by} is taken from` : `${by} is added to`} ${say.amount(from)}, which goes the wrong way: **${say.amount(to)}**.`;
   },
 };
 

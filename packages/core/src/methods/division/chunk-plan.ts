@@ -3,7 +3,13 @@ import { Exact } from '../../exact/exact.ts';
 import { numberText, numeralFor, numeralValue, placeValue } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
 import type { HopVerdict } from '../method.ts';
-import { planDivision, planFigures, type DivisionPlan } from './division-plan.ts';
+import {
+  leftAgain,
+  planDivision,
+  planFigures,
+  type DivisionPlan,
+  type LeftAgain,
+} from './division-plan.ts';
 
 /** Judges chunks of her own in order: whether each fits what is left, and is fine enough. */
 export function judgeChunks(
@@ -46,8 +52,8 @@ export interface ChunkPlan {
   readonly left: Exact;
   /** The last place that has a figure. */
   readonly last: number;
-  /** The figures that repeat, when they do. */
-  readonly block: string | null;
+  /** What is left again, where figures repeat. */
+  readonly again: LeftAgain | null;
 }
 
 /** Her own chunks first, then those of the school for what is left. */
@@ -66,15 +72,9 @@ export function planChunks(plan: DivisionPlan, own: readonly Exact[], school: Sc
     }
   }
   const left = dividend.minus(Exact.sum(chunks).times(divisor));
-  const repeats = rest.repeatsFrom !== null && own.length === 0;
-  const block = repeats
-    ? rest.figures
-        .slice(rest.repeatsFrom)
-        .map(({ quotient }) => quotient.toString(base).toUpperCase())
-        .join('')
-    : null;
+  const again = own.length === 0 ? leftAgain(rest) : null;
   const last = rest.figures.at(-1)!.place;
-  return { plan, dividend, divisor, chunks, left, last, block };
+  return { plan, dividend, divisor, chunks, left, last, again };
 }
 
 /** A figure as one chunk, or as easy ones: halves of the base, twos and ones. */

@@ -1,5 +1,5 @@
 import type { School } from '../../account/account.ts';
-import { type Exact } from '../../exact/exact.ts';
+import { Exact } from '../../exact/exact.ts';
 import { numeralValue, placeValue, withoutPoint, type Numeral } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
 
@@ -39,7 +39,7 @@ export interface DivisionPlan {
 }
 
 /** The most figures after the point that are worked before a quotient is cut off. */
-const MOST_DECIMALS = 60;
+const MOST_DECIMALS = 240;
 
 const CUT_AT: Readonly<Record<string, number>> = { tenths: 1, hundredths: 2, thousandths: 3 };
 
@@ -57,7 +57,7 @@ export function planDivision({ operands, base }: Problem, school: School): Divis
 export type DivisionNumbers = Pick<DivisionPlan, 'base' | 'shift' | 'dividend' | 'divisor'>;
 
 /**
- * The figures down to a last place, or until nothing is left or a remainder comes again. A learner may
+ * The figures down to a last place, or until nothing is left or, where no place was chosen, a remainder comes again. A learner may
  * forget what is left after the figure with index `forgets`.
  */
 export function planFigures(
@@ -76,7 +76,7 @@ export function planFigures(
   for (let place = top; place >= last; place--) {
     const given = place >= -dividend.decimals;
     if (!given && rest === 0n) break;
-    if (!given) {
+    if (!given && last <= -MOST_DECIMALS) {
       repeatsFrom = seen.get(rest) ?? null;
       if (repeatsFrom !== null) break;
       seen.set(rest, figures.length);
@@ -94,6 +94,27 @@ export function planFigures(
   const exact = left === 0n && restIsNothing(dividend, figures.at(-1)!.place);
   const end = repeatsFrom !== null ? 'repeats' : exact ? 'exact' : 'remainder';
   return { ...numbers, by, last, figures, end, repeatsFrom };
+}
+
+/** What is left again when figures repeat, counted in the place it stands in now and in the one it stood in before. */
+export type LeftAgain = {
+  readonly block: string;
+  readonly rest: Exact;
+  readonly place: number;
+  readonly before: number;
+};
+
+/** The figures that come again and what brings them; null where none do. */
+export function leftAgain({ figures, repeatsFrom, base }: DivisionPlan): LeftAgain | null {
+  if (repeatsFrom === null) return null;
+  const block = figures.slice(repeatsFrom).map(({ quotient }) => quotient.toString(base));
+  const { rest, place } = figures.at(-1)!;
+  return {
+    block: block.join('').toUpperCase(),
+    rest: Exact.of(rest),
+    place,
+    before: figures[repeatsFrom]!.place + 1,
+  };
 }
 
 /** Whether no figure other than zero of the dividend lies below a place. */

@@ -1,6 +1,7 @@
 import type { Exact } from '../../exact/exact.ts';
 import { definePhrases, fixed, plain, type Wording } from '../../phrases/phrasebook.ts';
 import type { Speaker } from '../../phrases/speaker.ts';
+import type { LeftAgain } from './division-plan.ts';
 import { FORGET_REMAINDER, REMAINDER_AS_TENTHS, SCALE_ONE, SKIP_ZERO } from './schools.ts';
 
 type ScaleValues = {
@@ -62,7 +63,7 @@ function afterInWorth({ rest, place, goesOn, slip }: ShareValues, say: Speaker):
 const share: Wording<ShareValues> = {
   digit: (values, say) => {
     const { part, divisor, quotient, added, slip } = values;
-    const zero = added ? 'With a 0 put to it: ' : '';
+    const zero = added ? 'With a 0 behind it: ' : '';
     if (slip === SKIP_ZERO.id) {
       return `${zero}${say.worth(divisor)} does not go into ${say.worth(part)}, and nothing is written.`;
     }
@@ -126,7 +127,7 @@ export type BringValues = {
 
 const bringDown: Wording<BringValues> = {
   digit: ({ digit, part, added }, say) =>
-    `${added ? 'Put a 0 to it' : `Bring down the ${say.number(digit)}`}: **${say.worth(part)}**.`,
+    `${added ? 'Write a 0 behind it' : `Bring down the ${say.number(digit)}`}: **${say.worth(part)}**.`,
   value: ({ digit, before, part, place, added }, say) => {
     const whole = `**${say.count(part.numerator, place)}**`;
     if (before.isZero) return `The next figure is ${whole}.`;
@@ -142,6 +143,8 @@ type RestValues = {
   readonly scaled: Exact;
   readonly divisor: Exact;
   readonly quotient: Exact;
+  /** The last place that was worked. */
+  readonly place: number;
   readonly slip: string;
 };
 
@@ -153,18 +156,21 @@ const remainder: Wording<RestValues> = {
       ? `Write the remainder: **${say.worth(rest)}**.`
       : `${say.worth(scaled)} is left of the scaled number: the remainder is **${say.worth(rest)}**.`;
   },
-  value: ({ rest, scaled, divisor, quotient, slip }, say) => {
+  value: ({ rest, scaled, divisor, quotient, place, slip }, say) => {
     if (slip === REMAINDER_AS_TENTHS.id)
       return `${say.worth(scaled)} left to be shared by ${say.worth(divisor)} is not ${say.count(scaled.numerator, -1)}, but so it is written.`;
-    return `${say.worth(quotient)} ${say.times} ${say.worth(divisor)} leaves **${say.worth(rest)}** of the dividend, less than one ${say.worth(divisor)}.`;
+    return `${say.worth(quotient)} ${say.times} ${say.worth(divisor)} leaves **${say.worth(rest)}** of the dividend, too little for another ${place === 0 ? say.worth(divisor) : `${say.count(1, place).replace(/^1 /, '')} of ${say.worth(divisor)}`}.`;
   },
 };
 
-const repeats: Wording<{ readonly block: string; readonly rest: Exact }> = {
+const repeats: Wording<LeftAgain> = {
   digit: ({ block, rest }, say) =>
-    `${say.worth(rest)} has been left before: from here on **${block}** comes again and again.`,
-  value: ({ block, rest }, say) =>
-    `The same amount, ${say.worth(rest)} of a place, is left as before, so the same figures follow without end: **${block}**.`,
+    `${say.worth(rest)} is left, as it was once before: from here on **${block}** comes again and again.`,
+  value: ({ block, rest, place, before }, say) => {
+    const is = rest.numerator === 1n ? 'is' : 'are';
+    const was = rest.numerator === 1n ? 'was' : 'were';
+    return `${say.count(rest.numerator, place)} ${is} left, as ${say.count(rest.numerator, before)} ${was} before, so the same figures follow without end: **${block}**.`;
+  },
 };
 
 const join: Wording<{ readonly rest: Exact }> = {

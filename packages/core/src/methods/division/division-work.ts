@@ -12,7 +12,13 @@ import {
   reaches,
   type Reach,
 } from './division-account.ts';
-import { planDivision, planFigures, unitOf, type DivisionPlan } from './division-plan.ts';
+import {
+  leftAgain,
+  planDivision,
+  planFigures,
+  unitOf,
+  type DivisionPlan,
+} from './division-plan.ts';
 import { plannedDivision, scalePhrase } from './division-start.ts';
 import { divisionPhrases } from './division-words.ts';
 import { FORGET_REMAINDER, REMAINDER_AS_TENTHS, SKIP_ZERO } from './schools.ts';
@@ -325,6 +331,7 @@ export class FigureDivision {
         scaled,
         divisor: numeralValue(this.problem.operands[1]!),
         quotient: Exact.sum(this.quotient.map((mark) => mark.worth)),
+        place: plan.figures.at(-1)!.place,
         slip: tenths ? REMAINDER_AS_TENTHS.id : '',
       }),
     });
@@ -343,11 +350,8 @@ export class FigureDivision {
   }
 
   private repeat(rest: readonly Entry[]): Mark {
-    const { figures, repeatsFrom, base } = this.plan;
-    const block = figures
-      .slice(repeatsFrom!)
-      .map(({ quotient }) => quotient.toString(base).toUpperCase())
-      .join('');
+    const { figures } = this.plan;
+    const again = leftAgain(this.plan)!;
     const [mark] = this.scribe.step({
       law: 'evaluate',
       phase: { kind: 'rest' },
@@ -359,12 +363,12 @@ export class FigureDivision {
           place: figures.at(-1)!.place,
           placed: true,
           glyph: '…',
-          text: block,
+          text: again.block,
           worth: Exact.sum(rest.map((entry) => entry.worth)),
           spot: { area: 'repeats', row: 0, column: figures.at(-1)!.place - 1 },
         },
       ],
-      phrase: phrase('division.repeats', { block, rest: Exact.of(figures.at(-1)!.rest) }),
+      phrase: phrase('division.repeats', again),
     });
     this.scribe.group('rest', 'rest', [mark!], phrase('division.rest', {}));
     return mark!;

@@ -263,31 +263,31 @@ class ChunkWork {
     const worth = Exact.sum(left.map((entry) => entry.worth));
     if (worth.isZero) return [];
     const { base } = chunked.plan;
-    const { block } = chunked;
+    const { again } = chunked;
     const rest = chunked.left.times(unit);
-    const lowest = chunked.chunks.at(-1) ?? Exact.ONE;
     return scribe.step({
       law: 'evaluate',
       phase: { kind: 'rest' },
       takes: left,
       writes: [
         {
-          role: block ? 'repeats' : 'rest',
+          role: again ? 'repeats' : 'rest',
           count: 0,
           place: 0,
-          glyph: block ? '…' : `r ${numberText(rest, base)}`,
-          ...(block ? { text: block, place: chunked.last, placed: true } : {}),
+          glyph: again ? '…' : `r ${numberText(rest, base)}`,
+          ...(again ? { text: again.block, place: chunked.last, placed: true } : {}),
           worth,
           spot: { area: 'left', row: 0, column: 0 },
         },
       ],
-      phrase: block
-        ? phrase('division.repeats', { block, rest: chunked.left.dividedBy(lowest) })
+      phrase: again
+        ? phrase('division.repeats', again)
         : phrase('division.remainder', {
             rest,
             scaled: chunked.left,
             divisor: numeralValue(this.problem.operands[1]!),
             quotient,
+            place: chunked.last,
             slip: '',
           }),
     });

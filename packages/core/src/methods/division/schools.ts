@@ -18,7 +18,8 @@ export const STOP: SchoolSpec = {
     {
       id: 'decimals',
       label: 'when it ends or repeats',
-      reason: 'The whole quotient; figures that come again are found by their remainder.',
+      reason:
+        'The whole quotient; figures that come again are found by their remainder, up to 240 of them.',
     },
     {
       id: 'tenths',

@@ -124,7 +124,7 @@ const wholes: Wording<WholesValues> = {
       : `Wholes: ${all.join(difference ? ' − ' : ' + ')} = **${made}**.`,
   value: ({ wholes: all, made, difference }, say) => {
     const count = (text: string) => `${text} ${text === '1' ? 'whole' : 'wholes'}`;
-    if (all.length === 1) return `The wholes are **${count(made)}**.`;
+    if (all.length === 1) return `There ${made === '1' ? 'is' : 'are'} **${count(made)}**.`;
     return difference
       ? `${say.opening(say.minus(count(all[0]!), count(all[1]!)))}: **${count(made)}**.`
       : `${say.opening(say.list(all.map(count)))} are **${count(made)}**.`;
@@ -240,7 +240,10 @@ const form: Wording<FormValues> = {
   },
   value: ({ bottom, whole, rest, others, answer }) => {
     const [b, w] = [big(bottom), magnitude(big(whole))];
-    const groups = `${b} of the ${partsNamed(b)} are a whole; there ${w === 1n ? 'is' : 'are'} ${w} of them`;
+    const beside = others === '0' ? '' : ` and ${others} ${others === '1' ? 'whole' : 'wholes'}`;
+    if (b === 1n) return `${w} ${w === 1n ? 'whole' : 'wholes'}${beside}: **${answer}**.`;
+    const below = answer.startsWith('−') || answer.startsWith('-') ? ' below zero' : '';
+    const groups = `${b} of the ${partsNamed(b)} are a whole; there ${w === 1n ? 'is' : 'are'} ${w} of them${below}`;
     const over = rest === '0' ? '' : `, and ${partsSaid(magnitude(big(rest)), b)} over`;
     const more = others === '0' ? '' : `, beside ${others} ${others === '1' ? 'whole' : 'wholes'}`;
     return `${groups}${over}${more}: **${answer}**.`;

@@ -65,8 +65,8 @@ const phrases = definePhrases({
   'column.zero-row': {
     digit: ({ multiplier, top }: { multiplier: number; top: string; place: number }, say) =>
       `${say.number(multiplier)} times anything is 0: write a row of zeros under ${top}.`,
-    value: ({ top, place }: { multiplier: number; top: string; place: number }, say) =>
-      `There are no ${say.places(place, 1)} to multiply by: none of ${top} is **nothing**.`,
+    value: ({ place }: { multiplier: number; top: string; place: number }, say) =>
+      `There are no ${say.places(place, 1)} to multiply by, so this line is **nothing**.`,
   },
   'column.placeholder': {
     digit: ({ zeros }: { multiplier: number; place: number; zeros: number }, say) =>

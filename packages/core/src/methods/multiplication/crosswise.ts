@@ -2,7 +2,7 @@ import { carryFeatures, where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
-import { digitAt, placeValue } from '../../exact/numeral.ts';
+import { digitAt, placeValue, worthAt } from '../../exact/numeral.ts';
 import { definePhrases, fixed, plain, type Wording } from '../../phrases/phrasebook.ts';
 import type { Speaker } from '../../phrases/speaker.ts';
 import type { Problem } from '../../problem/problem.ts';
@@ -77,9 +77,8 @@ type RunningValues = {
 const running: Wording<RunningValues> = {
   digit: ({ digits, count, place, from, to, slip }, say) => {
     const sum = `${pairText(digits, 0, '', say)} = ${say.number(count)}`;
-    const zeros = '0'.repeat(Math.min(place, 12));
     if (from.isZero) return `${sum}: that is **${say.amount(to)}** so far${tail(slip)}.`;
-    return `${sum}: ${say.amount(from)} + ${say.number(count)}${zeros} = **${say.amount(to)}**${tail(slip)}.`;
+    return `${sum}: ${say.amount(from)} + ${say.amount(worthAt(count, say.base, place))} = **${say.amount(to)}**${tail(slip)}.`;
   },
   value: ({ digits, count, place, from, to, slip }, say) => {
     const pairs = digits.length / 2;

@@ -23,12 +23,13 @@ const halve: Wording<HalveValues> = {
       : `${say.figures(left)} is even: strike the row; then ${next}.`;
   },
   value: ({ left, right, half, double, odd, slip }, say) => {
-    const whole = `${say.figures(left)} ${say.times} ${say.figures(right)}`;
-    const next = `${say.figures(half)} ${say.times} ${say.figures(double)}`;
+    const [one, two] = [say.amount(right), say.amount(double)];
+    const whole = `${say.figures(left)} ${say.times} ${one}`;
+    const next = `${say.figures(half)} ${say.times} ${two}`;
     if (slip !== '')
-      return `${whole} should go on as ${odd ? `${say.figures(right)} and ` : ''}${next}, but ${odd ? `the ${say.figures(right)} is lost` : `${say.figures(right)} is kept besides`}.`;
+      return `${whole} should go on as ${odd ? `${one} and ` : ''}${next}, but ${odd ? `the ${one} is lost` : `${one} is kept besides`}.`;
     return odd
-      ? `${whole} is one **${say.figures(right)}**, which is kept, and **${next}**.`
+      ? `${whole} is one **${one}**, which is kept, and **${next}**.`
       : `${whole} is as much as **${next}**: half as many, each twice as large.`;
   },
 };
@@ -41,13 +42,13 @@ export const halvingPhrases = definePhrases({
     digit: ({ left, right }: { left: Exact; right: Exact }, say) =>
       `Two columns, headed **${say.figures(left)}** and **${say.figures(right)}**.`,
     value: ({ left, right }: { left: Exact; right: Exact }, say) =>
-      `There are **${say.figures(left)}** of **${say.figures(right)}** to account for.`,
+      `**${say.figures(left)}** times **${say.amount(right)}** is to be found.`,
   },
   'halving.row': halve,
   'halving.last': {
     digit: ({ right }: { right: Exact }, say) => `1 is odd: keep **${say.figures(right)}**.`,
     value: ({ right }: { right: Exact }, say) =>
-      `One **${say.figures(right)}** is left, and it is kept.`,
+      `One **${say.amount(right)}** is left, and it is kept.`,
   },
   'halving.zero': plain(
     ({ right }: { right: Exact }, say) => `0 is even: nothing is kept of ${say.figures(right)}.`,
@@ -56,7 +57,7 @@ export const halvingPhrases = definePhrases({
     digit: ({ power, double }: DoubleValues, say) =>
       `Double: **${say.figures(power)}** and **${say.figures(double)}**.`,
     value: ({ power, double }: DoubleValues, say) =>
-      `**${say.figures(power)}** times the other factor is **${say.figures(double)}**.`,
+      `**${say.figures(power)}** times the other factor is **${say.amount(double)}**.`,
   },
   'doubling.tick': {
     digit: ({ power, rest, missed }: TickValues, say) =>
@@ -65,24 +66,29 @@ export const halvingPhrases = definePhrases({
         : `${say.figures(power)} fits: tick it, **${say.figures(rest)}** left to make up.`,
     value: ({ power, double, rest, missed }: TickValues, say) =>
       missed
-        ? `The ${say.figures(power)}, worth ${say.figures(double)}, is passed over.`
-        : `${say.figures(power)} of them, worth **${say.figures(double)}**, are taken; ${say.figures(rest)} are still to be made up.`,
+        ? `The ${say.figures(power)}, worth ${say.amount(double)}, is passed over.`
+        : `${say.figures(power)} of them, worth **${say.amount(double)}**, are taken; ${say.figures(rest)} are still to be made up.`,
   },
-  'halving.sum': plain(({ parts, to }: { parts: readonly Exact[]; to: Exact }, say) => {
-    if (parts.length === 0) return `Nothing is kept: **${say.figures(to)}**.`;
-    if (parts.length === 1) return `Only **${say.figures(to)}** is kept.`;
-    const sum =
-      parts.length > 8
-        ? `The ${parts.length} numbers kept`
-        : parts.map((part) => say.figures(part)).join(' + ');
-    return `${sum} = **${say.figures(to)}**.`;
-  }),
+  'halving.sum': {
+    digit: ({ parts, to }: SumValues, say) => kept(parts, to, (amount) => say.figures(amount)),
+    value: ({ parts, to }: SumValues, say) => kept(parts, to, (amount) => say.amount(amount)),
+  },
   'halving.kept': plain(
     ({ power, double }: { power: Exact; double: Exact }, say) =>
       `the double ${say.figures(double)}, ${say.figures(power)} times the other factor`,
   ),
   'halving.answer': fixed('all numbers kept together'),
 });
+
+type SumValues = { readonly parts: readonly Exact[]; readonly to: Exact };
+
+function kept(parts: readonly Exact[], to: Exact, text: (amount: Exact) => string): string {
+  if (parts.length === 0) return `Nothing is kept: **${text(to)}**.`;
+  if (parts.length === 1) return `Only **${text(to)}** is kept.`;
+  return parts.length > 8
+    ? `The ${parts.length} numbers kept make **${text(to)}**.`
+    : `${parts.map(text).join(' + ')} = **${text(to)}**.`;
+}
 
 type TickValues = {
   readonly power: Exact;

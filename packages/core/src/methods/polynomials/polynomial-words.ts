@@ -18,7 +18,7 @@ function size(term: Exact): string {
 /** A number before letters is not written when it is one; the letters alone are counted all the same. */
 function unwritten(terms: readonly Exact[]): string {
   const [bare] = terms.filter((term) => term.letters !== '' && size(term) === '1');
-  return bare ? `unwritten 1: ${raised(bare.letters)} = 1${raised(bare.letters)}; ` : '';
+  return bare ? `Here ${raised(bare.letters)} is 1${raised(bare.letters)}. ` : '';
 }
 
 type ProductValues = {
@@ -50,7 +50,7 @@ const product: Wording<ProductValues> = {
         ? ` and ${raised(left.letters)} · ${raised(right.letters)} = ${raised(left.times(right).letters)}`
         : '';
     const alone = left.letters === '' && right.letters === '' ? 'numbers alone, ' : '';
-    const text = `${lead}${alone}${unwritten([left, right])}${numbers}${letters}${signNote(left, right, slip)}: **${termText(made)}**.`;
+    const text = `${lead}${alone}${numbers}${letters}${signNote(left, right, slip)}: **${termText(made)}**.`;
     return say.opening(text);
   },
 };
@@ -100,7 +100,7 @@ const gather: Wording<GatherValues> = {
       letters === ''
         ? `the numbers alone, ${say.list(counts)}`
         : `${say.list(counts)} times ${raised(letters)}`;
-    const line = say.opening(`${unwritten(terms)}${say.words.gather} ${all}`);
+    const line = say.opening(`${unwritten(terms)}${say.opening(say.words.gather)} ${all}`);
     return made.isZero
       ? `${line}: as much is there as is missing, they cancel and **nothing** is written.`
       : `${line}: **${termText(made)}**.`;
@@ -114,7 +114,7 @@ const alone: Wording<AloneValues> = {
   value: ({ term, letters }) =>
     letters === ''
       ? `No other number stands alone: **${termText(term)}** stays.`
-      : `Nothing else counts ${raised(letters)}: **${termText(term)}** stays.`,
+      : `No other term has ${raised(letters)}: **${termText(term)}** stays.`,
 };
 
 type TurnValues = {
@@ -132,7 +132,7 @@ const turn: Wording<TurnValues> = {
     if (slip !== '')
       return `The minus before the bracket does not reach ${termText(term)}: **${termText(made)}**.`;
     const why = isNegative(term) ? ', and minus times minus is plus' : '';
-    return `The bracket is taken away, so each of its terms is multiplied by −1: (−1) · ${closed(term)}${why}: **${termText(made)}**.`;
+    return `Taking the bracket away takes ${termText(term)} away: (−1) · ${closed(term)} = **${termText(made)}**${why}.`;
   },
 };
 

@@ -5,7 +5,7 @@ import { Exact } from '../../exact/exact.ts';
 import { numberText, numeralValue, placeValue } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { NumberLength } from '../shared/number-length.ts';
-import type { RootDigit, RootPlan, Trial } from './root-plan.ts';
+import type { Pair, RootDigit, RootPlan, Trial } from './root-plan.ts';
 import { rootPhrases } from './root-words.ts';
 import { NOT_DOUBLED, ONE_BOX } from './schools.ts';
 
@@ -55,30 +55,39 @@ export class PairWork {
   /** Where pairs end and where what is laid ends. */
   private cuts(): readonly Exact[] {
     let [pairs, laid] = [Exact.ZERO, Exact.ZERO];
-    return this.plan.digits.flatMap(({ pair, product, place }) => {
+    const worked = this.plan.digits.flatMap(({ pair, product, place }) => {
       pairs = pairs.plus(this.amount(pair, place));
       laid = laid.plus(this.amount(product, place));
       return [pairs, laid];
     });
+    return [
+      ...worked,
+      ...this.unread().map(({ value, place }) => (pairs = pairs.plus(this.amount(value, place)))),
+    ];
+  }
+
+  /** The pairs below the last place that is worked. */
+  private unread(): readonly Pair[] {
+    const last = this.plan.digits.at(-1)!.place;
+    return this.plan.pairs.filter(({ place }) => place < last);
   }
 
   /** Every pair of the number is owed and stands on the paper. */
   private open(): ReadonlyMap<number, OwedEntry> {
-    const given = this.plan.digits.filter((one) => one.given);
-    const { base } = this.plan;
+    const { base, pairs: given } = this.plan;
     let to = Exact.ZERO;
-    const drafts = given.map(({ pair, place }) => {
-      const worth = this.amount(pair, place);
+    const drafts = given.map(({ value, place }) => {
+      const worth = this.amount(value, place);
       const from = to;
       to = to.plus(worth);
       return { text: numberText(worth, base), worth, terms: this.length.between(from, to) };
     });
     const entries = this.scribe.openShares(this.length.space, drafts);
-    given.forEach(({ pair, place }, k) => {
+    given.forEach(({ value, place }, k) => {
       const entry = entries[k]!;
       this.scribe.giveFigure({
         text: entry.text,
-        glyph: pairText(pair, base, k === 0 && place >= 0),
+        glyph: pairText(value, base, k === 0 && place >= 0),
         worth: entry.worth,
         terms: entry.terms,
         role: 'operand part',
@@ -348,12 +357,13 @@ export class PairWork {
   /** What is left in the end is written beside the root. */
   private finish(): Trace {
     const name = phrase('root.answer', {});
-    const left = Exact.sum(this.left.map(({ worth }) => worth));
+    const takes = [...this.left, ...this.unread().map(({ place }) => this.owed.get(place)!)];
+    const left = Exact.sum(takes.map(({ worth }) => worth));
     if (left.isZero) return this.scribe.close(this.root, name);
     const [rest] = this.scribe.step({
       law: 'place-value',
       phase: { kind: 'rest' },
-      takes: this.left,
+      takes,
       writes: [
         {
           role: 'rest',

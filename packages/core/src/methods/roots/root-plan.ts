@@ -36,6 +36,8 @@ export interface RootDigit {
 export interface RootPlan {
   readonly base: number;
   readonly digits: readonly RootDigit[];
+  /** The pairs of the number as it is given, from the left. */
+  readonly pairs: readonly Pair[];
   /** How many pairs of the given number stand after the point. */
   readonly decimals: number;
 }
@@ -51,8 +53,8 @@ const PLACES: Readonly<Record<string, number>> = {
 };
 
 /**
- * Plans a root digit by digit. Pairs are ticked from the point; after the given ones pairs of zeros follow
- * until the asked place, unless nothing is left before.
+ * Plans a root digit by digit. Pairs are ticked from the point; those of the number come first, then pairs of zeros,
+ * down to the asked place, unless nothing is left before. Pairs below that place stay with what is left.
  */
 export function planRoot(
   radicand: Numeral,
@@ -65,7 +67,7 @@ export function planRoot(
   const decimals = pairs.filter(({ place }) => place < 0).length;
   const digits: RootDigit[] = [];
   let [root, left] = [0n, 0n];
-  for (let place = pairs[0]!.place; place >= -Math.max(asked, decimals); place--) {
+  for (let place = pairs[0]!.place; place >= -asked; place--) {
     const own = pairs.find((pair) => pair.place === place);
     const isOver = left === 0n && !own && place < 0;
     if (isOver) break;
@@ -98,10 +100,11 @@ export function planRoot(
     root = root * BigInt(base) + BigInt(found.digit);
     left = found.left;
   }
-  return { base, digits, decimals };
+  return { base, digits, pairs, decimals };
 }
 
-interface Pair {
+/** Two figures of the number, named by the place of the root's digit. */
+export interface Pair {
   readonly place: number;
   readonly value: bigint;
 }

@@ -44,7 +44,7 @@ const subtract: Wording<SubtractValues> = {
     if (trueLeft.isZero && root.isZero)
       return 'Of nothing, **nothing** is laid and nothing is left.';
     return trueLeft.isZero
-      ? `**Nothing** is left: the square of ${say.worth(root)} is full.`
+      ? `**Nothing** is left of the pairs so far beside the square of ${say.worth(root)}.`
       : `**${say.worth(trueLeft)}** is not laid yet beside the square of ${say.worth(root)}.`;
   },
 };
@@ -146,7 +146,7 @@ const prime: Wording<PrimeValues> = {
   value: ({ number, prime: by, rest }, say) =>
     rest.equals(Exact.ONE)
       ? `${say.worth(number)} is itself a prime: **${say.worth(by)}** ends the ladder.`
-      : `${say.worth(number)} is **${say.worth(by)} ${say.times} ${say.worth(rest)}**; ${say.worth(by)} is the smallest number that goes into it.`,
+      : `${say.worth(number)} is **${say.worth(by)} ${say.times} ${say.worth(rest)}**; ${say.worth(by)} is its smallest prime factor.`,
 };
 
 type PairValues = { readonly prime: Exact; readonly slip: string };
@@ -162,7 +162,7 @@ const pair: Wording<PairValues> = {
     const p = say.worth(by);
     return slip === ''
       ? `${p} ${say.times} ${p} is the square of ${p}, so its root is **${p}**.`
-      : `${p} ${say.times} ${p} is taken out as if it were its own root.`;
+      : `${p} ${say.times} ${p} is taken out whole, where its root is only one ${p}.`;
   },
 };
 
@@ -200,7 +200,7 @@ const out: Wording<OutValues> = {
       return `No square but 1 divides ${say.worth(under)}, so it all stays under the root: **${text}**.`;
     return inside.length === 0
       ? `The number is ${square}, a square of side **${text}**.`
-      : `The number is ${say.worth(under)} squares of ${square}; no square divides ${say.worth(under)}: **${text}**.`;
+      : `The number is ${say.worth(under)} squares of ${square}, and no pair is left in ${say.worth(under)}: **${text}**.`;
   },
 };
 
@@ -218,7 +218,7 @@ export const rootPhrases = definePhrases({
   'root.over': over,
   'root.single': plain(
     ({ number }: { number: Exact }, say) =>
-      `${say.worth(number)} is 1 or 0, its own root: **${say.worth(number)}**.`,
+      `${say.worth(number)} ${say.times} ${say.worth(number)} is ${say.worth(number)}, so the root is **${say.worth(number)}**.`,
   ),
   'root.strip': plain(({ width }: { width: Exact }, say) => `the strips ${say.worth(width)} wide`),
   'root.square': plain(({ side }: { side: Exact }, say) => `the square of ${say.worth(side)}`),

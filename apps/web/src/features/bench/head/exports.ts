@@ -1,4 +1,4 @@
-import { agreement, agreementLatex, agreementMarkdown, registry, sheetSvg } from '@levee/core';
+import { reasonsLatex, reasonsMarkdown, reasonsOf, registry, sheetSvg } from '@levee/core';
 import { currentDocument } from '../../../store/comparison-store.ts';
 import type { Settings } from '../../../store/settings-store.ts';
 import { download, fileName } from '../../../ui/download.ts';
@@ -20,9 +20,9 @@ export function exportAs(
     case 'json':
       return download(name('levee.json'), JSON.stringify(document, null, 2), 'application/json');
     case 'markdown':
-      return download(name('md'), agreementMarkdown(agreement(comparison), names), 'text/markdown');
+      return download(name('md'), reasonsMarkdown(reasonsOf(comparison), names), 'text/markdown');
     case 'latex':
-      return download(name('tex'), agreementLatex(agreement(comparison), names), 'text/x-tex');
+      return download(name('tex'), reasonsLatex(reasonsOf(comparison), names), 'text/x-tex');
     case 'svg':
       for (const { id, method, sheet, lane, index } of papers) {
         const svg = sheetSvg(sheet, lane.trace, {

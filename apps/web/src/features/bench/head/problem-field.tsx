@@ -7,6 +7,7 @@ import {
   readProblem,
   refusalText,
   registry,
+  type Beside,
   type Notation,
   type Problem,
 } from '@levee/core';
@@ -17,12 +18,13 @@ import { withTyped } from '../../../store/story.ts';
 import { notify } from '../../../ui/notices.tsx';
 import { isTypeset, ProblemText } from '../../../ui/problem-text.tsx';
 import { Tex } from '../../../ui/tex.tsx';
+import { judgedAnswer } from './claimed.ts';
 import { useNotation } from '../../../worked/use-worked.ts';
 import { tooLong } from '../../../worked/work.ts';
 
 /** What a typed text comes to: a problem for the bench, or one sentence why not. */
 export type Typed =
-  | { readonly ok: true; readonly problem: Problem }
+  | ({ readonly ok: true; readonly problem: Problem } & Beside)
   | { readonly ok: false; readonly sentence: string; readonly at: number | null };
 
 export function readTyped(text: string, decimalComma = false): Typed {
@@ -35,7 +37,7 @@ export function readTyped(text: string, decimalComma = false): Typed {
   const long = tooLong(problem);
   if (long !== null) return { ok: false, sentence: long, at: null };
   const answers = registry.methods.map((method) => method.accepts(problem));
-  if (answers.some(({ ok }) => ok)) return { ok: true, problem };
+  if (answers.some(({ ok }) => ok)) return read;
   const reasons = answers.flatMap((answer) => (answer.ok ? [] : [answer.reason]));
   return { ok: false, sentence: refusalText(mostTelling(reasons)), at: null };
 }
@@ -54,7 +56,7 @@ export function ProblemField() {
   const commit = () => {
     if (typed === null || !reading?.ok) return;
     setTyped(null);
-    applyProblem(reading.problem);
+    applyProblem(reading, notation);
   };
   const press = (event: KeyboardEvent) => {
     if (event.key === 'Enter' && reading?.ok !== false) {
@@ -79,19 +81,16 @@ export function ProblemField() {
         autoComplete="off"
         maxLength={5000}
         style={fieldStyle(shown.length)}
-        className={!focused && isTypeset(kept) ? 'covered' : undefined}
+        className={typed !== null ? 'pending' : !focused && isTypeset(kept) ? 'covered' : undefined}
         onFocus={(event) => {
           setFocused(true);
           event.target.select();
         }}
         onChange={(event) => setTyped(event.target.value)}
         onKeyDown={press}
-        onBlur={() => {
-          setFocused(false);
-          commit();
-        }}
+        onBlur={() => setFocused(false)}
       />
-      {!focused && isTypeset(kept) && (
+      {!focused && typed === null && isTypeset(kept) && (
         <div className="problem-cover" aria-hidden>
           <ProblemText problem={kept} />
         </div>
@@ -107,10 +106,18 @@ function fieldStyle(length: number): CSSProperties {
   return { fontSize, width: `${Math.min(34, Math.max(5, length + 0.5)) * 0.6}em` };
 }
 
-function applyProblem(problem: Problem): void {
+function applyProblem(
+  { problem, unit, claimed }: Beside & { problem: Problem },
+  notation: Notation,
+): void {
   const { content } = useComparison.getState();
-  const next = withTyped(content, problem);
-  if (next.problem === content.problem) return;
+  const typed = withTyped(content, problem);
+  const next = unit !== undefined && typed.unit === '' ? { ...typed, unit } : typed;
+  const judged = claimed ? [judgedAnswer(problem, claimed, notation)] : [];
+  if (next.problem === content.problem) {
+    if (judged.length > 0) notify(judged.join(''));
+    return;
+  }
   dispatch(changed(() => next));
   const gone = content.papers.filter(({ method }) => !registry.get(method).accepts(problem).ok);
   const said = [
@@ -118,8 +125,12 @@ function applyProblem(problem: Problem): void {
     ...(content.story + content.unit !== '' && next.story + next.unit === ''
       ? ['Story and unit belong to the other computation and were taken off.']
       : []),
+    ...(content.estimate && !next.estimate
+      ? ['The estimate belongs to the other computation and was taken off.']
+      : []),
   ];
-  if (said.length > 0) notify([...said, 'Undo brings all back.'].join(' '));
+  const undo = said.length > 0 ? ['Undo brings all back.'] : [];
+  if (judged.length + said.length > 0) notify([...judged, ...said, ...undo].join(' '));
 }
 
 function paperNotice(gone: number, all: number): readonly string[] {

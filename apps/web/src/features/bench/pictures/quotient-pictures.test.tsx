@@ -127,7 +127,7 @@ describe('why they agree, in a line', () => {
     page.show(<AgreePanel />);
     expect(page.text('.agree')).toMatch(/checked ✓/);
     expect(page.text('.agree')).toMatch(/each shared by the divisor/);
-    expect(page.text('.agree')).toMatch(/by scale both/);
+    expect(page.text('.agree')).toMatch(/by scaling both numbers/);
     page.open('3/4 + 1/6', PARTS);
     page.show(<AgreePanel />);
     expect(page.texts('.agree dd')[0]).toMatch(/^18\/24 \+ 4\/24 = 22\/24 = 11\/12/);

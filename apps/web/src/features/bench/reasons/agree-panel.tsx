@@ -1,6 +1,9 @@
 import {
   LAW_LABELS,
+  commonText,
+  differingCuts,
   expressionLine,
+  inNotation,
   leakText,
   movesLatex,
   sumTex,
@@ -9,9 +12,11 @@ import {
   type Agreement,
   type MethodAgreement,
   type Notation,
+  type Reasons,
   type SumExpression,
 } from '@levee/core';
 import type { ReactNode } from 'react';
+import { MathText } from '../../../ui/math-text.tsx';
 import { Tex } from '../../../ui/tex.tsx';
 import { copy } from '../../../ui/copy.ts';
 import { isPlain } from '../../../certificate/plain-terms.ts';
@@ -28,7 +33,7 @@ const MOST_TERMS = 16;
 function statusOf(made: Certified | null): string {
   if (made === null) return 'checking …';
   if (!made.confirmed) return 'the check failed';
-  const slipped = made.certificate.methods.some(({ leak }) => leak !== undefined);
+  const slipped = made.reasons.common.methods.some(({ leak }) => leak !== undefined);
   return slipped ? 'checked, up to the slip' : 'checked ✓';
 }
 
@@ -44,14 +49,14 @@ export function AgreePanel() {
             {statusOf(made)}
           </span>
         </h2>
-        <AgreeActions certificate={made?.certificate ?? null} />
+        <AgreeActions reasons={made?.reasons ?? null} />
       </header>
-      {made && <AgreeLines certificate={made.certificate} />}
+      {made && <AgreeLines reasons={made.reasons} />}
     </section>
   );
 }
 
-function AgreeActions({ certificate }: { readonly certificate: Agreement | null }) {
+function AgreeActions({ reasons }: { readonly reasons: Reasons | null }) {
   const { papers } = useWorked();
   const why = useCommand('why');
   const notation = useNotation();
@@ -63,8 +68,8 @@ function AgreeActions({ certificate }: { readonly certificate: Agreement | null 
       <button
         type="button"
         className="chip"
-        disabled={!certificate}
-        onClick={() => certificate && void copy(latexOf(certificate, papers, notation))}
+        disabled={!reasons}
+        onClick={() => reasons && void copy(latexOf(reasons, papers, notation))}
       >
         copy LaTeX
       </button>
@@ -72,36 +77,50 @@ function AgreeActions({ certificate }: { readonly certificate: Agreement | null 
   );
 }
 
-function AgreeLines({ certificate }: { readonly certificate: Agreement }) {
+function AgreeLines({ reasons }: { readonly reasons: Reasons }) {
   const { papers } = useWorked();
   const notation = useNotation();
   const say = useSpeaker();
-  const texts = termTextsOf(certificate);
-  const count = certificate.terms.length;
-  const text = (method: MethodAgreement): ReactNode => {
-    if (count > MOST_TERMS) return `${count} terms, bracketed in ${method.moves.length} moves`;
-    if (isPlain(texts)) {
-      return bracketing(method, (expression) => expressionLine(expression, texts, notation));
-    }
-    const most = texts.script === 'terms' ? 2 : 3;
-    return (
-      <Tex source={lastLines(method, most, (expression) => sumTex(expression, texts, notation))} />
-    );
-  };
+  const { common } = reasons;
   return (
     <>
       <dl>
-        {certificate.methods.map((method, k) => (
-          <Line
-            key={k}
-            name={papers[k]!.title}
-            text={text(method)}
-            law={method.leak ? leakText(method.leak, say.pointed.bind(say)) : lastLaw(method)}
-          />
-        ))}
+        {reasons.alone.map((own, k) => {
+          const method = own.methods[0]!;
+          return (
+            <Line
+              key={k}
+              name={papers[k]!.title}
+              text={ownText(own, notation)}
+              law={method.leak ? leakText(method.leak, say.pointed.bind(say)) : lastLaw(method)}
+            />
+          );
+        })}
       </dl>
-      <p className="caption">{closing(count, certificate)}</p>
+      <p className="caption">
+        {differingCuts(reasons).length > 0 && (
+          <>
+            <MathText text={commonText(reasons, (text) => inNotation(text, notation))} />{' '}
+          </>
+        )}
+        {closing(common.terms.length, common)}
+      </p>
     </>
+  );
+}
+
+/** The last bracketing of a method in its own cut, or how long its reason is. */
+function ownText(own: Agreement, notation: Notation): ReactNode {
+  const method = own.methods[0]!;
+  const texts = termTextsOf(own);
+  const count = own.terms.length;
+  if (count > MOST_TERMS) return `${count} terms, bracketed in ${method.moves.length} moves`;
+  if (isPlain(texts)) {
+    return bracketing(method, (expression) => expressionLine(expression, texts, notation));
+  }
+  const most = texts.script === 'terms' ? 2 : 3;
+  return (
+    <Tex source={lastLines(method, most, (expression) => sumTex(expression, texts, notation))} />
   );
 }
 
@@ -190,11 +209,11 @@ function lastLaw({ moves }: MethodAgreement): string {
   return told ? `by ${LAW_LABELS[told]}` : '';
 }
 
-function latexOf(certificate: Agreement, papers: Worked['papers'], notation: Notation): string {
-  return certificate.methods
+function latexOf({ alone }: Reasons, papers: Worked['papers'], notation: Notation): string {
+  return alone
     .map(
-      ({ moves }, k) =>
-        `% ${papers[k]!.method.name}\n${movesLatex(certificate.problem, moves, termTextsOf(certificate), notation)}`,
+      (own, k) =>
+        `% ${papers[k]!.method.name}\n${movesLatex(own.problem, own.methods[0]!.moves, termTextsOf(own), notation)}`,
     )
     .join('\n\n');
 }
