@@ -3,7 +3,7 @@ import { lettersText } from '../exact/terms-text.ts';
 import { numberText, numeralValue, placeValue, pointedText } from '../exact/numeral.ts';
 import type { ProblemKind } from '../problem/kinds.ts';
 import { scriptOf } from '../problem/script.ts';
-import type { Trace } from './account.ts';
+import type { Mark, Trace } from './account.ts';
 import { rootOf } from './root.ts';
 
 /**
@@ -50,15 +50,29 @@ function quotientText({ problem, groups, steps }: Trace): string {
     return repeating(pointedText(count, decimals, base), repeats.text);
   }
   const divisor = numeralValue(problem.operands[1]!);
-  const quotient = numberText(written, base);
+  const quotient = withKeptZeros(written, marks, base);
   return rest ? `${quotient} r ${numberText(rest.worth.times(divisor), base)}` : quotient;
+}
+
+/** A number with as many figures after the point as its marks have, zeros at its end included. */
+function withKeptZeros(amount: Exact, marks: readonly Mark[], base: number): string {
+  const places = marks.flatMap(({ role, place }) =>
+    role === 'answer' && place !== undefined ? [place] : [],
+  );
+  const decimals = -Math.min(0, ...places);
+  const count = amount.times(placeValue(base, decimals));
+  return decimals > 0 && count.isWhole
+    ? pointedText(count.numerator, decimals, base)
+    : numberText(amount, base);
 }
 
 /** `86`, `6√2`, `8.48 r 0.0896`. */
 function rootText(trace: Trace): string {
   const { base } = trace.problem;
   const { root, under, left } = rootOf(trace);
-  const outside = numberText(root, base);
+  const ids = new Set(trace.groups.at(-1)!.marks);
+  const marks = trace.steps.flatMap(({ gives }) => gives).filter(({ id }) => ids.has(id));
+  const outside = withKeptZeros(root, marks, base);
   if (!under.equals(Exact.ONE)) {
     return `${root.equals(Exact.ONE) ? '' : outside}√${numberText(under, base)}`;
   }

@@ -95,7 +95,7 @@ describe('works with decimals', () => {
     const sum = said(worked('column-addition', '12.5 + 3.75'), 'value');
     expect(sum[1]).toBe('The tenths of all addends make 12 tenths: write 2 tenths, carry 1 one.');
     const product = said(worked('lattice', '3.6 × 20.5'), 'value');
-    expect(product[0]).toMatch(/^5 tenths × 6 tenths are 30 hundredths/);
+    expect(product[0]).toMatch(/^5 tenths × 6 tenths make 30 hundredths/);
     const grid = said(worked('grid-multiplication', '3.6 × 20.5'), 'value');
     expect(grid.find((line) => line.startsWith('The row of 0.5'))).toBe(
       'The row of 0.5 gathers 3.6 × 0.5: 1.8.',

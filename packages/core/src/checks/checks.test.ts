@@ -151,7 +151,7 @@ describe('adding back', () => {
   it('has the little ones of equal additions for its carries', () => {
     const { lines } = checkOf('inverse').make(subject(subtraction), Exact.of(255));
     expect(lines).toEqual([
-      '255 + 387 = 642, to be 642.',
+      '255 + 387 = 642, the minuend.',
       'Adding back carries into the tens and hundreds.',
       'The little ones below stand in the tens and hundreds: they are these carries.',
     ]);
@@ -175,11 +175,11 @@ describe('adding back', () => {
   it('takes an addend from a sum, and a negative difference back to its minuend', () => {
     const sum = subject(comparisonOf('46 + 58 + 7', 'scratch-addition'));
     expect(checkOf('inverse').make(sum, Exact.of(111)).lines).toEqual([
-      '111 − 7 = 104, to be 104, the sum of the others.',
+      '111 − 7 = 104, the sum of the others.',
     ]);
     const negative = subject(comparisonOf('387 − 642', 'partial-differences'));
     expect(checkOf('inverse').make(negative, Exact.of(-255)).lines).toEqual([
-      '−255 + 642 = 387, to be 387.',
+      '−255 + 642 = 387, the minuend.',
     ]);
     expect(checkOf('inverse').make(negative, Exact.of(-245)).outcome).toBe('disagrees');
   });

@@ -207,21 +207,21 @@ describe('casting out', () => {
 
 describe('the inverse', () => {
   it.each([
-    ['46 × 58', 'lattice', '2668 ÷ 58 = 46, to be 46, the other factor.'],
-    ['0 × 58', 'lattice', '0 ÷ 58 = 0, to be 0, the other factor.'],
-    ['2 × 3.5 × 4', 'lattice', '28 ÷ 4 = 7, to be 7, the product of the others.'],
+    ['46 × 58', 'lattice', '2668 ÷ 58 = 46, the other factor.'],
+    ['0 × 58', 'lattice', '0 ÷ 58 = 0, the other factor.'],
+    ['2 × 3.5 × 4', 'lattice', '28 ÷ 4 = 7, the product of the others.'],
     [
       '955 ÷ 7',
       'long-division',
-      '136 × 7 + 3 = 955, to be 955: quotient × divisor + remainder is the dividend.',
+      '136 × 7 + 3 = 955, the dividend: quotient × divisor + remainder.',
     ],
     [
       '31.5 ÷ 0.7',
       'short-division',
-      '45 × 0.7 = 31.5, to be 31.5: quotient × divisor + remainder is the dividend.',
+      '45 × 0.7 = 31.5, the dividend: quotient × divisor + remainder.',
     ],
-    ['5 1/6 − 2 5/6', 'mixed-separate', '2 1/3 + 2 5/6 = 5 1/6, to be 5 1/6.'],
-    ['3/4 + 1/6', 'cross-products', '11/12 − 1/6 = 3/4, to be 3/4, the other addend.'],
+    ['5 1/6 − 2 5/6', 'mixed-separate', '2 1/3 + 2 5/6 = 5 1/6, the minuend.'],
+    ['3/4 + 1/6', 'cross-products', '11/12 − 1/6 = 3/4, the other addend.'],
   ])('of %s by %s goes back', (text, method, line) => {
     expect(said('inverse', text, method)).toEqual(['agrees', line]);
   });
@@ -229,7 +229,7 @@ describe('the inverse', () => {
   it('tells a wrong quotient with what it would leave', () => {
     expect(said('inverse', '46 × 58', 'lattice', Exact.of(2600))).toEqual([
       'disagrees',
-      '2600 ÷ 58 = 44 r 48, to be 46, the other factor.',
+      '2600 ÷ 58 = 44 r 48, but the other factor is 46.',
     ]);
     const nothing = checkOf('inverse').lacks(subjectOf(comparisonOf('0 × 0', 'lattice')));
     expect(nothing).toMatch(/nothing can be divided back/);

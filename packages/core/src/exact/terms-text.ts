@@ -7,7 +7,9 @@ export const RAISED_RUN = /[⁰¹²³⁴-⁹]+/g;
 
 /** A whole number in raised figures: `12` as `¹²`. */
 export function raisedNumber(value: number | string): string {
-  return [...String(value)].map((figure) => RAISED[Number(figure)]).join('');
+  return [...String(value)]
+    .map((figure) => (figure === '-' ? '⁻' : RAISED[Number(figure)]))
+    .join('');
 }
 
 /** A run of raised figures as plain ones. */

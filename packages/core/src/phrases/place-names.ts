@@ -30,10 +30,10 @@ function decimalPlaces(place: number): string {
   return `${[lead, group].filter(Boolean).join(' ')}s`;
 }
 
-/** From a thousand on a place is called by its power. */
+/** From a hundred on a place is called by its power: `places of 8³`. */
 function powerPlaces(base: number, place: number): string {
   const size = base ** Math.abs(place);
-  if (size >= 1000) return `places of ${base}${raisedNumber(place)}`;
+  if (size >= 100) return `places of ${base}${raisedNumber(place)}`;
   const word = inWords(size);
   if (place > 0) return word.endsWith('x') ? `${word}es` : `${word}s`;
   return size === 2 ? 'halves' : `${ordinal(word)}s`;
@@ -46,15 +46,11 @@ const SMALL = [
 ];
 const TENS = ['twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety'];
 
-/** A number below a thousand in words, as places of other bases are named. */
+/** A number below a hundred in words, as places of other bases are named. */
 function inWords(number: number): string {
   if (number < 20) return SMALL[number]!;
-  if (number < 100) {
-    const ones = number % 10;
-    return `${TENS[Math.floor(number / 10) - 2]!}${ones === 0 ? '' : `-${SMALL[ones]!}`}`;
-  }
-  const rest = number % 100;
-  return `${SMALL[Math.floor(number / 100)]!}-hundred${rest === 0 ? '' : `-${inWords(rest)}`}`;
+  const ones = number % 10;
+  return `${TENS[Math.floor(number / 10) - 2]!}${ones === 0 ? '' : `-${SMALL[ones]!}`}`;
 }
 
 const ORDINALS: Readonly<Record<string, string>> = {

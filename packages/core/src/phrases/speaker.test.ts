@@ -34,9 +34,9 @@ describe('places', () => {
 
   it('are powers outside base ten, and ones are as they are called', () => {
     expect(speaker({ ones: 'units' }).places(0)).toBe('units');
-    expect(speaker({}, 2).places(3)).toBe('8s');
-    expect(speaker({}, 16).places(2)).toBe('256s');
-    expect(speaker({}, 2).places(40)).toBe('2⁴⁰s');
+    expect(speaker({}, 2).places(3)).toBe('eights');
+    expect(speaker({}, 16).places(2)).toBe('places of 16²');
+    expect(speaker({}, 2).places(40)).toBe('places of 2⁴⁰');
   });
 });
 
@@ -52,11 +52,11 @@ describe('counts', () => {
     expect(speaker().count(count, place)).toBe(text);
   });
 
-  it('are worth the same in every base, and so are said in base ten', () => {
-    expect(speaker({}, 8).count(9, 0)).toBe('9 ones');
-    expect(speaker({}, 2).count(2, 5)).toBe('2×32');
-    expect(speaker({}, 16).placeFact(11, 0, 12, 1)).toBe('11 × 12×16 are **132×16**');
-    expect(speaker({ times: '·' }, 8).count(3, 2)).toBe('3·64');
+  it('are said in the figures of their base', () => {
+    expect(speaker({}, 8).count(9, 0)).toBe('11 ones');
+    expect(speaker({}, 2).count(2, 5)).toBe('10 thirty-twos');
+    expect(speaker({}, 16).placeFact(11, 0, 12, 1)).toBe('B × C sixteens make **84 sixteens**');
+    expect(speaker({ times: '·' }, 8).count(3, 2)).toBe('3 sixty-fours');
     expect(speaker({}, 16).number(171)).toBe('AB');
   });
 });
@@ -82,10 +82,10 @@ describe('facts', () => {
   });
 
   it('tell the places in value voice', () => {
-    expect(speaker().placeFact(5, 1, 4, 1)).toBe('5 tens × 4 tens are **20 hundreds**');
-    expect(speaker().placeFact(1, 0, 1, 0)).toBe('1 × 1 one is **1 one**');
+    expect(speaker().placeFact(5, 1, 4, 1)).toBe('5 tens × 4 tens make **20 hundreds**');
+    expect(speaker().placeFact(1, 0, 1, 0)).toBe('1 × 1 one makes **1 one**');
     expect(speaker({ facts: 'lots of' }).placeFact(8, 0, 6, 0)).toBe(
-      '8 lots of 6 ones are **48 ones**',
+      '8 lots of 6 ones make **48 ones**',
     );
   });
 });
@@ -117,7 +117,7 @@ describe('opening a place', () => {
   });
 
   it('tells ten of the base', () => {
-    expect(speaker({}, 8).open(1)).toBe('regroup 1×8 as **8 ones**');
+    expect(speaker({}, 8).open(1)).toBe('regroup 1 eight as **10 ones**');
   });
 });
 
@@ -135,9 +135,9 @@ describe('subtraction', () => {
     expect(speaker().count(-1, 0)).toBe('−1 one');
     expect(speaker().number(-7)).toBe('−7');
     expect(speaker().amount(Exact.of(-255))).toBe('−255');
-    expect(speaker({}, 2).count(-3, 2)).toBe('−3×4');
-    expect(speaker({}, 2).count(3, -3)).toBe('3/8');
-    expect(speaker({}, 2).count(0, -3)).toBe('0');
+    expect(speaker({}, 2).count(-3, 2)).toBe('−11 fours');
+    expect(speaker({}, 2).count(3, -3)).toBe('11 eighths');
+    expect(speaker({}, 2).count(0, -3)).toBe('0 eighths');
     expect([speaker().is(1), speaker().is(2), speaker().is(-1)]).toEqual(['is', 'are', 'is']);
   });
 });

@@ -147,7 +147,7 @@ export class Speaker {
     [leftOperand, rightOperand]: readonly [number, number] = [1, 0],
   ): string {
     const isOnes = this.truePlace(leftPlace, leftOperand) === 0;
-    const first = isOnes ? String(left) : this.count(left, leftPlace, leftOperand);
+    const first = isOnes ? this.number(left) : this.count(left, leftPlace, leftOperand);
     const product = left * right;
     const verb = left === 1 ? 'makes' : 'make';
     const sign = this.words.facts === 'lots of' ? 'lots of' : this.times;
@@ -216,8 +216,9 @@ export class Speaker {
     return Math.abs(count) === 1 ? 'is' : 'are';
   }
 
-  /** The first letter made large, for the beginning of a sentence. */
+  /** The first letter made large, for the beginning of a sentence; a letter that stands for a number stays as it is. */
   opening(text: string): string {
+    if (/^\p{Ll}(?:[⁰¹²³⁴-⁹]|\s*[·=+−^(:]|\p{Ll}(?:[⁰¹²³⁴-⁹]|\s*[·=+−]))/u.test(text)) return text;
     return text.charAt(0).toUpperCase() + text.slice(1);
   }
 

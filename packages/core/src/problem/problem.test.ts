@@ -68,37 +68,63 @@ describe('readProblem', () => {
     ['46) × 58', { code: 'bracket-unopened', at: 3 }],
     ['1,000 × 3', { code: 'comma-in-number', at: 2 }],
     ['12_2 × 1_2', { code: 'digit-not-in-base', digit: '2', base: 2, at: 2 }],
-    ['1_17 × 1_17', { code: 'base-unknown', base: '17', at: 1 }],
+    ['1_17 × 1_17', { code: 'base-unknown', base: '17', at: 3 }],
     ['10_2 × 10', { code: 'mixed-bases', bases: [2, 10] }],
     ['4 ÷ 0', { code: 'divides-by-zero', dividend: '4' }],
     ['0.0 ÷ 0.00', { code: 'divides-by-zero', dividend: '0.0' }],
-    ['6 ÷ 3 ÷ 2', { code: 'kind-not-offered', kind: 'mixed operations' }],
-    ['46 × -58', { code: 'kind-not-offered', kind: 'signed product' }],
-    ['46 − 5 − 8', { code: 'kind-not-offered', kind: 'mixed sum' }],
-    ['46 − (5 − 8)', { code: 'kind-not-offered', kind: 'mixed sum' }],
-    ['−46 + 58', { code: 'kind-not-offered', kind: 'signed sum' }],
-    ['46 + (−58)', { code: 'kind-not-offered', kind: 'signed sum' }],
+    ['6 ÷ 3 ÷ 2', { code: 'kind-not-offered', kind: 'string of divisions' }],
+    ['46 × -58', { code: 'kind-not-offered', kind: 'negative number' }],
+    ['2.5 − 1 + 2', { code: 'kind-not-offered', kind: 'mixed sum' }],
+    ['−4.6 + 58', { code: 'kind-not-offered', kind: 'negative number' }],
+    ['--5', { code: 'kind-not-offered', kind: 'negative number' }],
+    ['5/0', { code: 'divides-by-zero', dividend: '5' }],
+    ['(x+1)/(x−1)', { code: 'kind-not-offered', kind: 'quotient with letters' }],
+    ['46 × 58 = ?', { code: 'answer-unread', found: '?' }],
     ['46 + 5 × 8', { code: 'kind-not-offered', kind: 'mixed operations' }],
     ['1/2', { code: 'one-number', number: '1/2' }],
     ['1/2 + 3/0', { code: 'divides-by-zero', dividend: '3' }],
-    ['1.5/2 + 3', { code: 'kind-not-offered', kind: 'fraction' }],
+    ['1.5/2 + 3', { code: 'kind-not-offered', kind: 'uneven fraction' }],
     ['1_2/10_2 + 1_2', { code: 'kind-not-offered', kind: 'fraction' }],
-    ['1/2 + 0.5', { code: 'kind-not-offered', kind: 'fraction' }],
     [
       Array(41).fill('7').join('+'),
       { code: 'too-many-operands', kind: 'sum', operands: 41, limit: 40 },
     ],
     ['1/3 × 2', { code: 'kind-not-offered', kind: 'fraction' }],
     ['2(x+1) + 3x', { code: 'kind-not-offered', kind: 'mixed operations' }],
-    ['x ÷ 2', { code: 'kind-not-offered', kind: 'mixed operations' }],
+    ['x ÷ 2', { code: 'kind-not-offered', kind: 'quotient with letters' }],
     ['√x', { code: 'kind-not-offered', kind: 'root of an expression' }],
     ['√(7 + 9)', { code: 'kind-not-offered', kind: 'root of an expression' }],
     ['√(1/4)', { code: 'kind-not-offered', kind: 'root of an expression' }],
     ['√-4', { code: 'kind-not-offered', kind: 'negative root' }],
     ['√(-4)', { code: 'kind-not-offered', kind: 'negative root' }],
-    ['3^12', { code: 'kind-not-offered', kind: 'power' }],
+    ['3^12', { code: 'kind-not-offered', kind: 'large power' }],
   ])('refuses %s with a reason', (text, reason) => {
     expect(reasonOf(text)).toEqual(reason);
+  });
+
+  it.each([
+    ['12,5 × 3', '12.5 × 3', 'product'],
+    ['12 345 + 6', '12345 + 6', 'sum'],
+    ['.5 + .25', '0.5 + 0.25', 'sum'],
+    ['€ 12.40 + € 3.75', '12.40 + 3.75', 'sum'],
+    ['1/3 + 0.5', '1/3 + 5/10', 'sum'],
+    ['5 1/6 − 2.25', '5 1/6 − 2 25/100', 'difference'],
+    ['7 − 3 + 2', '7 − 3 + 2', 'sum'],
+    ['46 − 5 − 8', '46 − 5 − 8', 'sum'],
+    ['46 − (5 − 8)', '46 − (5 − 8)', 'difference'],
+    ['3 − (−4)', '3 − (−4)', 'difference'],
+    ['−46 + 58', '−46 + 58', 'sum'],
+  ])('reads %s as %s, a %s', (typed, text, kind) => {
+    const read = readProblem(typed);
+    if (!read.ok) throw new Error(failureText(read.reason));
+    expect([problemText(read.problem), read.problem.kind]).toEqual([text, kind]);
+    const again = readProblem(text);
+    expect(again).toMatchObject({ ok: true, problem: read.problem });
+  });
+
+  it('keeps what stands beside the problem', () => {
+    expect(readProblem('€ 12.40 + € 3.75')).toMatchObject({ unit: '€' });
+    expect(readProblem('46*58=2668')).toMatchObject({ claimed: { kind: 'number' } });
   });
 
   it('refuses numbers and texts beyond what is worked', () => {
@@ -121,7 +147,7 @@ describe('readProblem', () => {
       '--',
       '46**58',
       'prose here',
-      '1.5 + 1/2',
+      '1.5/2 + 1/2',
       '(',
       '))',
       '<',

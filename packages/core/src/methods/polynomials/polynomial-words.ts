@@ -44,13 +44,21 @@ const product: Wording<ProductValues> = {
     const lead = named === '' ? '' : `${named}: `;
     const each = `every ${termText(left)} meets every ${termText(right)}`;
     if (slip === 'missed-product') return say.opening(`${lead}${each}, but this one is left out.`);
-    const numbers = `${size(left)} · ${size(right)} = ${size(left.times(right))}`;
-    const letters =
-      left.letters !== '' && right.letters !== ''
-        ? ` and ${raised(left.letters)} · ${raised(right.letters)} = ${raised(left.times(right).letters)}`
-        : '';
+    const isBare = size(left) === '1' && size(right) === '1' && left.times(right).letters !== '';
+    const facts = [
+      ...(isBare ? [] : [`${size(left)} · ${size(right)} = ${size(left.times(right))}`]),
+      ...(left.letters !== '' && right.letters !== ''
+        ? [
+            `${raised(left.letters)} · ${raised(right.letters)} = ${raised(left.times(right).letters)}`,
+          ]
+        : []),
+    ];
+    const fact =
+      facts.length > 0
+        ? facts.join(' and ')
+        : `${[left, right].map((term) => raised(term.letters) || '1').join(' · ')} = ${raised(left.times(right).letters)}`;
     const alone = left.letters === '' && right.letters === '' ? 'numbers alone, ' : '';
-    const text = `${lead}${alone}${numbers}${letters}${signNote(left, right, slip)}: **${termText(made)}**.`;
+    const text = `${lead}${alone}${fact}${signNote(left, right, slip)}: **${termText(made)}**.`;
     return say.opening(text);
   },
 };
