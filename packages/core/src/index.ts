@@ -34,7 +34,7 @@ export { readAddress, readWhere, whereText, type Where } from './account/chance.
 export { structureOf, type Structure } from './problem/structure.ts';
 export { findingText } from './problem/structure-text.ts';
 export { expressionTex } from './problem/expression-tex.ts';
-export { estimateOf, proposedOperands, roundings } from './problem/estimate.ts';
+export { estimateOf, canBeRounded, proposedOperands, roundings } from './problem/estimate.ts';
 export type {
   EntryId,
   Given,

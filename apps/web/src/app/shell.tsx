@@ -1,26 +1,26 @@
-import { NavLink, Outlet, useLocation, useMatch } from 'react-router';
+import { inNotation } from '@levee/core';
 import { Suspense, useEffect, useState } from 'react';
+import { NavLink, Outlet, useLocation, useMatch } from 'react-router';
+import { useComparison } from '../store/comparison-store.ts';
+import { useSettings } from '../store/settings-store.ts';
 import { LeftDraftsBar } from './left-drafts-bar.tsx';
+
+/** Screens of the computation that is open, and those of all that is kept; a screen adds its line here. */
+const OF_COMPUTATION = [
+  { path: '', name: 'Bench' },
+  { path: '/why', name: 'Why' },
+  { path: '/checks', name: 'Checks' },
+] as const;
+const SHELF = [
+  { path: '/comparisons', name: 'Comparisons' },
+  { path: '/methods', name: 'Methods' },
+] as const;
 
 /** The rail with the screens, and the screen beside it. */
 export function Shell() {
-  const id = useOpenId();
   return (
     <div className="shell">
-      <nav className="rail" aria-label="Screens">
-        <Mark />
-        {id && (
-          <>
-            <NavLink to={`/c/${id}`} end>
-              Bench
-            </NavLink>
-            <NavLink to={`/c/${id}/why`}>Why</NavLink>
-            <NavLink to={`/c/${id}/checks`}>Checks</NavLink>
-          </>
-        )}
-        <NavLink to="/methods">Methods</NavLink>
-        <NavLink to="/comparisons">Comparisons</NavLink>
-      </nav>
+      <Rail />
       <div className="screen">
         <LeftDraftsBar />
         <Suspense>
@@ -28,6 +28,61 @@ export function Shell() {
         </Suspense>
       </div>
     </div>
+  );
+}
+
+/** Two groups of screens; on a phone they are a menu above the bar. */
+function Rail() {
+  const id = useOpenId();
+  const { pathname } = useLocation();
+  const [open, setOpen] = useState(false);
+  useEffect(() => setOpen(false), [pathname]);
+  return (
+    <nav
+      className={open ? 'rail open' : 'rail'}
+      aria-label="Screens"
+      onKeyDown={(event) => event.key === 'Escape' && setOpen(false)}
+    >
+      <Mark />
+      <button
+        type="button"
+        className="rail-menu"
+        aria-expanded={open}
+        aria-controls="screens"
+        onClick={() => setOpen(!open)}
+      >
+        Screens
+      </button>
+      <div id="screens" className="rail-groups">
+        {id && <ComputationGroup id={id} />}
+        <section aria-labelledby="shelf">
+          <h2 id="shelf">shelf</h2>
+          {SHELF.map(({ path, name }) => (
+            <NavLink key={path} to={path}>
+              {name}
+            </NavLink>
+          ))}
+        </section>
+      </div>
+    </nav>
+  );
+}
+
+function ComputationGroup({ id }: { readonly id: string }) {
+  const problem = useComparison((state) => state.content.problem);
+  const words = useSettings((settings) => settings.words);
+  const text = inNotation(problem, words);
+  return (
+    <section aria-labelledby="of-computation">
+      <h2 id="of-computation" className="figures" title={text}>
+        {text}
+      </h2>
+      {OF_COMPUTATION.map(({ path, name }) => (
+        <NavLink key={path} to={`/c/${id}${path}`} end={path === ''}>
+          {name}
+        </NavLink>
+      ))}
+    </section>
   );
 }
 

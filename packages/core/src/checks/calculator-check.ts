@@ -14,6 +14,7 @@ function isExactRoot(value: Exact, work: Trace): boolean {
 export const calculatorCheck: CheckSpec = {
   id: 'calculator',
   name: 'Calculator',
+  asksHer: true,
   catches: 'Every wrong answer, when this very computation is keyed in.',
   misses: 'Where and why it went wrong, and a computation that was keyed in wrongly.',
   lacks: ({ calculated, comparison: { problem } }) => {

@@ -38,7 +38,7 @@ export const leadingFiguresCheck: CheckSpec = {
       ? 'Expressions with letters have no leading figures; compare the highest terms.'
       : firstCertain(lane)
         ? null
-        : 'This method is sure of no figure before its last step; choose one that begins with the largest place.',
+        : 'This method is sure of no figure while anything is still to be worked out; choose one that begins with the largest place.',
   make: ({ lane }, given, work = lane.trace) => {
     const answer = lane.trace.problem.kind === 'root' ? rootOf(work).root : given;
     const { step, certain } = firstCertain(lane)!;

@@ -114,7 +114,9 @@ describe('checks of square roots', () => {
     expect(lines('inverse', root)).toBe(
       '86 × 86 = 7396, the number under the root: the square of the root with what is left. Nothing is left over: the root comes out.',
     );
-    expect(lines('inverse', uneven)).toMatch(/8\.48 × 8\.48 \+ 0\.0896 = 72, the number under the root/);
+    expect(lines('inverse', uneven)).toMatch(
+      /8\.48 × 8\.48 \+ 0\.0896 = 72, the number under the root/,
+    );
     const primes = { ...uneven, lane: uneven.comparison.lanes[1]! };
     expect(lines('inverse', primes)).toMatch(/6 × 6 × 2 = 72, the number under the root/);
     expect(caught('inverse', primes)).toEqual([

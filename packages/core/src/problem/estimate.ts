@@ -85,6 +85,17 @@ export function proposedOperands(problem: Problem): readonly string[] {
   return rounded.map((worth) => numberText(worth, base));
 }
 
+/** Whether rounding the operands for an estimate changes any of them; where it does not, there is none to be made. */
+export function canBeRounded(problem: Problem): boolean {
+  const { operands, base } = problem;
+  const own = operands.map((operand) =>
+    scriptOf(problem) === 'fractions'
+      ? fractionText(numeralValue(operand))
+      : numberText(numeralValue(operand), base),
+  );
+  return proposedOperands(problem).some((text, k) => text !== own[k]);
+}
+
 /** One figure times a place times the divisor, as near to the dividend as that comes. */
 function easyDividend(dividend: Numeral, divisor: Exact): Exact {
   const { base } = dividend;

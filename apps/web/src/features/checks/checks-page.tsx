@@ -2,6 +2,7 @@ import {
   MAX_CHECKS,
   checks,
   problemText,
+  reachOf,
   readExpression,
   scriptOf,
   type CheckId,
@@ -138,10 +139,20 @@ function WhichPapers({ papers, index, choose, other, chooseOther }: WhichPapersP
   );
 }
 
-/** Checks that can be made first, then those that lack something or do not suit the computation. */
+/**
+ * Checks that can be made, those first that catch most slips of this paper; then those that need something from her.
+ * What cannot say anything of these numbers is left out.
+ */
 function inTurn(subject: CheckSubject): readonly CheckSpec[] {
-  const lacks = (check: CheckSpec) => (check.lacks(subject) === null ? 0 : 1);
-  return [...checks].sort((a, b) => lacks(a) - lacks(b));
+  const rank = (check: CheckSpec) => {
+    if (check.lacks(subject) !== null) return 1;
+    return -reachOf(check, subject).filter(({ caught }) => caught).length;
+  };
+  return checks
+    .filter((check) => check.asksHer || check.lacks(subject) === null)
+    .map((check) => ({ check, rank: rank(check) }))
+    .sort((a, b) => a.rank - b.rank)
+    .map(({ check }) => check);
 }
 
 /** The paper to compare with: the chosen one, or the next when that is the paper itself; null when alone. */

@@ -33,36 +33,41 @@ type PointValues = {
   readonly placed: string;
   readonly estimate: Exact;
   readonly byEstimate: string;
+  /** Whether rounding the factors changes anything. */
+  readonly rounds: boolean;
   readonly slip: string;
 };
 
 const counted: Wording<PointValues> = {
-  digit: ({ counts, decimals, placed, estimate, byEstimate, slip }, say) => {
+  digit: (values, say) => {
+    const { counts, decimals, placed, slip } = values;
     const many = (count: number) => (count === 1 ? '1 figure' : `${count} figures`);
     const sum = counts.length > 1 ? `${counts.join(' + ')} = ${decimals}` : `${decimals}`;
     const after = `${sum} ${decimals === 1 ? 'figure' : 'figures'} after the point`;
     if (slip !== '')
       return `${after}, but only ${many(decimals - 1)} are left there: **${say.pointed(placed)}**.`;
-    return `${after}: **${say.pointed(placed)}**. ${estimated(placed, estimate, byEstimate, say)}`;
+    return `${after}: **${say.pointed(placed)}**.${estimated(values, say)}`;
   },
-  value: ({ factors, product, placed, slip, estimate, byEstimate }, say) => {
+  value: (values, say) => {
+    const { factors, product, placed, slip } = values;
     const each = factors.map((factor, k) =>
       say.places(0, k) === say.words.ones ? say.figures(factor) : say.count(factor.numerator, 0, k),
     );
     const made = say.count(product.numerator, 0);
     const wrong = slip === '' ? '' : ', with the point one place off';
-    return `${each.join(` ${say.times} `)} make ${made}: **${say.pointed(placed)}**${wrong}. ${estimated(placed, estimate, byEstimate, say)}`;
+    return `${each.join(` ${say.times} `)} make ${made}: **${say.pointed(placed)}**${wrong}.${estimated(values, say)}`;
   },
 };
 
 type Say = Parameters<typeof counted.digit>[1];
 
-/** Whether the estimate puts the point in the same place. */
-function estimated(placed: string, estimate: Exact, byEstimate: string, say: Say): string {
+/** Whether rounded factors put the point in the same place; nothing is said where rounding changes nothing. */
+function estimated({ placed, estimate, byEstimate, rounds }: PointValues, say: Say): string {
+  if (!rounds) return '';
   const about = say.worth(estimate);
   return placed === byEstimate
-    ? `The estimate, about ${about}, puts it there too.`
-    : `The estimate, about ${about}, would make it ${say.pointed(byEstimate)}: look again.`;
+    ? ` Rounded factors make about ${about}, which puts it there too.`
+    : ` Rounded factors make about ${about}, which would make it ${say.pointed(byEstimate)}: look again.`;
 }
 
 const phrases = definePhrases({
@@ -155,6 +160,7 @@ function counting(
     placed,
     estimate,
     byEstimate: pointedText(whole, nearestPoint(whole, estimate, base), base),
+    rounds: !estimate.equals(product.times(scale.unit)),
     slip: off ? POINT_ONE_OFF.id : '',
   });
 }

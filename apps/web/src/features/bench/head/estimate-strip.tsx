@@ -1,4 +1,10 @@
-import { Exact, proposedOperands, type EstimateRecord, type Problem } from '@levee/core';
+import {
+  canBeRounded,
+  Exact,
+  proposedOperands,
+  type EstimateRecord,
+  type Problem,
+} from '@levee/core';
 import { dispatch, useComparison } from '../../../store/comparison-store.ts';
 import { changed } from '../../../store/edits.ts';
 import { withEstimate } from '../../../store/content.ts';
@@ -26,6 +32,7 @@ export function EstimateStrip() {
   const proposal = useProposal(problem, untouched);
   const open = useCommand('estimate');
   const shown = estimate ?? proposal;
+  const isOffered = estimate !== null || canBeRounded(problem);
   return (
     <div className={estimate ? 'estimate' : 'estimate offered'}>
       <span className="caption">
@@ -36,16 +43,22 @@ export function EstimateStrip() {
             : 'an estimate?'}
       </span>
       <span className="estimate-line">
-        <EstimateText estimate={shown} problem={problem} />
+        {isOffered ? (
+          <EstimateText estimate={shown} problem={problem} />
+        ) : (
+          <span className="caption">nothing to round here</span>
+        )}
         {estimate ? (
           <button type="button" className="link" onClick={open.run}>
             {estimate.judgement === '' ? 'judge it' : `“${estimate.judgement}”`}
           </button>
         ) : (
           <>
-            <button type="button" className="chip" onClick={() => record(proposal)}>
-              record
-            </button>
+            {isOffered && (
+              <button type="button" className="chip" onClick={() => record(proposal)}>
+                record
+              </button>
+            )}
             <button type="button" className="chip" onClick={open.run}>
               other…
             </button>
