@@ -369,8 +369,32 @@ describe('mistakes', () => {
   });
 });
 
+/** The rows of the table of costs: the measure, its sentence, and its values on two problems. */
+function costRows(page: string): readonly (readonly string[])[] {
+  const table = page.slice(page.indexOf('## Costs'));
+  return [...table.slice(0, table.indexOf('\n## ', 5)).matchAll(/^\| `(\w+)` +\|(.*)\|$/gm)].map(
+    ([, name, rest]) => [name!, ...rest!.split('|').map((cell) => cell.trim())],
+  );
+}
+
 describe('docs/formats.md', () => {
   const page = readFileSync(new URL('../../../docs/formats.md', import.meta.url), 'utf8');
+
+  it.each([
+    ['46 × 58', 'column-multiplication', 2],
+    ['642 − 387', 'decomposition', 3],
+  ])('tells every cost of %s by %s', (problem, method, column) => {
+    const made = JSON.parse(runCommandLine(['trace', problem, '--method', method]).output) as {
+      cost: Record<string, unknown>;
+    };
+    const told = costRows(page).map((row) => [row[0], row[column]]);
+    const counted = Object.entries(made.cost).map(([name, value]) => [
+      name,
+      Array.isArray(value) ? value.join(', ') : String(value),
+    ]);
+    expect(told.sort()).toEqual(counted.sort());
+    for (const [, sentence] of costRows(page)) expect(sentence!.length).toBeGreaterThan(20);
+  });
 
   it('shows commands that run', () => {
     const lines = [...page.matchAll(/^npm run -s levee -- ([^|>\n]+)$/gm)]
@@ -386,9 +410,10 @@ describe('docs/formats.md', () => {
   });
 
   it('shows problem texts that can be read', () => {
+    const costs = costRows(page).map(([name]) => name);
     const examples = [...page.matchAll(/^\| `([^`]+)` \|/gm)]
       .map(([, text]) => text!)
-      .filter((text) => !text.startsWith('levee-'));
+      .filter((text) => !text.startsWith('levee-') && !costs.includes(text));
     expect(examples.length).toBeGreaterThan(10);
     for (const text of examples) expect([text, readExpression(text).ok]).toEqual([text, true]);
   });

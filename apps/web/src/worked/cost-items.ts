@@ -41,7 +41,7 @@ export function costItems(counted: Cost, problem: Problem, say: Speaker): readon
 const FACT_ITEMS: Record<ProblemKind, (counted: Cost) => readonly CostItem[]> = {
   product: placeItems,
   sum: placeItems,
-  difference: placeItems,
+  difference: differenceItems,
   quotient: placeItems,
   root: ({ facts, additions }) => [
     item(
@@ -67,6 +67,14 @@ function termItems({ facts, additions }: Cost, multiplies: boolean): readonly Co
   ];
 }
 
+function differenceItems({ facts, additions, carries }: Cost): readonly CostItem[] {
+  return [
+    item('facts that are worked out', facts, 'fact'),
+    item('times one amount is taken from another or put to it', additions, 'change'),
+    item('places opened, or pairs of little ones', carries, 'place opened', 'places opened'),
+  ];
+}
+
 function placeItems({ facts, additions, carries }: Cost): readonly CostItem[] {
   return [
     item('facts that are worked out', facts, 'fact'),
@@ -79,7 +87,7 @@ function placeItems({ facts, additions, carries }: Cost): readonly CostItem[] {
 function headItems({ heldAtOnce, largestHeld }: Cost, say: Speaker): readonly CostItem[] {
   const held = say.worth(largestHeld);
   return [
-    item('most numbers held in the head at once', heldAtOnce, 'held', 'held'),
+    item('most numbers held at once: needed later and written nowhere', heldAtOnce, 'held', 'held'),
     { name: 'largest number held', amount: held, short: `${held} the largest held` },
   ];
 }

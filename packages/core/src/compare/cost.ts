@@ -3,9 +3,11 @@ import { count } from './counts.ts';
 import { KIND_WORK, SCRIPT_WORK } from './kinds.ts';
 import type { Entry, Mark, Role, Trace } from '../account/account.ts';
 import { tally } from '../account/ledger.ts';
+import { allEntries } from '../account/owed.ts';
+import { isRewriting } from '../account/rewriting.ts';
 import { samePhase } from '../account/phase.ts';
 import { Exact } from '../exact/exact.ts';
-import { numeral, numeralValue } from '../exact/numeral.ts';
+import { decimalsNeeded, numeral, numeralValue, placeValue } from '../exact/numeral.ts';
 import { scriptOf } from '../problem/script.ts';
 import { isOneNumber } from './amounts.ts';
 import { certainties } from './certainty.ts';
@@ -29,7 +31,10 @@ export interface Cost {
   /** Runs of steps of one phase: how often the work starts over somewhere else. */
   readonly passes: number;
   readonly steps: number;
-  /** The most numbers held in the head at once, and the largest figure held. */
+  /**
+   * The most numbers held in the head at once, and the largest of them: numbers that a later step needs and that stand
+   * nowhere on the paper, the running sum of a column from its third figure on included, the result being written not.
+   */
   readonly heldAtOnce: number;
   readonly largestHeld: Exact;
   /** The largest number written whole: a mark or a line read together. */
@@ -131,13 +136,56 @@ function regroupings(trace: Trace): number {
   }, 0);
 }
 
+/** Marks in the head, and the running sum of a column while its third figure and all further ones are added. */
 function heldLoad(trace: Trace): { most: number; largest: Exact } {
   const isHeld = (entry: Entry) => entry.standing === 'marked' && entry.medium === 'head';
-  const held = trace.steps.flatMap(({ gives }) => gives.filter(isHeld));
+  const answer = new Set(trace.groups.at(-1)?.marks);
+  const held = trace.steps.flatMap(({ gives }) =>
+    gives.filter((mark) => isHeld(mark) && !answer.has(mark.id)),
+  );
+  const live = tally(trace, (entry) => (isHeld(entry) ? Exact.ONE : null));
+  const sums = runningSums(trace);
+  const loads = live.map((now, step) => {
+    const before = step > 0 ? Number(live[step - 1]!.numerator) : 0;
+    const inStep = step > 0 && sums[step - 1]!.length > 0 ? before + 1 : 0;
+    return Math.max(Number(now.numerator), inStep);
+  });
   return {
-    most: mostLive(trace, isHeld),
-    largest: largest(held.map((mark) => heldNumber(mark, trace.problem.base))),
+    most: Math.max(...loads),
+    largest: largest([...held.map((mark) => heldNumber(mark, trace.problem.base)), ...sums.flat()]),
   };
+}
+
+/**
+ * For each step the sums that are held while figures of one column are added, counted in its place. A carry is no figure
+ * of the column, and scratches are counted, not added: they stand on the paper.
+ */
+function runningSums(trace: Trace): readonly (readonly Exact[])[] {
+  const { base } = trace.problem;
+  if (scriptOf(trace.problem) !== 'figures') return trace.steps.map(() => []);
+  const entries = new Map(allEntries(trace).map((entry) => [entry.id, entry]));
+  return trace.steps.map((step) => {
+    const takes = step.takes.map((id) => entries.get(id)!).filter(({ worth }) => !worth.isZero);
+    const added = takes.filter((entry) => entry.standing === 'owed' || !BESIDE.has(entry.role));
+    const places = added.map(({ worth }) => figurePlace(worth, base));
+    const isInPlaces = step.gives.some(({ place }) => place !== undefined);
+    if (!isInPlaces || added.length < 3 || places.includes(null) || isRewriting(step)) return [];
+    const unit = placeValue(base, Math.min(...(places as readonly number[])));
+    let so = added[0]!.worth;
+    return added.slice(1, -1).map(({ worth }) => (so = so.plus(worth)).dividedBy(unit));
+  });
+}
+
+/** What stands beside a column and is no figure of it. */
+const BESIDE: ReadonlySet<Role> = new Set(['scratch', 'carry']);
+
+/** The place of a worth that is one figure of some place and not below zero; null for every other. */
+function figurePlace(worth: Exact, base: number): number | null {
+  if (worth.isNegative || worth.letters !== '') return null;
+  const decimals = decimalsNeeded(worth, base);
+  if (decimals === null) return null;
+  const figures = worth.times(placeValue(base, decimals)).numerator.toString(base);
+  return /^.0*$/.test(figures) ? figures.length - 1 - decimals : null;
 }
 
 /** The figure that is held, or the whole number where one is. */
