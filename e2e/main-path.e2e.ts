@@ -71,7 +71,7 @@ describe('the main path', () => {
     await page.keys(' ');
     expect(await counts()).toEqual(['1 of 9', '1 of 8', '1 of 8']);
     expect(await page.text('.held-tray .held')).toBe('1');
-    expect(await page.text('.paper[data-paper="0"] .sentence')).toMatch(/4 × 3 ones are 12 ones/);
+    expect(await page.text('.paper[data-paper="0"] .sentence')).toMatch(/4 × 3 ones make 12 ones/);
     await page.keys(Key.ARROW_RIGHT);
     expect(await counts()).toEqual(['2 of 9', '2 of 8', '2 of 8']);
     await page.keys('2');

@@ -92,7 +92,7 @@ describe('decimals', () => {
     await page.keys(Key.END);
     await page.waitText(
       sentence(1),
-      /hundredths: 73.80. The estimate, about 80, puts it there too/,
+      /hundredths: 73.80. Rounded factors make about 80, which puts it there too/,
     );
     await page.click('.paper[data-paper="0"] [data-entry="m2"]');
     await page.waitText('.worth-figure', /^0.3$/);

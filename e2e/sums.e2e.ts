@@ -195,7 +195,7 @@ describe('checks', () => {
     stored = await openComparison(server, page, '386+478');
     await page.keys('k');
     await page.find('.check');
-    await page.waitText('[data-check="inverse"]', /864 − 478 = 386, to be 386/);
+    await page.waitText('[data-check="inverse"]', /864 − 478 = 386, the other addend/);
     expect(await page.text('[data-check="leading-figures"]')).toMatch(/sure of no figure/);
     await page.press('Partial sums');
     await page.waitText('[data-check="leading-figures"]', /After step 1 .* 7··|After step 2/);
@@ -308,10 +308,10 @@ describe('products in other ways', () => {
   });
 });
 
-it('steps of a sum go by the same terms', async () => {
+it('steps of a difference go one unit of each paper', async () => {
   await openComparison(server, page, '642-387');
   await page.keys(Key.HOME, ' ');
-  expect(await counts()).toEqual(['5 of 5', '5 of 5', '5 of 5']);
+  expect(await counts()).toEqual(['2 of 5', '2 of 5', '1 of 5']);
   await page.press('Put Counting up away');
   await page.waitCount('.paper', 2);
   await page.keys(Key.HOME, ' ');

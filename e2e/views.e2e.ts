@@ -73,7 +73,7 @@ describe('the bench at 1280x800', () => {
     await page.press('Done');
     await page.waitCount('[role="dialog"]', 0);
     const said = await page.text('.paper[data-paper="0"] .sentence');
-    expect(said).toBe('8 · 6 units are 48 units: write 8 units, regroup 40 units as 4 tens.');
+    expect(said).toBe('8 · 6 units make 48 units: write 8 units, regroup 40 units as 4 tens.');
     expect(await (await page.find('[data-problem-field]')).getAttribute('value')).toBe('46 · 58');
     await page.script('localStorage.clear()');
     await page.driver.navigate().refresh();
@@ -118,6 +118,36 @@ describe('the bench at 1280x800', () => {
     await page.waitText('.keeping', /kept/);
     await page.driver.get(`${server.address}/comparisons`);
     await fetch(`${server.address}/api/comparisons/${id}`, { method: 'DELETE' });
+  });
+
+  it('holds an answer typed behind an equals sign against the work', async () => {
+    await open('7 × 365');
+    await page.compute('504 × 27 = 13508');
+    await page.waitText(
+      '.MuiSnackbar-root',
+      /You wrote 13508; the work comes to 13608\. Yours is 100 less\./,
+    );
+    await page.waitText('.gauge-total', /^13608$/);
+    await page.chord(Key.CONTROL, 'z');
+    await page.waitText('.gauge-total', /^2555$/);
+    await page.waitText('.keeping', /^kept \d/);
+  });
+
+  it('goes one unit a press, and lets the sentences that were passed over be read', async () => {
+    await open('7 × 365');
+    await page.compute('642 − 387');
+    await page.waitText('.gauge-total', /^255$/);
+    await page.keys(Key.HOME, ' ');
+    await page.waitText('.paper[data-paper="0"] .count', /^2 of 5$/);
+    await page.waitText('.transport [role="status"]', /side by side/);
+    await page.click('.paper[data-paper="0"] .before');
+    await page.waitText('[role="menu"]', /Step 1.*2 ones are fewer than 7 ones/s);
+    await page.keys(Key.ESCAPE);
+    await page.waitCount('[role="menu"]', 0);
+    await page.chord(Key.CONTROL, 'z');
+    await page.chord(Key.CONTROL, 'z');
+    await page.waitText('.gauge-total', /^2555$/);
+    await page.waitText('.keeping', /^kept \d/);
   });
 
   it('lists its own shortcuts', async () => {
@@ -180,11 +210,21 @@ describe('presenting and printing', () => {
     await page.keys(Key.HOME, 'f');
     await page.waitCount('.present-paper', 3);
     await page.keys(' ');
-    await page.waitText('.present-paper .sentence', /8 × 6 ones are 48 ones/);
+    await page.waitText('.present-paper .sentence', /8 × 6 ones make 48 ones/);
     await page.click('.present-paper [data-entry="m1"]');
     await page.waitText('.present-worth', /^8$/);
     await page.keys(Key.ESCAPE, 'b');
     await page.waitCount('.paper', 3);
+  });
+
+  it('shows the shared picture when asked, and leaves by Esc', async () => {
+    await open('46 × 58', '/present');
+    await page.waitCount('.present-paper', 3);
+    expect(await page.count('[aria-label="Shared picture"]')).toBe(0);
+    await page.press('picture');
+    await page.waitCount('[aria-label="Shared picture"] .region', 4);
+    await page.keys(Key.ESCAPE);
+    await page.waitCount('.bench', 1);
   });
 
   it('prints finished papers with every sentence, or papers as they stand', async () => {

@@ -14,6 +14,8 @@ export interface PointableStageProps {
   readonly paper: Paper;
   readonly step: number;
   readonly lit: Lit;
+  /** Least pixels of a square; what suits the paper when absent. */
+  readonly least?: number;
   /** Most pixels of a square. */
   readonly most: number;
 }
@@ -29,7 +31,13 @@ function leastOf({ lane, drawing }: Paper): number {
 }
 
 /** The drawing area: pointing with the pointer, or with arrow keys once it has the focus. */
-export function PointableStage({ paper, step, lit, most }: PointableStageProps) {
+export function PointableStage({
+  paper,
+  step,
+  lit,
+  least = leastOf(paper),
+  most,
+}: PointableStageProps) {
   const { notes, notches } = useSettings();
   const notation = useNotation();
   const entry = (id: string) => ({ kind: 'entry', paper: paper.id, id: id as EntryId }) as const;
@@ -68,7 +76,7 @@ export function PointableStage({ paper, step, lit, most }: PointableStageProps) 
         notation={notation}
         notes={notes}
         notches={notches}
-        least={leastOf(paper)}
+        least={least}
         most={most}
       />
       <HeldTray paper={paper} step={step} lit={lit} />

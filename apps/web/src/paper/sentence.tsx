@@ -40,7 +40,13 @@ function Answer({ paper }: { readonly paper: Paper }) {
 const LONG = 118;
 
 /** What the last step did, in the chosen voice. */
-export function Sentence({ paper, step }: { readonly paper: Paper; readonly step: number }) {
+export function Sentence(props: {
+  readonly paper: Paper;
+  readonly step: number;
+  /** Whether it says before the first step what these numbers will ask for. */
+  readonly foretells?: boolean;
+}) {
+  const { paper, step, foretells = true } = props;
   const say = useSpeaker();
   const voice = useVoice();
   const done = paper.lane.trace.steps[step - 1];
@@ -52,7 +58,8 @@ export function Sentence({ paper, step }: { readonly paper: Paper; readonly step
       aria-label={`${paper.method.shortName}, step ${step}`}
     >
       <SentencesBefore paper={paper} step={step} />
-      {done ? <Spoken marked={marked} /> : <BeforeWorking paper={paper} />}
+      {done && <Spoken marked={marked} />}
+      {!done && foretells && <BeforeWorking paper={paper} />}
       {step === paper.last && <Answer paper={paper} />}
     </p>
   );

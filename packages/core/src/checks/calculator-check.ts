@@ -14,7 +14,7 @@ function isExactRoot(value: Exact, work: Trace): boolean {
 export const calculatorCheck: CheckSpec = {
   id: 'calculator',
   name: 'Calculator',
-  asksHer: true,
+  asksHer: ({ comparison: { problem } }) => scriptOf(problem) !== 'terms',
   catches: 'Every wrong answer, when this very computation is keyed in.',
   misses: 'Where and why it went wrong, and a computation that was keyed in wrongly.',
   lacks: ({ calculated, comparison: { problem } }) => {

@@ -31,8 +31,8 @@ export interface CheckSpec {
   /** What it is good for and what it lets through, in a sentence each. */
   readonly catches: string;
   readonly misses: string;
-  /** Whether it needs something from her (an estimate, a second paper, the calculator) rather than from the numbers. */
-  readonly asksHer?: true;
+  /** Whether what it lacks is hers to give: an estimate, another paper, the calculator. Of other checks the numbers alone decide. */
+  readonly asksHer?: (subject: CheckSubject) => boolean;
   /** Why it cannot be made, in a sentence, or null when it can. */
   readonly lacks: (subject: CheckSubject) => string | null;
   /**

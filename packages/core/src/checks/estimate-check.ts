@@ -46,7 +46,7 @@ function ofRoot(work: Trace, { operands, value, judgement }: EstimateRecord): Ch
 export const estimateCheck: CheckSpec = {
   id: 'estimate',
   name: 'Estimate',
-  asksHer: true,
+  asksHer: ({ comparison: { problem } }) => scriptOf(problem) !== 'terms',
   catches: 'An answer of the wrong size: a place dropped, a line left out.',
   misses: 'Slips in the small places, which hardly move the answer.',
   lacks: ({ estimate, comparison: { problem } }) => {

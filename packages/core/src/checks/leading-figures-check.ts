@@ -33,6 +33,7 @@ export const leadingFiguresCheck: CheckSpec = {
   name: 'Leading figures',
   catches: 'An answer that leaves the range which the first steps from the left allow.',
   misses: 'Anything that happens inside that range, and all slips of those first steps.',
+  asksHer: ({ lane }) => scriptOf(lane.trace.problem) !== 'terms',
   lacks: ({ lane }) =>
     scriptOf(lane.trace.problem) === 'terms'
       ? 'Expressions with letters have no leading figures; compare the highest terms.'

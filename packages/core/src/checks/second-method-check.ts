@@ -24,7 +24,7 @@ function verdict(own: Result, theirs: Result): { same: boolean; holds: boolean; 
 export const secondMethodCheck: CheckSpec = {
   id: 'second-method',
   name: 'Second method',
-  asksHer: true,
+  asksHer: () => true,
   catches: 'Every slip that only one of the two papers makes.',
   misses: 'Numbers copied wrongly onto both, and a fact that is known wrongly.',
   lacks: ({ other, lane }) =>

@@ -12,7 +12,7 @@ import { WorthPanel } from './worth/worth-panel.tsx';
 import './bench.css';
 
 const SharedPicture = lazy(async () => ({
-  default: (await import('./pictures/shared-picture.tsx')).SharedPicture,
+  default: (await import('../../pictures/shared-picture.tsx')).SharedPicture,
 }));
 const AgreePanel = lazy(async () => ({
   default: (await import('./reasons/agree-panel.tsx')).AgreePanel,

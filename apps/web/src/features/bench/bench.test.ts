@@ -17,14 +17,14 @@ import { entryStory } from './worth/entry-story.ts';
 import { worthOf } from './head/estimate-worth.ts';
 import { combination, commandFor, keyText } from '../../commands/keys.ts';
 import { laneColumns } from './lanes/lane-columns.ts';
-import { roundMarks } from './pictures/line-picture.tsx';
+import { roundMarks } from '../../pictures/line-picture.tsx';
 import { nearestMark } from '../../paper/nearest-mark.ts';
 import { readTyped } from './head/problem-field.tsx';
 import { alone, byAmount, byStep, stopWith, toEnd } from '../../commands/transport.ts';
-import { blockSize } from './pictures/block-picture.tsx';
+import { blockSize } from '../../pictures/block-picture.tsx';
 import { foresightText } from '../../worked/foresight-text.ts';
 import { gaugeRange, levelParts } from './account/gauge-range.ts';
-import { judgeNext, landingOf, ownHops, readHop, setHops, takeHop } from './hops.ts';
+import { judgeNext, landingOf, ownHops, readHop, setHops, takeHop } from '../../paper/hops.ts';
 
 const METHODS = ['column-multiplication', 'grid-multiplication', 'lattice'];
 const worked = workedWith('46 × 58', METHODS);

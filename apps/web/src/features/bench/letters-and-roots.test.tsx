@@ -15,10 +15,10 @@ import { command, sceneNow } from '../../commands/commands.ts';
 import { Gauge } from './account/gauge.tsx';
 import { SchoolMenus } from './papers/paper-menus.tsx';
 import { Sentence } from '../../paper/sentence.tsx';
-import { SharedPicture } from './pictures/shared-picture.tsx';
+import { SharedPicture } from '../../pictures/shared-picture.tsx';
 import { scrolledTo, writtenBy } from '../../paper/follow.ts';
 import { shortened } from './lanes/lanes.tsx';
-import { apart } from './pictures/part-label.ts';
+import { apart } from '../../pictures/part-label.ts';
 import { readTyped } from './head/problem-field.tsx';
 
 const page = new Rendered();

@@ -149,7 +149,7 @@ function inTurn(subject: CheckSubject): readonly CheckSpec[] {
     return -reachOf(check, subject).filter(({ caught }) => caught).length;
   };
   return checks
-    .filter((check) => check.asksHer || check.lacks(subject) === null)
+    .filter((check) => check.lacks(subject) === null || check.asksHer?.(subject))
     .map((check) => ({ check, rank: rank(check) }))
     .sort((a, b) => a.rank - b.rank)
     .map(({ check }) => check);

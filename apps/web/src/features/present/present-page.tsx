@@ -3,18 +3,26 @@ import LastPageIcon from '@mui/icons-material/LastPage';
 import FirstPageIcon from '@mui/icons-material/FirstPage';
 import NavigateBeforeIcon from '@mui/icons-material/NavigateBefore';
 import NavigateNextIcon from '@mui/icons-material/NavigateNext';
+import { ToggleButton } from '@mui/material';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import type { Lit } from '../../worked/lit.ts';
 import { useLarge, useSpeaker, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
 import type { Paper } from '../../worked/work.ts';
 import { VoiceSwitch } from '../../paper/voice-switch.tsx';
+import { useCommand } from '../../commands/scene.tsx';
+import { useSession } from '../../store/session-store.ts';
 import { IconCommand } from '../../commands/icon-command.tsx';
 import { Sentence } from '../../paper/sentence.tsx';
 import { PointableStage } from '../../paper/pointable-stage.tsx';
 import { useLit } from '../../paper/use-lit.ts';
 import { MathText } from '../../ui/math-text.tsx';
 import './present.css';
+
+const SharedPicture = lazy(async () => ({
+  default: (await import('../../pictures/shared-picture.tsx')).SharedPicture,
+}));
 
 /** For a projector: the papers and their sentences as large as they get, and nothing else. */
 export function PresentPage() {
@@ -24,6 +32,8 @@ export function PresentPage() {
   const large = useLarge();
   const { problem, story, unit } = useComparison((state) => state.content);
   const shown = large ? [large] : papers;
+  const [picture, setPicture] = useState(false);
+  useLeaving();
   return (
     <main className="present">
       <header className="present-head">
@@ -37,6 +47,14 @@ export function PresentPage() {
         <Pointed />
         <span className="spacer" />
         <VoiceSwitch />
+        <ToggleButton
+          size="small"
+          value="picture"
+          selected={picture}
+          onChange={() => setPicture(!picture)}
+        >
+          picture
+        </ToggleButton>
         <IconCommand id="start" icon={<FirstPageIcon />} />
         <IconCommand id="back" icon={<NavigateBeforeIcon />} />
         <IconCommand id="next" icon={<NavigateNextIcon />} />
@@ -48,8 +66,29 @@ export function PresentPage() {
           <Shown key={paper.id} paper={paper} step={steps[paper.index]!} lit={lit[paper.index]!} />
         ))}
       </div>
+      {picture && (
+        <div className="present-picture">
+          <Suspense>
+            <SharedPicture />
+          </Suspense>
+        </div>
+      )}
     </main>
   );
+}
+
+/** Esc leaves, when nothing is pointed at that it lets go of first. */
+function useLeaving(): void {
+  const bench = useCommand('bench');
+  const leave = bench.run;
+  useEffect(() => {
+    const press = (event: globalThis.KeyboardEvent) => {
+      const { pointed, dialog } = useSession.getState();
+      if (event.key === 'Escape' && !pointed && dialog === null) leave();
+    };
+    window.addEventListener('keydown', press, { capture: true });
+    return () => window.removeEventListener('keydown', press, { capture: true });
+  }, [leave]);
 }
 
 /** The worth of what is pointed at, read from the back row. */
@@ -64,6 +103,9 @@ function Pointed() {
   );
 }
 
+/** Least pixels of a square, so that a figure is at least 28 high. */
+const LEAST = 36;
+
 interface ShownProps {
   readonly paper: Paper;
   readonly step: number;
@@ -74,8 +116,8 @@ function Shown({ paper, step, lit }: ShownProps) {
   return (
     <article className="present-paper" aria-label={paper.method.name}>
       <h2>{paper.method.name}</h2>
-      <PointableStage paper={paper} step={step} lit={lit} most={64} />
-      <Sentence paper={paper} step={step} />
+      <PointableStage paper={paper} step={step} lit={lit} least={LEAST} most={64} />
+      <Sentence paper={paper} step={step} foretells={false} />
     </article>
   );
 }

@@ -1,7 +1,8 @@
 import { cost, scriptOf, type Cost, type Speaker } from '@levee/core';
 import { Tip } from '../../../ui/tip.tsx';
-import { memo, useMemo } from 'react';
-import { costItems, sizesText } from '../../../worked/cost-items.ts';
+import { Menu } from '../../../ui/menu.tsx';
+import { memo, useMemo, useState } from 'react';
+import { costItems, sizesText, type CostItem } from '../../../worked/cost-items.ts';
 import { useSpeaker } from '../../../worked/use-worked.ts';
 import type { Paper } from '../../../worked/work.ts';
 
@@ -14,16 +15,55 @@ export const CostStrip = memo(function CostStrip({ paper }: { readonly paper: Pa
     [counted, trace, say],
   );
   return (
-    <p className="cost caption" aria-label="Cost">
-      {scriptOf(trace.problem) === 'fractions' && <Sizes counted={counted} say={say} />}
-      {items.map(({ short, name }) => (
-        <Tip key={name} text={name}>
-          <span>{short}</span>
-        </Tip>
-      ))}
-    </p>
+    <div className="cost caption" aria-label="Cost" role="group">
+      <p>
+        {scriptOf(trace.problem) === 'fractions' && <Sizes counted={counted} say={say} />}
+        {items.map(({ short, name }) => (
+          <Tip key={name} text={name}>
+            <span>{short}</span>
+          </Tip>
+        ))}
+      </p>
+      <AllCosts paper={paper} items={items} />
+    </div>
   );
 });
+
+/** Every measure with what it counts; the strip itself shows as many as there is room for. */
+function AllCosts({
+  paper,
+  items,
+}: {
+  readonly paper: Paper;
+  readonly items: readonly CostItem[];
+}) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  return (
+    <>
+      <button
+        type="button"
+        className="link"
+        aria-label={`All costs of ${paper.method.shortName}`}
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        all
+      </button>
+      <Menu
+        dense
+        anchor={anchor}
+        close={() => setAnchor(null)}
+        groups={() => [
+          items.map(({ name, short }) => ({
+            id: name,
+            label: short,
+            note: name,
+            run: () => setAnchor(null),
+          })),
+        ]}
+      />
+    </>
+  );
+}
 
 const BAR = 4;
 const TALL = 12;

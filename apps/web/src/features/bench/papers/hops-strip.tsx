@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useSession } from '../../../store/session-store.ts';
 import type { Paper } from '../../../worked/work.ts';
 import { useSpeaker, useWorked } from '../../../worked/use-worked.ts';
-import { judgeNext, ownHops, readHop, setHops, takeHop } from '../hops.ts';
+import { judgeNext, ownHops, readHop, setHops, takeHop } from '../../../paper/hops.ts';
 
 /** Opens the choosing of her own hops; shows those that are chosen. */
 export function HopsButton({ paper }: { readonly paper: Paper }) {

@@ -1,4 +1,4 @@
-import { useWorked } from '../../../worked/use-worked.ts';
+import { useWorked } from '../worked/use-worked.ts';
 import { AreaPicture } from './area-picture.tsx';
 import { KindsPicture } from './kinds-picture.tsx';
 import { SquarePicture } from './square-picture.tsx';

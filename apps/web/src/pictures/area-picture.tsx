@@ -1,4 +1,4 @@
-import { termsLight, type PictureLight } from '../../../worked/lit.ts';
+import { termsLight, type PictureLight } from '../worked/lit.ts';
 import {
   amountWriter,
   Exact,
@@ -11,16 +11,10 @@ import {
   type AreaGround,
 } from '@levee/core';
 import { memo, useCallback, useMemo } from 'react';
-import { type PointedAt } from '../../../store/session-store.ts';
-import {
-  useActive,
-  useNotation,
-  useSteps,
-  useSubject,
-  useWorked,
-} from '../../../worked/use-worked.ts';
-import type { Worked } from '../../../worked/work.ts';
-import { SvgMath } from '../../../ui/svg-math.tsx';
+import { type PointedAt } from '../store/session-store.ts';
+import { useActive, useNotation, useSteps, useSubject, useWorked } from '../worked/use-worked.ts';
+import type { Worked } from '../worked/work.ts';
+import { SvgMath } from '../ui/svg-math.tsx';
 import { partLabel } from './part-label.ts';
 import { Picture, Region } from './region.tsx';
 import { PicturePanel } from './picture-panel.tsx';

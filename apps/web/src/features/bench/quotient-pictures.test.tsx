@@ -1,20 +1,20 @@
 /** @jest-environment jsdom */
-import { stepAll as setSteps } from '../../../testing/scene.ts';
-import { dispatch, useComparison } from '../../../store/comparison-store.ts';
-import { changed } from '../../../store/edits.ts';
-import { useSession } from '../../../store/session-store.ts';
-import { useSettings } from '../../../store/settings-store.ts';
-import { giveRoom, Rendered } from '../../../testing/render.tsx';
-import { AgreePanel } from '../reasons/agree-panel.tsx';
-import { AreaPicture } from './area-picture.tsx';
-import { BaseChip } from '../head/base-chip.tsx';
-import { Gauge } from '../account/gauge.tsx';
-import { LinePanel } from './line-panel.tsx';
-import { Sentence } from '../../../paper/sentence.tsx';
-import { ContextNotes, DirectionChip } from '../head/problem-notes.tsx';
-import { ProblemField } from '../head/problem-field.tsx';
-import { WorthPanel } from '../worth/worth-panel.tsx';
-import { work } from '../../../worked/work.ts';
+import { stepAll as setSteps } from '../../testing/scene.ts';
+import { dispatch, useComparison } from '../../store/comparison-store.ts';
+import { changed } from '../../store/edits.ts';
+import { useSession } from '../../store/session-store.ts';
+import { useSettings } from '../../store/settings-store.ts';
+import { giveRoom, Rendered } from '../../testing/render.tsx';
+import { AgreePanel } from './reasons/agree-panel.tsx';
+import { AreaPicture } from '../../pictures/area-picture.tsx';
+import { BaseChip } from './head/base-chip.tsx';
+import { Gauge } from './account/gauge.tsx';
+import { LinePanel } from '../../pictures/line-panel.tsx';
+import { Sentence } from '../../paper/sentence.tsx';
+import { ContextNotes, DirectionChip } from './head/problem-notes.tsx';
+import { ProblemField } from './head/problem-field.tsx';
+import { WorthPanel } from './worth/worth-panel.tsx';
+import { work } from '../../worked/work.ts';
 
 const page = new Rendered();
 const DIVISION = ['long-division', 'short-division', 'partial-quotients'];

@@ -1,8 +1,8 @@
-import { entryLight } from '../../../worked/lit.ts';
+import { entryLight } from '../worked/lit.ts';
 import { blockPlaces, blocksAt, isTaken, type BlockRun, type Subject } from '@levee/core';
 import { useMemo } from 'react';
-import { useSpeaker, useSubject } from '../../../worked/use-worked.ts';
-import type { Paper } from '../../../worked/work.ts';
+import { useSpeaker, useSubject } from '../worked/use-worked.ts';
+import type { Paper } from '../worked/work.ts';
 import { Picture, Region } from './region.tsx';
 
 interface BlockPictureProps {

@@ -1,4 +1,4 @@
-import { entryLight, type PictureLight } from '../../../worked/lit.ts';
+import { entryLight, type PictureLight } from '../worked/lit.ts';
 import {
   Exact,
   isTaken,
@@ -13,12 +13,12 @@ import {
   type Subject,
 } from '@levee/core';
 import { memo, useMemo, useState, type PointerEvent } from 'react';
-import { useSession } from '../../../store/session-store.ts';
-import { useSpeaker, useSubject } from '../../../worked/use-worked.ts';
+import { useSession } from '../store/session-store.ts';
+import { useSpeaker, useSubject } from '../worked/use-worked.ts';
 import type { LineGround } from '@levee/core';
-import type { Paper, Worked } from '../../../worked/work.ts';
-import { landingOf, takeHop } from '../hops.ts';
-import { SvgMath } from '../../../ui/svg-math.tsx';
+import type { Paper, Worked } from '../worked/work.ts';
+import { landingOf, takeHop } from '../paper/hops.ts';
+import { SvgMath } from '../ui/svg-math.tsx';
 import { Picture, Region } from './region.tsx';
 import { partLabel } from './part-label.ts';
 

@@ -1,5 +1,5 @@
 import type { TermSet } from '@levee/core';
-import type { Worked } from '../../../worked/work.ts';
+import type { Worked } from '../worked/work.ts';
 
 /** How far terms are dealt with: on no paper, on some, on all. */
 export type Standing = 'owed' | 'some' | 'marked';

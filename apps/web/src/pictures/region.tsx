@@ -1,6 +1,6 @@
 import type { KeyboardEvent, ReactNode } from 'react';
-import { isArrow, nearest } from '../../../paper/nearest.ts';
-import { hover, pin, type PointedAt } from '../../../store/session-store.ts';
+import { isArrow, nearest } from '../paper/nearest.ts';
+import { hover, pin, type PointedAt } from '../store/session-store.ts';
 
 interface PictureProps {
   readonly name: string;

@@ -1,8 +1,8 @@
-import { termsLight } from '../../../worked/lit.ts';
+import { termsLight } from '../worked/lit.ts';
 import { Exact, raised, shareOf, TermSet, termText, type KindsGround } from '@levee/core';
 import { useMemo } from 'react';
-import { useSteps, useSubject, useWorked } from '../../../worked/use-worked.ts';
-import { SvgMath } from '../../../ui/svg-math.tsx';
+import { useSteps, useSubject, useWorked } from '../worked/use-worked.ts';
+import { SvgMath } from '../ui/svg-math.tsx';
 import { Picture, Region } from './region.tsx';
 import { PicturePanel } from './picture-panel.tsx';
 import { standingsOf } from './standings.ts';

@@ -1,10 +1,10 @@
 import { scriptOf } from '@levee/core';
 import { ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { useState } from 'react';
-import { useActive, useSteps, useWorked } from '../../../worked/use-worked.ts';
+import { useActive, useSteps, useWorked } from '../worked/use-worked.ts';
 import type { LineGround } from '@levee/core';
 
-import { useSize } from '../../../ui/use-size.ts';
+import { useSize } from '../ui/use-size.ts';
 import { BlockPicture } from './block-picture.tsx';
 import { LinePicture } from './line-picture.tsx';
 

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { useSize } from '../../../ui/use-size.ts';
+import { useSize } from '../ui/use-size.ts';
 
 /** What a region of a shared picture is called while it is dealt with on all papers, and before. */
 export interface LegendWords {

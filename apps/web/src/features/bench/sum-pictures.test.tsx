@@ -6,15 +6,15 @@ import {
   dispatch,
   openDocument,
   useComparison,
-} from '../../../store/comparison-store.ts';
-import { changed } from '../../../store/edits.ts';
-import { pin, resetSession, useSession } from '../../../store/session-store.ts';
-import { documentWith } from '../../../testing/scene.ts';
-import { work, type Worked } from '../../../worked/work.ts';
-import { BlockPicture } from './block-picture.tsx';
-import { HopsButton, HopsStrip } from '../papers/hops-strip.tsx';
-import { LinePicture } from './line-picture.tsx';
-import { ContextNotes, StructureChip } from '../head/problem-notes.tsx';
+} from '../../store/comparison-store.ts';
+import { changed } from '../../store/edits.ts';
+import { pin, resetSession, useSession } from '../../store/session-store.ts';
+import { documentWith } from '../../testing/scene.ts';
+import { work, type Worked } from '../../worked/work.ts';
+import { BlockPicture } from '../../pictures/block-picture.tsx';
+import { HopsButton, HopsStrip } from './papers/hops-strip.tsx';
+import { LinePicture } from '../../pictures/line-picture.tsx';
+import { ContextNotes, StructureChip } from './head/problem-notes.tsx';
 
 (globalThis as { IS_REACT_ACT_ENVIRONMENT?: boolean }).IS_REACT_ACT_ENVIRONMENT = true;
 

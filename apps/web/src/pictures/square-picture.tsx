@@ -1,14 +1,8 @@
-import { termsLight } from '../../../worked/lit.ts';
+import { termsLight } from '../worked/lit.ts';
 import { inNotation, type SquareGround, type SquarePart } from '@levee/core';
 import { useMemo } from 'react';
-import { hover, pin } from '../../../store/session-store.ts';
-import {
-  useNotation,
-  useSpeaker,
-  useSteps,
-  useSubject,
-  useWorked,
-} from '../../../worked/use-worked.ts';
+import { hover, pin } from '../store/session-store.ts';
+import { useNotation, useSpeaker, useSteps, useSubject, useWorked } from '../worked/use-worked.ts';
 import { apart } from './part-label.ts';
 import { PicturePanel } from './picture-panel.tsx';
 import { standingOf, standingsOf } from './standings.ts';

@@ -1,8 +1,8 @@
 import { Exact, numeral, numeralValue, scaleOf, type HopVerdict } from '@levee/core';
-import { dispatch } from '../../store/comparison-store.ts';
-import { hopped } from '../../store/edits.ts';
-import { notify } from '../../ui/notices.tsx';
-import type { Paper } from '../../worked/work.ts';
+import { dispatch } from '../store/comparison-store.ts';
+import { hopped } from '../store/edits.ts';
+import { notify } from '../ui/notices.tsx';
+import type { Paper } from '../worked/work.ts';
 
 /** The hops she has chosen on a paper, with what is said of each. */
 export function ownHops(paper: Paper): readonly { by: Exact; verdict: HopVerdict }[] {
