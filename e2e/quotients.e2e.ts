@@ -90,10 +90,7 @@ describe('decimals', () => {
     await openComparison(server, page, '3.6 × 20.5');
     expect(await page.texts('.sign-caption')).toEqual(Array(3).fill('3.6 × 20.5 = 36 × 205 ÷ 100'));
     await page.keys(Key.END);
-    await page.waitText(
-      sentence(1),
-      /hundredths: 73.80. Rounded factors make about 80, which puts it there too/,
-    );
+    await page.waitText(sentence(1), /hundredths: 73.80. By rounded factors about 80, so it fits/);
     await page.click('.paper[data-paper="0"] [data-entry="m2"]');
     await page.waitText('.worth-figure', /^0.3$/);
     expect(await page.text('.worth-line')).toMatch(/carry: 3 tenths/);

@@ -22,6 +22,7 @@ export function PaperStage({ least, most, ...sheet }: PaperStageProps) {
     snap(width - drawing.width * square),
     snap(height - drawing.height * square),
   ];
+  const scrolls = drawing.width * square > width + 1 || drawing.height * square > height + 1;
   const inner = useRef<HTMLDivElement>(null);
   const { paper, step } = sheet;
   useLayoutEffect(() => {
@@ -41,6 +42,7 @@ export function PaperStage({ least, most, ...sheet }: PaperStageProps) {
     <div
       ref={ref}
       className="stage"
+      tabIndex={scrolls && width > 0 ? 0 : undefined}
       style={{
         backgroundSize: `${square}px ${square}px`,
         backgroundPosition: `${left % square}px ${top % square}px`,

@@ -65,7 +65,7 @@ describe('works with decimals', () => {
   it('place the point by counting and by the estimate, and flag what does not agree', () => {
     const last = said(worked('lattice', '3.6 × 20.5')).at(-1);
     expect(last).toBe(
-      '1 + 1 = 2 figures after the point: 73.80. Rounded factors make about 80, which puts it there too.',
+      '1 + 1 = 2 figures after the point: 73.80. By rounded factors about 80, so it fits.',
     );
     const slips = [{ slip: 'point-one-off', occurrence: 1 }];
     const off = worked('lattice', '3.6 × 20.5', { slips });

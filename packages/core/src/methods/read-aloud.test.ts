@@ -196,7 +196,7 @@ const READINGS: readonly Reading[] = [
       '8 + 0 + 0 = 8: write 8.',
       '1 + 0 + 2 = 3: write 3.',
       'Only 7 here: write 7.',
-      '1 + 1 = 2 figures after the point: 73.80. Rounded factors make about 80, which puts it there too.',
+      '1 + 1 = 2 figures after the point: 73.80. By rounded factors about 80, so it fits.',
     ],
     value: [
       '5 tenths × 6 tenths make 30 hundredths: write 0 hundredths, carry 3 tenths.',
@@ -210,7 +210,7 @@ const READINGS: readonly Reading[] = [
       'The tenths of all lines make 8 tenths.',
       'The ones of all lines make 3 ones.',
       'The tens hold 7 tens and nothing joins them.',
-      '36 tenths × 205 tenths make 7380 hundredths: 73.80. Rounded factors make about 80, which puts it there too.',
+      '36 tenths × 205 tenths make 7380 hundredths: 73.80. By rounded factors about 80, so it fits.',
     ],
   },
   {
@@ -223,7 +223,7 @@ const READINGS: readonly Reading[] = [
       'Only 6 on this diagonal: write 6.',
       '5 + 8 = 13: write 3, carry 1 to the next diagonal.',
       '2 + 1 carried = 3: write 3.',
-      '1 + 1 = 2 figures after the point: 3.36. Rounded factors make about 3.5, which puts it there too.',
+      '1 + 1 = 2 figures after the point: 3.36. By rounded factors about 3.5, so it fits.',
     ],
     value: [
       '8 tenths × 7 tenths make 56 hundredths: 5 tenths above the diagonal, 6 hundredths below.',
@@ -231,7 +231,7 @@ const READINGS: readonly Reading[] = [
       'This diagonal holds the hundredths: 6 hundredths.',
       'This diagonal holds the tenths: 13 tenths; write 3 tenths, carry 1 one.',
       'This diagonal holds the ones with the 1 one carried: 3 ones.',
-      '7 tenths × 48 tenths make 336 hundredths: 3.36. Rounded factors make about 3.5, which puts it there too.',
+      '7 tenths × 48 tenths make 336 hundredths: 3.36. By rounded factors about 3.5, so it fits.',
     ],
   },
   {
@@ -271,13 +271,13 @@ const READINGS: readonly Reading[] = [
       '1×3 = 3: write 3.',
       '1×1 + 2×3 = 7: write 7.',
       '2×1 = 2: write 2.',
-      '1 + 1 = 2 figures after the point: 2.73. Rounded factors make about 2, which puts it there too.',
+      '1 + 1 = 2 figures after the point: 2.73. By rounded factors about 2, so it fits.',
     ],
     value: [
       'The one pair of the hundredths makes 3 hundredths.',
       'The 2 pairs of the tenths make 7 tenths.',
       'The one pair of the ones makes 2 ones.',
-      '21 tenths × 13 tenths make 273 hundredths: 2.73. Rounded factors make about 2, which puts it there too.',
+      '21 tenths × 13 tenths make 273 hundredths: 2.73. By rounded factors about 2, so it fits.',
     ],
   },
   {
@@ -482,13 +482,13 @@ const READINGS: readonly Reading[] = [
       '8 × 7 = 56: write 56 in the cell.',
       '4 × 7 = 28: write 280 in the cell.',
       '56 and 280 are 336.',
-      '1 + 1 = 2 figures after the point: 3.36. Rounded factors make about 3.5, which puts it there too.',
+      '1 + 1 = 2 figures after the point: 3.36. By rounded factors about 3.5, so it fits.',
     ],
     value: [
       '8 tenths × 7 tenths make 56 hundredths: the cell holds 0.56.',
       '4 × 7 tenths make 28 tenths: the cell holds 2.8.',
       'Every cell is counted once: the whole rectangle is 3.36.',
-      '7 tenths × 48 tenths make 336 hundredths: 3.36. Rounded factors make about 3.5, which puts it there too.',
+      '7 tenths × 48 tenths make 336 hundredths: 3.36. By rounded factors about 3.5, so it fits.',
     ],
   },
   {
@@ -503,7 +503,7 @@ const READINGS: readonly Reading[] = [
       '3 is odd: keep 272, leave out the half; then 1 and 544.',
       '1 is odd: keep 544.',
       '68 + 272 + 544 = 884.',
-      '1 + 1 = 2 figures after the point: 8.84. Rounded factors make about 9, which puts it there too.',
+      '1 + 1 = 2 figures after the point: 8.84. By rounded factors about 9, so it fits.',
     ],
     value: [
       '26 times 0.34 is to be found.',
@@ -513,7 +513,7 @@ const READINGS: readonly Reading[] = [
       '3 × 2.72 is one 2.72, which is kept, and 1 × 5.44.',
       'One 5.44 is left, and it is kept.',
       '0.68 + 2.72 + 5.44 = 8.84.',
-      '26 tenths × 34 tenths make 884 hundredths: 8.84. Rounded factors make about 9, which puts it there too.',
+      '26 tenths × 34 tenths make 884 hundredths: 8.84. By rounded factors about 9, so it fits.',
     ],
   },
   {

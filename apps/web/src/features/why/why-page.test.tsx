@@ -1,11 +1,12 @@
 /** @jest-environment jsdom */
 import { useSettings } from '../../store/settings-store.ts';
-import { Rendered } from '../../testing/render.tsx';
+import { giveRoom, Rendered } from '../../testing/render.tsx';
 import { workedWith } from '../../testing/scene.ts';
 import { certified } from '../../certificate/certified.ts';
 import { checkedText, WhyPage } from './why-page.tsx';
 
 const page = new Rendered();
+beforeAll(() => giveRoom(600, 240));
 afterEach(() => page.act(() => useSettings.setState(useSettings.getInitialState())));
 
 describe('the page of reasons', () => {

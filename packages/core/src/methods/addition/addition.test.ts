@@ -143,7 +143,7 @@ describe('compensation', () => {
     expect(said(worked('compensation-addition', '386 + 478', { hops: [22] }), 'value')).toEqual([
       '500 is 22 more than 478, so 22 must be taken away at the end.',
       '386 + 500 = 886.',
-      '22 too much, taken away from 886: 864.',
+      '22 too much was added, so it is taken from 886: 864.',
     ]);
     expect(said(worked('compensation-addition', '386 + 478', { hops: [14] }))[0]).toMatch(
       /^For 386 take 400/,

@@ -66,8 +66,8 @@ function estimated({ placed, estimate, byEstimate, rounds }: PointValues, say: S
   if (!rounds) return '';
   const about = say.worth(estimate);
   return placed === byEstimate
-    ? ` Rounded factors make about ${about}, which puts it there too.`
-    : ` Rounded factors make about ${about}, which would make it ${say.pointed(byEstimate)}: look again.`;
+    ? ` By rounded factors about ${about}, so it fits.`
+    : ` By rounded factors about ${about}, which would make it ${say.pointed(byEstimate)}: look again.`;
 }
 
 const phrases = definePhrases({
