@@ -151,6 +151,14 @@ export const COMMANDS: readonly Command[] = [
     },
   },
   {
+    id: 'method',
+    group: 'change',
+    label: 'Another method in place of the active paper',
+    keys: ['s'],
+    can: always,
+    run: (scene) => useSession.setState({ listing: activeOf(scene).id }),
+  },
+  {
     id: 'add-paper',
     group: 'change',
     label: 'Lay another paper',

@@ -69,6 +69,7 @@ describe('a new comparison', () => {
       large: null,
       playing: false,
       choosing: null,
+      listing: null,
       dialog: null,
     });
   });

@@ -19,6 +19,8 @@ export interface Session {
   readonly playing: boolean;
   /** The paper whose hops are being chosen, if any. */
   readonly choosing: PaperId | null;
+  /** The paper whose list of methods was opened by its key, if any. */
+  readonly listing: PaperId | null;
   readonly dialog: 'words' | 'shortcuts' | 'estimate' | null;
 }
 
@@ -29,6 +31,7 @@ const BEGINNING: Session = {
   large: null,
   playing: false,
   choosing: null,
+  listing: null,
   dialog: null,
 };
 

@@ -378,6 +378,16 @@ describe('stops', () => {
     expect(areTogether(lanes, [5, 4])).toBe(false);
   });
 
+  it('deal with a cell when it is worked, not when it is copied into a list', () => {
+    const problem = problemFrom('99 × 89');
+    const [grid, lattice] = ['grid-multiplication', 'lattice'].map((id) => registry.get(id));
+    const both = compare(problem, [
+      { method: grid!, school: { ...grid!.defaultSchool, totals: 'one-list' } },
+      { method: lattice! },
+    ]);
+    expect(both.stops.slice(0, 5)).toEqual([0, 1, 2, 3, 4].map((step) => [step, step]));
+  });
+
   it('never finish a work in one press that has several places, figures or rows', () => {
     const presses = (text: string, ...ids: string[]) =>
       of(problemFrom(text), ...ids).stops.length - 1;

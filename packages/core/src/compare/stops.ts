@@ -137,7 +137,9 @@ function dealtIn({ lane, from, to }: Stretch): ReadonlyMap<number, number> {
         stepOf.set(index, step.number);
       }
     }
-    for (const mark of on) carriers.add(mark.id);
+    // A copy of what is dealt with already, as of cells into a list, is not to be dealt with once more.
+    const isOwed = step.opens.length > 0 || step.takes.some((id) => carriers.has(id));
+    if (isOwed) for (const mark of on) carriers.add(mark.id);
   }
   return stepOf;
 }

@@ -88,6 +88,13 @@ describe('commands', () => {
     expect(currentDocument().problem).toBe('58 × 46');
   });
 
+  it('list the methods for the active paper', () => {
+    useSession.setState({ active: scene().worked.papers[1]!.id });
+    expect(run('method')).toBe(true);
+    expect(useSession.getState().listing).toBe(scene().worked.papers[1]!.id);
+    useSession.setState({ listing: null });
+  });
+
   it('lay a paper that is not there yet, up to four', () => {
     run('add-paper');
     expect(currentDocument().papers.at(-1)!.method).toBe('partial-products');

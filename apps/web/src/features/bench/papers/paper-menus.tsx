@@ -1,8 +1,9 @@
 import { refusalText, registry, type Method, type SchoolSpec } from '@levee/core';
-import { memo, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { dispatch } from '../../../store/comparison-store.ts';
 import { withoutSlip, withPaper, withSchool } from '../../../store/content.ts';
 import { Menu, type MenuEntry } from '../../../ui/menu.tsx';
+import { useSession } from '../../../store/session-store.ts';
 import { changed, laidInPlace } from '../../../store/edits.ts';
 import { useChoice, useWorked } from '../../../worked/use-worked.ts';
 import { slipNames } from '../../../worked/slip-names.ts';
@@ -18,16 +19,26 @@ interface ChoiceProps {
   readonly options: () => readonly Option[];
   readonly chosen: string;
   readonly choose: (id: string) => void;
+  /** Opened by something else than its own word, and how that is let go of. */
+  readonly opened?: boolean;
+  readonly letGo?: () => void;
 }
 
 /** A word that opens the list it was chosen from. */
-function Choice({ className, text, name, options, chosen, choose }: ChoiceProps) {
+function Choice(props: ChoiceProps) {
+  const { className, text, name, options, chosen, choose, opened = false, letGo } = props;
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const word = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    if (opened) setAnchor(word.current);
+  }, [opened]);
   return (
     <>
       <button
+        ref={word}
         type="button"
         className={className}
+        title={text}
         aria-haspopup="menu"
         aria-label={`${name}: ${text}`}
         onClick={(event) => setAnchor(event.currentTarget)}
@@ -36,7 +47,10 @@ function Choice({ className, text, name, options, chosen, choose }: ChoiceProps)
       </button>
       <Menu
         anchor={anchor}
-        close={() => setAnchor(null)}
+        close={() => {
+          setAnchor(null);
+          letGo?.();
+        }}
         groups={() => [
           options().map((option) => ({
             ...option,
@@ -52,6 +66,7 @@ function Choice({ className, text, name, options, chosen, choose }: ChoiceProps)
 /** The method's name; every method can be laid in its place, and one that refuses says why. */
 export const MethodMenu = memo(function MethodMenu({ paper }: { readonly paper: Paper }) {
   const { problem } = useWorked();
+  const listed = useSession((session) => session.listing === paper.id);
   const options = () => {
     const isAccepted = (method: Method) => method.accepts(problem).ok;
     const offered = [
@@ -80,6 +95,8 @@ export const MethodMenu = memo(function MethodMenu({ paper }: { readonly paper: 
       options={options}
       chosen={paper.method.id}
       choose={choose}
+      opened={listed}
+      letGo={() => useSession.setState({ listing: null })}
     />
   );
 });
