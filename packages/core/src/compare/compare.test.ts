@@ -408,10 +408,12 @@ describe('stops', () => {
           // What is still to be dealt with is what a later step takes for good: owed, or from a mark that only rewrites it.
           const left = lanes.map(({ trace, termsOf }, k) => {
             const { start, steps } = trace;
-            const carriers = new Set([
-              ...start.map(({ id }) => id),
-              ...steps.flatMap((step) => [...carriedOn(step), ...step.opens].map(({ id }) => id)),
-            ]);
+            const carriers = new Set(start.map(({ id }) => id));
+            for (const step of steps) {
+              // A copy of what was taken for good carries nothing on.
+              const isOwed = step.takes.some((id) => carriers.has(id));
+              if (isOwed) for (const { id } of carriedOn(step)) carriers.add(id);
+            }
             const terms = steps.slice(stop[k]).flatMap((step) => {
               const stays = new Set(carriedOn(step).flatMap(({ id }) => termsOf(id).ids()));
               const taken = step.takes.filter((id) => carriers.has(id));
