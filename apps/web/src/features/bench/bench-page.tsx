@@ -9,11 +9,9 @@ import { Lanes } from './lanes/lanes.tsx';
 import { Papers } from './papers/papers.tsx';
 import { useAfterPapers } from './use-after-papers.ts';
 import { WorthPanel } from './worth/worth-panel.tsx';
+import { SharedPicture } from '../../pictures/lazy-picture.ts';
 import './bench.css';
 
-const SharedPicture = lazy(async () => ({
-  default: (await import('../../pictures/shared-picture.tsx')).SharedPicture,
-}));
 const AgreePanel = lazy(async () => ({
   default: (await import('./reasons/agree-panel.tsx')).AgreePanel,
 }));

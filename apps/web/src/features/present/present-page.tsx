@@ -4,7 +4,7 @@ import FirstPageIcon from '@mui/icons-material/FirstPage';
 import NavigateBeforeIcon from '@mui/icons-material/NavigateBefore';
 import NavigateNextIcon from '@mui/icons-material/NavigateNext';
 import { ToggleButton } from '@mui/material';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import type { Lit } from '../../worked/lit.ts';
@@ -18,11 +18,8 @@ import { Sentence } from '../../paper/sentence.tsx';
 import { PointableStage } from '../../paper/pointable-stage.tsx';
 import { useLit } from '../../paper/use-lit.ts';
 import { MathText } from '../../ui/math-text.tsx';
+import { SharedPicture } from '../../pictures/lazy-picture.ts';
 import './present.css';
-
-const SharedPicture = lazy(async () => ({
-  default: (await import('../../pictures/shared-picture.tsx')).SharedPicture,
-}));
 
 /** For a projector: the papers and their sentences as large as they get, and nothing else. */
 export function PresentPage() {
@@ -67,7 +64,7 @@ export function PresentPage() {
         ))}
       </div>
       {picture && (
-        <div className="present-picture">
+        <div className="picture-alone present-picture">
           <Suspense>
             <SharedPicture />
           </Suspense>

@@ -12,7 +12,7 @@ import {
   type Reasons,
 } from '@levee/core';
 import { Button } from '@mui/material';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { download, fileName } from '../../ui/download.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
@@ -27,11 +27,8 @@ import { BothWays } from './both-ways.tsx';
 import { Bridge } from './bridge.tsx';
 import { MethodLines } from './method-lines.tsx';
 import { Costs, SameAmounts } from './side-by-side.tsx';
+import { SharedPicture } from '../../pictures/lazy-picture.ts';
 import './why.css';
-
-const SharedPicture = lazy(async () => ({
-  default: (await import('../../pictures/shared-picture.tsx')).SharedPicture,
-}));
 
 /** Why the methods agree: the same terms, bracketed in each method's way, law by law. */
 export function WhyPage() {
@@ -65,7 +62,7 @@ function Told({ made }: { readonly made: Certified }) {
         <Exports reasons={reasons} />
       </header>
       <Terms reasons={reasons} />
-      <div className="why-picture">
+      <div className="picture-alone why-picture">
         <Suspense>
           <SharedPicture />
         </Suspense>
