@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { integerOf, wholeNumeral } from '../testing/arbitraries.ts';
+import { wholeNumeral } from '../testing/arbitraries.ts';
+import { integerOf } from '../testing/expected.ts';
 import { Exact } from './exact.ts';
 import {
   decimalsNeeded,

@@ -24,11 +24,10 @@ import {
   choiceName,
   deepFreeze,
   everySchool,
-  expectedValue,
-  isFraction,
   kindOf,
   problemsFor,
 } from '../testing/arbitraries.ts';
+import { expectedValue, isFraction } from '../testing/expected.ts';
 import { comesTo, glyphAmount, letteredValue, rootFault } from '../testing/lettered.ts';
 import { registry } from './index.ts';
 import {

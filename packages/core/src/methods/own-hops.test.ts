@@ -3,13 +3,8 @@ import { audit } from '../account/audit.ts';
 import { Exact } from '../exact/exact.ts';
 import { makeProblem, type Problem } from '../problem/problem.ts';
 import type { ProblemKind } from '../problem/kinds.ts';
-import {
-  accepted,
-  expectedValue,
-  isFraction,
-  kindOf,
-  problemsFor,
-} from '../testing/arbitraries.ts';
+import { accepted, kindOf, problemsFor } from '../testing/arbitraries.ts';
+import { expectedValue, isFraction } from '../testing/expected.ts';
 import { numeral } from '../exact/numeral.ts';
 import { registry } from './index.ts';
 

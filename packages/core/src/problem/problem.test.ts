@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { numeral, numeralValue } from '../exact/numeral.ts';
-import { integerOf, products } from '../testing/arbitraries.ts';
+import { products } from '../testing/arbitraries.ts';
+import { integerOf } from '../testing/expected.ts';
 import { expressionText, type Expression } from './expression.ts';
 import { failureText } from './failure.ts';
 import { LIMITS } from './limits.ts';

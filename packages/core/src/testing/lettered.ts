@@ -4,7 +4,7 @@ import { Exact } from '../exact/exact.ts';
 import { placeValue } from '../exact/numeral.ts';
 import { lowered } from '../exact/terms-text.ts';
 import { problemText, type Problem } from '../problem/problem.ts';
-import { integerOf, type Fraction } from './arbitraries.ts';
+import { integerOf, type Fraction } from './expected.ts';
 
 /** What the letters of a problem come to here, by plain integers. */
 const LETTERS: Readonly<Record<string, bigint>> = { x: 1009n, y: 2003n, z: 3001n };

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { answerText } from '../../account/answer-text.ts';
 import { Exact } from '../../exact/exact.ts';
-import { integerOf, quotients } from '../../testing/arbitraries.ts';
+import { quotients } from '../../testing/arbitraries.ts';
+import { integerOf } from '../../testing/expected.ts';
 import {
   groupWorths,
   marksOf,
