@@ -17,6 +17,7 @@ import { useComparison } from '../../store/comparison-store.ts';
 import { download, fileName } from '../../ui/download.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import { Tex } from '../../ui/tex.tsx';
+import { useTurns } from '../../ui/use-turns.ts';
 import { useNotation } from '../../worked/use-worked.ts';
 import { copy } from '../../ui/copy.ts';
 import { useAgreement } from '../../certificate/certified.ts';
@@ -47,6 +48,8 @@ function Told({ made }: { readonly made: Certified }) {
   const certificate = reasons.common;
   const problem = useComparison((state) => state.content.problem);
   const WayBack = WAYS_BACK[certificate.kind];
+  const told = reasons.alone.length;
+  const turn = useTurns(told + 3);
   return (
     <main className="why">
       <header className="why-head">
@@ -63,23 +66,25 @@ function Told({ made }: { readonly made: Certified }) {
       </header>
       <Terms reasons={reasons} />
       <div className="picture-alone why-picture">
-        <Suspense>
-          <SharedPicture />
-        </Suspense>
+        <Suspense>{turn > told && <SharedPicture />}</Suspense>
       </div>
       <div className="why-methods">
-        {reasons.alone.map((own, k) => (
+        {reasons.alone.slice(0, turn).map((own, k) => (
           <MethodLines key={k} method={own.methods[0]!} certificate={own} />
         ))}
       </div>
       <div className="why-more">
         <div>
-          <SameAmounts />
-          <BothWays />
-          {WayBack && <WayBack />}
-          <Bridge />
+          {turn > told + 1 && (
+            <>
+              <SameAmounts />
+              <BothWays />
+              {WayBack && <WayBack />}
+              <Bridge />
+            </>
+          )}
         </div>
-        <Costs />
+        {turn > told + 2 && <Costs />}
       </div>
     </main>
   );
