@@ -8,7 +8,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { Appearance } from './app/appearance.tsx';
-import { readAhead } from './api/read-ahead.ts';
+import { openAhead } from './app/open-ahead.ts';
 import { watchLeaving } from './app/leaving.ts';
 import { Broken } from './app/broken.tsx';
 import { Screens } from './app/screens.tsx';
@@ -19,20 +19,23 @@ import './app/base.css';
 const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce;
 const cache = createCache({ key: 'lv', prepend: true, ...(nonce ? { nonce } : {}) });
 
-readAhead(window.location.pathname);
 watchLeaving();
 if (import.meta.env.DEV) watchTraces();
 
-createRoot(document.getElementById('root')!).render(
-  <StrictMode>
-    <CacheProvider value={cache}>
-      <Appearance>
-        <Broken>
-          <BrowserRouter>
-            <Screens />
-          </BrowserRouter>
-        </Broken>
-      </Appearance>
-    </CacheProvider>
-  </StrictMode>,
-);
+function show(): void {
+  createRoot(document.getElementById('root')!).render(
+    <StrictMode>
+      <CacheProvider value={cache}>
+        <Appearance>
+          <Broken>
+            <BrowserRouter>
+              <Screens />
+            </BrowserRouter>
+          </Broken>
+        </Appearance>
+      </CacheProvider>
+    </StrictMode>,
+  );
+}
+
+void openAhead(window.location.pathname).then(show);

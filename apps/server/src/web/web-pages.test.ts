@@ -12,7 +12,7 @@ let folder = '';
 beforeAll(() => {
   folder = mkdtempSync(join(tmpdir(), 'levee-site-'));
   mkdirSync(join(folder, 'assets'));
-  writeFileSync(join(folder, 'index.html'), '<p nonce="__LEVEE_NONCE__">page</p>');
+  writeFileSync(join(folder, 'index.html'), '<head></head><p nonce="__LEVEE_NONCE__">page</p>');
   writeFileSync(join(folder, 'icon.svg'), '<svg xmlns="http://www.w3.org/2000/svg"/>');
   const script = join(folder, 'assets/index-1a2b.js');
   writeFileSync(script, SCRIPT);
@@ -54,9 +54,17 @@ describe('the built pages', () => {
     expect(headers['cache-control']).toBe('no-cache');
   });
 
+  it('ask for the comparison of their address while the scripts are read', async () => {
+    const id = '0b6f6f0e-6d0c-4b5e-9f43-0a4a5d1c2b3e';
+    const { text } = await ask().get(`/c/${id}/why`).expect(200);
+    expect(text).toContain(
+      `<link rel="preload" as="fetch" crossorigin href="/api/comparisons/${id}"></head>`,
+    );
+  });
+
   it('are the page itself for addresses of the application, with the nonce of the answer', async () => {
     const { text, headers } = await ask().get('/c/1/why').expect(200);
-    expect(text).toBe('<p nonce="abc">page</p>');
+    expect(text).toBe('<head></head><p nonce="abc">page</p>');
     expect(headers['cache-control']).toBe('no-store');
     await ask().get('/assets/none.js').expect(404);
     await ask().get('/api/none').expect(404);

@@ -39,13 +39,23 @@ export function webPages(folder: string): readonly RequestHandler[] {
     response
       .type('html')
       .setHeader('Cache-Control', 'no-store')
-      .send(html.replace(NONCE_MARK, nonceOf(response)));
+      .send(
+        html
+          .replace('</head>', `${ahead(request.path)}</head>`)
+          .replace(NONCE_MARK, nonceOf(response)),
+      );
   };
   return [
     (request, response, next) =>
       isInterface(request.path) ? next() : files(request, response, next),
     pages,
   ];
+}
+
+/** Has the browser ask for the comparison of an address while it still reads the scripts. */
+function ahead(path: string): string {
+  const [, id] = /^\/c\/([0-9a-f-]{36})(?:\/|$)/.exec(path) ?? [];
+  return id ? `<link rel="preload" as="fetch" crossorigin href="/api/comparisons/${id}">` : '';
 }
 
 function isInterface(path: string): boolean {

@@ -26,6 +26,8 @@ class FakeServer {
   /** Holds back the answers to writes until it is settled. */
   slow: Promise<undefined> | null = null;
   readonly created: ComparisonDocument[] = [];
+  /** How often the comparison was read. */
+  reads = 0;
 
   constructor(document: ComparisonDocument) {
     this.stored = {
@@ -61,6 +63,7 @@ class FakeServer {
       await this.slow;
       return this.answer(200, stored);
     }
+    this.reads++;
     return this.answer(200, this.stored);
   };
 
@@ -206,6 +209,15 @@ describe('keeping', () => {
     closeComparison();
     await late;
     expect(state()).toBe('closed');
+  });
+
+  it('asks once for a comparison that is being opened already', async () => {
+    closeComparison();
+    const asked = server.reads;
+    await Promise.all([openComparison('one'), openComparison('one')]);
+    await openComparison('one');
+    expect(server.reads).toBe(asked + 1);
+    expect(state()).toBe('kept');
   });
 
   it('ignores drafts that cannot be read', async () => {
@@ -460,7 +472,7 @@ describe('a keeper of its own parts', () => {
         }) as Stored;
       const made = makeKeeper({
         server: {
-          open: () => Promise.resolve({ ok: true, value: stored(1) }),
+          read: () => Promise.resolve({ ok: true, value: stored(1) }),
           update: (id, version, sent) => {
             kept.push(`${id} ${version} ${sent.title}`);
             return Promise.resolve({ ok: true, value: { ...stored(version + 1), document: sent } });

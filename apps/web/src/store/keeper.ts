@@ -1,7 +1,6 @@
 import type { ComparisonDocument } from '@levee/core';
 import { create } from 'zustand';
 import { UNREACHABLE, type comparisonsApi, type Reply, type Stored } from '../api/client.ts';
-import type { readComparison } from '../api/read-ahead.ts';
 import { chosenIn, type Desk } from './desk.ts';
 import type {
   DraftPlace,
@@ -41,9 +40,7 @@ interface Open {
 
 /** What a keeper keeps, where, and how it shows how that goes. */
 export interface KeeperParts {
-  readonly server: Pick<typeof comparisonsApi, 'update' | 'create'> & {
-    readonly open: typeof readComparison;
-  };
+  readonly server: Pick<typeof comparisonsApi, 'read' | 'update' | 'create'>;
   /** The open comparison. */
   readonly desk: {
     readonly document: () => ComparisonDocument;
@@ -72,6 +69,8 @@ class Keeper {
   private open: Open | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private sending = false;
+  /** The comparison that is being opened. */
+  private coming: { readonly id: string; readonly opened: Promise<void> } | null = null;
   /** Counts openings, so that a late answer to an earlier one is known. */
   private openings = 0;
   /** Whether the browser keeps what the server does not have yet. */
@@ -87,13 +86,24 @@ class Keeper {
     this.view.setState({ keeping });
   }
 
-  /** Opens a comparison: the server's version, with changes that it did not get yet put on top. */
-  async openComparison(id: string): Promise<void> {
-    if (this.open?.id === id) return;
+  /**
+   * Opens a comparison: the server's version, with changes that it did not get yet put on top. One that is open or
+   * being opened is not opened again.
+   */
+  openComparison(id: string): Promise<void> {
+    if (this.open?.id === id) return Promise.resolve();
+    if (this.coming?.id === id) return this.coming.opened;
     this.closeComparison();
     this.show({ state: 'opening' });
-    const opening = ++this.openings;
-    const [reply] = await Promise.all([this.parts.server.open(id), this.parts.tab.claim()]);
+    const opened = this.openFromServer(id, ++this.openings).finally(() => {
+      if (this.coming?.opened === opened) this.coming = null;
+    });
+    this.coming = { id, opened };
+    return opened;
+  }
+
+  private async openFromServer(id: string, opening: number): Promise<void> {
+    const [reply] = await Promise.all([this.parts.server.read(id), this.parts.tab.claim()]);
     const draft = await this.ownDraft(id, await this.parts.tab.living());
     if (opening !== this.openings) return;
     if (!reply.ok) {
@@ -152,6 +162,7 @@ class Keeper {
     if (this.open && !this.sending && (state === 'keeping' || state === 'waiting'))
       this.sendLast(this.open);
     this.open = null;
+    this.coming = null;
     this.openings++;
     this.show({ state: 'closed' });
   }

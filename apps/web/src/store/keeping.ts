@@ -1,5 +1,4 @@
 import { comparisonsApi } from '../api/client.ts';
-import { readComparison } from '../api/read-ahead.ts';
 import { currentDocument, openDocument, useComparison } from './comparison-store.ts';
 import { dropDraft, keepDraft, leftDrafts, readDraft, takeDraft } from './drafts.ts';
 import { makeKeeper } from './keeper.ts';
@@ -7,7 +6,7 @@ import { claimTab, livingTabs, ownTab } from './tab.ts';
 
 /** The keeper of the application. */
 const keeper = makeKeeper({
-  server: { ...comparisonsApi, open: readComparison },
+  server: comparisonsApi,
   desk: {
     document: currentDocument,
     open: openDocument,

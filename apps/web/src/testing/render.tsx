@@ -84,6 +84,13 @@ export class Rendered {
     await act(() => new Promise<void>((done) => setTimeout(done, 60)));
   }
 
+  /** Lets a page that is drawn a part with every frame come to its end. */
+  async drawn(): Promise<void> {
+    for (let frame = 0; frame < 8; frame++) {
+      await act(() => new Promise<void>((done) => requestAnimationFrame(() => done())));
+    }
+  }
+
   /** Does something to the page and waits until it is drawn. */
   act(change: () => void): void {
     act(change);

@@ -1,3 +1,4 @@
+import { Lexer } from 'chevrotain';
 import fc from 'fast-check';
 import { numeral, numeralValue } from '../exact/numeral.ts';
 import { products } from '../testing/arbitraries.ts';
@@ -8,6 +9,7 @@ import { LIMITS } from './limits.ts';
 import { estimateOf, proposedOperands, roundings } from './estimate.ts';
 import { inBase, problemText, problemValue, productProblem, readProblem } from './problem.ts';
 import { readExpression } from './read-expression.ts';
+import { TOKENS } from './tokens.ts';
 
 function reasonOf(text: string) {
   const read = readProblem(text);
@@ -18,6 +20,10 @@ function sentence(text: string): string {
   const read = readProblem(text);
   return read.ok ? `read as ${problemText(read.problem)}` : failureText(read.reason);
 }
+
+it('the words of the language are valid', () => {
+  expect(() => new Lexer(TOKENS, { positionTracking: 'onlyOffset' })).not.toThrow();
+});
 
 describe('readProblem', () => {
   it.each([

@@ -7,7 +7,7 @@ import { useSession } from '../../store/session-store.ts';
 import { Gauge } from './account/gauge.tsx';
 import { Lanes } from './lanes/lanes.tsx';
 import { Papers } from './papers/papers.tsx';
-import { useAfterPapers } from './use-after-papers.ts';
+import { useDrawn } from './use-drawn.ts';
 import { WorthPanel } from './worth/worth-panel.tsx';
 import { SharedPicture } from '../../pictures/lazy-picture.ts';
 import './bench.css';
@@ -36,7 +36,7 @@ const EMPTY_GAUGE = <aside className="gauge" />;
 /** The bench: papers, account, lanes, and what the pointed-at amount is worth. */
 export function BenchPage() {
   const worked = useWorked();
-  const below = useAfterPapers(worked);
+  const { papers, around } = useDrawn(worked);
   const isEstimating = useSession((session) => session.dialog === 'estimate');
   return (
     <div
@@ -44,16 +44,16 @@ export function BenchPage() {
       data-papers={worked.papers.length}
       data-wordy={isWordy(worked.problem) || undefined}
     >
-      <BenchHead />
+      <BenchHead all={papers} />
       <div className="bench-work">
-        <Papers />
-        {below ? <Gauge /> : EMPTY_GAUGE}
+        <Papers all={papers} />
+        {around ? <Gauge /> : EMPTY_GAUGE}
       </div>
-      <Lanes blocks={below} />
+      <Lanes blocks={around} />
       <div className="bench-foot">
-        <Suspense fallback={EMPTY_PANEL}>{below ? <SharedPicture /> : EMPTY_PANEL}</Suspense>
-        {below ? <WorthPanel /> : EMPTY_PANEL}
-        <Suspense fallback={EMPTY_PANEL}>{below ? <AgreePanel /> : EMPTY_PANEL}</Suspense>
+        <Suspense fallback={EMPTY_PANEL}>{around ? <SharedPicture /> : EMPTY_PANEL}</Suspense>
+        {around ? <WorthPanel /> : EMPTY_PANEL}
+        <Suspense fallback={EMPTY_PANEL}>{around ? <AgreePanel /> : EMPTY_PANEL}</Suspense>
       </div>
       <WhenOpened open={isEstimating}>
         <EstimateDialog />

@@ -158,9 +158,10 @@ describe('the bridge', () => {
     }
   });
 
-  it('is told place by place on the page of reasons', () => {
+  it('is told place by place on the page of reasons', async () => {
     page.open('46 × 58', ['grid-multiplication', 'crosswise']);
     page.show(<WhyPage />);
+    await page.drawn();
     const rows = page.texts('[aria-label^="The bridge"] tbody tr');
     expect(rows).toEqual([
       'x³——+ 22—',
@@ -170,12 +171,14 @@ describe('the bridge', () => {
     ]);
     page.open('(4a + 6)(5a + 8)', ['expand-grid', 'expand-arcs']);
     page.show(<WhyPage />);
+    await page.drawn();
     expect(page.texts('[aria-label^="The bridge"] tbody tr')[1]).toBe('a²4 · 520a²+ 662');
     expect(page.text('[aria-label^="The bridge"] thead')).toMatch(/^power of a, which/);
     page.show(<BenchHead />);
     expect(page.texts('.chip')).toContain('read a as ten');
     page.open('√72', ROOTS);
     page.show(<WhyPage />);
+    await page.drawn();
     expect(page.all('[aria-label^="The bridge"]')).toHaveLength(0);
     expect(page.texts('[aria-label="Back to the number"] p')).toEqual([
       '8.48 × 8.48 + 0.0896 = 72 ✓ Digit pairs',

@@ -10,9 +10,10 @@ beforeAll(() => giveRoom(600, 240));
 afterEach(() => page.act(() => useSettings.setState(useSettings.getInitialState())));
 
 describe('the page of reasons', () => {
-  it('has a line a move, the same terms for all, and what each costs', () => {
+  it('has a line a move, the same terms for all, and what each costs', async () => {
     page.open('46 × 58', ['column-multiplication', 'lattice']);
     page.show(<WhyPage />);
+    await page.drawn();
     expect(page.text('h1')).toBe('Why 46 × 58 = 2668 by every method');
     expect(page.text('[role="status"]')).toMatch(/checked again .*Not checked here: the wording/);
     expect(page.text('[role="status"]')).not.toMatch(/In brief/);
@@ -40,9 +41,10 @@ describe('the page of reasons', () => {
     );
   });
 
-  it('goes back to the dividend from what each paper found and left', () => {
+  it('goes back to the dividend from what each paper found and left', async () => {
     page.open('1835 ÷ 24', ['long-division', 'partial-quotients']);
     page.show(<WhyPage />);
+    await page.drawn();
     expect(page.text('h1')).toBe('Why 1835 ÷ 24 = 76 11/24 by every method');
     expect(page.texts('[aria-label="Back to the dividend"] p')).toEqual([
       '76 × 24 + 11 = 1835 ✓ Long',
@@ -51,12 +53,13 @@ describe('the page of reasons', () => {
     expect(page.all('[aria-label="Both ways"]')).toHaveLength(0);
   });
 
-  it('writes decimals and products as she does', () => {
+  it('writes decimals and products as she does', async () => {
     page.act(() =>
       useSettings.setState((own) => ({ words: { ...own.words, point: ',', times: '·' } })),
     );
     page.open('3.6 × 20.5', ['lattice', 'grid-multiplication']);
     page.show(<WhyPage />);
+    await page.drawn();
     expect(page.text('h1')).toBe('Why 3,6 · 20,5 = 73,8 by every method');
     expect(page.texts('.why-terms .term')).toContain('0,6·0,5 = 0,3');
     expect(page.text('[aria-label="Both ways"]')).toMatch(/3,6 · 20 = 72/);
@@ -64,9 +67,10 @@ describe('the page of reasons', () => {
     expect(tex[0]).toMatch(/3\{,\}6 \\cdot 20\{,\}5/);
   });
 
-  it('typesets fractions and names the laws of parts', () => {
+  it('typesets fractions and names the laws of parts', async () => {
     page.open('3/4 + 1/6', ['cross-products', 'least-common-denominator']);
     page.show(<WhyPage />);
+    await page.drawn();
     expect(page.all('h1 .katex')).toHaveLength(2);
     expect(page.texts('.why-method .law')).toContain(
       'n/n is one: both numbers of a fraction scaled alike',

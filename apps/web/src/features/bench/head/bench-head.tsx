@@ -23,16 +23,25 @@ const AboutDialog = lazy(async () => ({
   default: (await import('./about-dialog.tsx')).AboutDialog,
 }));
 
-/** The computation with its context, the estimate, the voice, and whether it is kept. */
-export function BenchHead() {
+/** The computation with its context, and, when `all` is drawn, what there is to know of it and to do with it. */
+export function BenchHead({ all = true }: { readonly all?: boolean }) {
+  return (
+    <header className="bench-head">
+      <ProblemField />
+      {all && <AroundProblem />}
+    </header>
+  );
+}
+
+/** What stands beside the computation: its story, the estimate, the voice, and whether it is kept. */
+function AroundProblem() {
   const { problem } = useWorked();
   const { story, unit } = useComparison((state) => state.content);
   const operands = `${operandName(problem.kind, 0)}s`;
   const swap = useCommand('swap');
   const [about, setAbout] = useState(false);
   return (
-    <header className="bench-head">
-      <ProblemField />
+    <>
       <div className="context">
         <button type="button" className="link caption story" onClick={() => setAbout(true)}>
           <MathText text={story || 'what do the numbers stand for?'} />
@@ -71,6 +80,6 @@ export function BenchHead() {
       <WhenOpened open={about}>
         <AboutDialog open={about} close={() => setAbout(false)} />
       </WhenOpened>
-    </header>
+    </>
   );
 }

@@ -5,8 +5,8 @@ import { PaperCard } from './paper-card.tsx';
 import { IconCommand } from '../../../commands/icon-command.tsx';
 import './papers.css';
 
-/** The papers side by side, or one of them large. */
-export function Papers() {
+/** The papers side by side, or one of them large. Unless `all`, only the first is drawn, and room is kept for the others. */
+export function Papers({ all }: { readonly all: boolean }) {
   const { papers } = useWorked();
   const steps = useSteps();
   const lit = useLit();
@@ -14,15 +14,19 @@ export function Papers() {
   const shown = large ? [large] : papers;
   return (
     <section className="papers" aria-label="Papers">
-      {shown.map((paper) => (
-        <PaperCard
-          key={paper.id}
-          paper={paper}
-          step={steps[paper.index]!}
-          lit={lit[paper.index]!}
-          removable={papers.length > 1}
-        />
-      ))}
+      {shown.map((paper, k) =>
+        all || k === 0 ? (
+          <PaperCard
+            key={paper.id}
+            paper={paper}
+            step={steps[paper.index]!}
+            lit={lit[paper.index]!}
+            removable={papers.length > 1}
+          />
+        ) : (
+          <article key={paper.id} className="paper" aria-hidden />
+        ),
+      )}
       {large === null && papers.length < 4 && (
         <div className="add-paper">
           <IconCommand id="add-paper" icon={<AddIcon />} />
