@@ -15,7 +15,7 @@ const EVERYWHERE =
 
 /** What the bench, and so the first screen, is made of; `.later` files are loaded when they are first needed. */
 const FIRST =
-  /apps\/web\/src\/(store|worked|paper|sheet|commands|api|ui)\/(?!.*\.later\.)|packages\/core\/src\/(account|exact|problem|methods|phrases|sheet)\//;
+  /apps\/web\/src\/(store|worked|computation|paper|sheet|commands|api|ui)\/(?!.*\.later\.)|packages\/core\/src\/(account|exact|problem|methods|phrases|sheet)\//;
 
 /** Served compressed; fonts and pictures are compressed already. */
 const compressed = compression({

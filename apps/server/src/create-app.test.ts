@@ -34,8 +34,37 @@ describe('the data file', () => {
       const database = new Database(file(), { readonly: true });
       expect(database.pragma('journal_mode', { simple: true })).toBe('wal');
       const names = database.prepare('SELECT name FROM migrations').all();
-      expect(names).toEqual([{ name: 'Comparisons1790000000001' }]);
+      expect(names).toEqual([
+        { name: 'Comparisons1790000000001' },
+        { name: 'SearchText1790000000002' },
+      ]);
       database.close();
+    });
+  });
+
+  it('finds rows of an earlier version by operation and method once it has been brought up to date', async () => {
+    const kinds = async ({ ask }: TestServer) => {
+      const { body } = await ask.get('/api/comparisons').query({ kind: 'product' }).expect(200);
+      return (body as { total: number }).total;
+    };
+    await withServer(async (server) => {
+      await server.ask.post('/api/comparisons').send({ document: DEMO_COMPARISONS[0] }).expect(201);
+      expect(await kinds(server)).toBe(1);
+    });
+    const database = new Database(file());
+    database.prepare("UPDATE comparison SET searchText = 'sandbags'").run();
+    database
+      .prepare("INSERT INTO comparison SELECT 'odd', 1, 't', 'p', 'odd', '{', '', '', NULL")
+      .run();
+    database.prepare("DELETE FROM migrations WHERE name LIKE 'SearchText%'").run();
+    database.close();
+    await withServer(async (server) => {
+      expect(await kinds(server)).toBe(1);
+      const { body } = await server.ask
+        .get('/api/comparisons')
+        .query({ search: 'odd' })
+        .expect(200);
+      expect((body as { total: number }).total).toBe(1);
     });
   });
 

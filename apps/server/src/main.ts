@@ -12,6 +12,7 @@ import { copiesFolder, copiesOf, sizeText } from './database/copies.ts';
 import { DailyCopies } from './database/daily-copies.ts';
 import { dataFile, faultText } from './database/data-file.ts';
 import { holdingOf, holdingText, restore } from './database/restore.ts';
+import { ListComparisonsDto } from './comparisons/comparison.dto.ts';
 import { DEMO_COMPARISONS } from './demo/comparisons.ts';
 import { StartFailure } from './start-failure.ts';
 
@@ -117,7 +118,7 @@ function stopOnSignals(app: INestApplication): void {
 
 /** In reverse, so that the first of the list is the latest. */
 async function loadDemo(comparisons: ComparisonsService): Promise<void> {
-  const { total } = await comparisons.list('', 1, 1);
+  const { total } = await comparisons.list(new ListComparisonsDto());
   if (total > 0) return;
   for (const document of [...DEMO_COMPARISONS].reverse()) await comparisons.create(document);
   say(`Loaded ${DEMO_COMPARISONS.length} comparisons of the demo scenario.`);

@@ -32,6 +32,7 @@ export { amountWriter, scriptOf, type Script } from './problem/script.ts';
 export { scaleOf, type Scale } from './problem/scale.ts';
 export { readAddress, readWhere, whereText, type Where } from './account/chance.ts';
 export { structureOf, type Structure } from './problem/structure.ts';
+export { answerUnit, unitFaultText, type AnswerUnit } from './problem/units.ts';
 export { findingText } from './problem/structure-text.ts';
 export { expressionTex } from './problem/expression-tex.ts';
 export { estimateOf, canBeRounded, proposedOperands, roundings } from './problem/estimate.ts';
@@ -146,8 +147,8 @@ export {
   JUDGEMENTS,
   MAX_CHECKS,
   MAX_PAPERS,
+  MAX_TAGS,
   TEXT_LIMITS,
-  type Judgement,
   type Pace,
 } from './formats/comparison-limits.ts';
 export {

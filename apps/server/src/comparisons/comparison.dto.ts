@@ -1,7 +1,24 @@
-import { COMPARISON, jsonSchemaOf, readComparison, type ComparisonDocument } from '@levee/core';
+import {
+  COMPARISON,
+  jsonSchemaOf,
+  PROBLEM_KINDS,
+  readComparison,
+  TEXT_LIMITS,
+  type ComparisonDocument,
+} from '@levee/core';
 import { ApiProperty } from '@nestjs/swagger';
-import { Type } from 'class-transformer';
-import { IsInt, IsObject, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
+import { Transform, Type } from 'class-transformer';
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsObject,
+  IsOptional,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator';
 import { IsDescribed } from '../common/is-described.ts';
 
 /** The document as the interface tells it: its one description, which is also what a body is held against. */
@@ -9,6 +26,9 @@ const DOCUMENT = jsonSchemaOf(COMPARISON, {
   id: 'levee-comparison',
   title: 'A comparison; earlier versions are taken and brought up to date',
 });
+
+const KINDS_LISTED = ['', ...PROBLEM_KINDS];
+const SORTS = ['updatedAt', 'createdAt', 'title', 'problem'] as const;
 
 export class CreateComparisonDto {
   @ApiProperty(DOCUMENT)
@@ -30,6 +50,39 @@ export class ListComparisonsDto {
   @IsString()
   @MaxLength(200)
   search = '';
+
+  @ApiProperty({ required: false, enum: KINDS_LISTED, description: 'Only this operation.' })
+  @IsOptional()
+  @IsIn(KINDS_LISTED)
+  kind = '';
+
+  @ApiProperty({ required: false, description: 'Only with a paper by this method.' })
+  @IsOptional()
+  @IsString()
+  @MaxLength(80)
+  method = '';
+
+  @ApiProperty({ required: false, description: 'Only with this tag.' })
+  @IsOptional()
+  @IsString()
+  @MaxLength(TEXT_LIMITS.tag)
+  tag = '';
+
+  @ApiProperty({ required: false, enum: SORTS, default: 'updatedAt' })
+  @IsOptional()
+  @IsIn(SORTS)
+  sort: (typeof SORTS)[number] = 'updatedAt';
+
+  @ApiProperty({ required: false, enum: ['asc', 'desc'], default: 'desc' })
+  @IsOptional()
+  @IsIn(['asc', 'desc'])
+  order: 'asc' | 'desc' = 'desc';
+
+  @ApiProperty({ required: false, default: false, description: 'Those that were deleted.' })
+  @IsOptional()
+  @Transform(({ value }) => value === 'true' || value === true)
+  @IsBoolean()
+  deleted = false;
 
   @ApiProperty({ required: false, default: 1 })
   @IsOptional()

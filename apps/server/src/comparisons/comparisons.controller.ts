@@ -19,6 +19,8 @@ import {
   ApiOperation,
   ApiTags,
 } from '@nestjs/swagger';
+import type { ComparisonDocument } from '@levee/core';
+import { DEMO_COMPARISONS } from '../demo/comparisons.ts';
 import {
   ComparisonDto,
   ComparisonPageDto,
@@ -41,8 +43,21 @@ export class ComparisonsController {
   @Get()
   @ApiOperation({ summary: 'Kept comparisons, the latest change first' })
   @ApiOkResponse({ type: ComparisonPageDto })
-  list(@Query() { search, page, pageSize }: ListComparisonsDto): Promise<ComparisonPage> {
-    return this.comparisons.list(search, page, pageSize);
+  list(@Query() wanted: ListComparisonsDto): Promise<ComparisonPage> {
+    return this.comparisons.list(wanted);
+  }
+
+  @Get('tags')
+  @ApiOperation({ summary: 'Every tag in use' })
+  @ApiOkResponse({ type: [String] })
+  tags(): Promise<readonly string[]> {
+    return this.comparisons.tags();
+  }
+
+  @Get('examples')
+  @ApiOperation({ summary: 'Documents to look at and copy; they are not kept here' })
+  examples(): readonly ComparisonDocument[] {
+    return DEMO_COMPARISONS;
   }
 
   @Post()
@@ -91,6 +106,15 @@ export class ComparisonsController {
   @ApiNoContentResponse()
   remove(@Param('id') id: string): Promise<void> {
     return this.comparisons.remove(id);
+  }
+
+  @Delete(':id/forever')
+  @HttpCode(204)
+  @ApiOperation({ summary: 'Let a deleted comparison go for good' })
+  @ApiNoContentResponse()
+  @ApiNotFoundResponse()
+  forget(@Param('id') id: string): Promise<void> {
+    return this.comparisons.forget(id);
   }
 
   @Post(':id/restore')

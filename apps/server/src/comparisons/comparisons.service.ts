@@ -5,7 +5,9 @@ import { InjectRepository } from '@nestjs/typeorm';
 import { IsNull, Not, Repository } from 'typeorm';
 import { Failure } from '../common/failure.ts';
 import { patiently } from '../database/patience.ts';
+import type { ListComparisonsDto } from './comparison.dto.ts';
 import { ComparisonEntity } from './comparison.entity.ts';
+import { mark, searchable, searchTextOf } from './search-text.ts';
 
 interface Row {
   readonly id: string;
@@ -39,6 +41,23 @@ export interface ComparisonPage {
   readonly pageSize: number;
 }
 
+/** Lists begin with the latest change, or go by the letters of a title or a problem. */
+const COLUMNS = {
+  updatedAt: 'c.updatedAt',
+  createdAt: 'c.createdAt',
+  title: 'LOWER(c.title)',
+  problem: 'c.problem',
+} as const satisfies Record<ListComparisonsDto['sort'], string>;
+
+/** Texts that must all be found in the search text. */
+function needlesOf({ search, kind, method, tag }: ListComparisonsDto): readonly string[] {
+  const marks = Object.entries({ kind, method, tag }) as ['kind' | 'method' | 'tag', string][];
+  return [
+    searchable(search),
+    ...marks.flatMap(([what, name]) => (name === '' ? [] : [mark(what, name)])),
+  ].filter((needle) => needle !== '');
+}
+
 /** Keeps comparisons. Every write names the version it replaces, and a stale one changes nothing. */
 @Injectable()
 export class ComparisonsService {
@@ -47,21 +66,39 @@ export class ComparisonsService {
     private readonly repository: Repository<ComparisonEntity>,
   ) {}
 
-  async list(search: string, page: number, pageSize: number): Promise<ComparisonPage> {
-    const query = this.repository.createQueryBuilder('c').where('c.deletedAt IS NULL');
-    const needle = searchable(search);
-    if (needle !== '') {
-      query.andWhere("c.searchText LIKE :needle ESCAPE '\\'", {
-        needle: `%${escapeLike(needle)}%`,
+  async list(wanted: ListComparisonsDto): Promise<ComparisonPage> {
+    const { page, pageSize, sort, order, deleted } = wanted;
+    const query = this.repository
+      .createQueryBuilder('c')
+      .where(deleted ? 'c.deletedAt IS NOT NULL' : 'c.deletedAt IS NULL');
+    const needles = needlesOf(wanted);
+    for (const [k, needle] of needles.entries()) {
+      query.andWhere(`c.searchText LIKE :needle${k} ESCAPE '\\'`, {
+        [`needle${k}`]: `%${escapeLike(needle)}%`,
       });
     }
     query
-      .orderBy('c.updatedAt', 'DESC')
+      .orderBy(
+        deleted && sort === 'updatedAt' ? 'c.deletedAt' : COLUMNS[sort],
+        order === 'asc' ? 'ASC' : 'DESC',
+      )
       .addOrderBy('c.id')
       .skip((page - 1) * pageSize)
       .take(pageSize);
     const [entities, total] = await patiently(() => query.getManyAndCount());
     return { items: entities.map(kept), total, page, pageSize };
+  }
+
+  /** Every tag that is used, in the order of the alphabet. */
+  async tags(): Promise<readonly string[]> {
+    const rows = await patiently(() =>
+      this.repository.find({ select: { document: true }, where: { deletedAt: IsNull() } }),
+    );
+    const used = rows.flatMap(({ document }) => {
+      const read = readDocument(document);
+      return 'code' in read ? [] : read.tags;
+    });
+    return [...new Set(used)].sort((one, other) => one.localeCompare(other));
   }
 
   async create(input: unknown): Promise<StoredComparison> {
@@ -113,6 +150,14 @@ export class ComparisonsService {
     if (affected !== 1) throw unknownComparison(id);
   }
 
+  /** A deleted comparison goes for good. */
+  async forget(id: string): Promise<void> {
+    const { affected } = await patiently(() =>
+      this.repository.delete({ id, deletedAt: Not(IsNull()) }),
+    );
+    if (affected !== 1) throw unknownComparison(id);
+  }
+
   /** Brings a deleted comparison back; one that is there already is left as it is. */
   async restore(id: string): Promise<KeptComparison> {
     await patiently(() =>
@@ -144,24 +189,13 @@ function accepted(input: unknown): ComparisonDocument {
 }
 
 function columns(document: ComparisonDocument) {
-  const { title, story, problem } = document;
+  const { title, problem } = document;
   return {
     title,
     problem,
-    searchText: [title, story, problem].map(searchable).join('\n'),
+    searchText: searchTextOf(document),
     document: JSON.stringify(document),
   };
-}
-
-/** Lower case, all signs of one kind alike, no spaces around them. */
-function searchable(text: string): string {
-  return text
-    .toLowerCase()
-    .replace(/(?<=[0-9a-f])\s*[x×·*]\s*(?=[0-9])/g, '×')
-    .replace(/(?<=[0-9a-f])\s*[÷:]\s*(?=[0-9])/g, '÷')
-    .replace(/(?<=[0-9a-f])\s*\+\s*(?=[0-9])/g, '+')
-    .replace(/(?<=[0-9a-f])\s*[−-]\s*(?=[0-9])/g, '−')
-    .trim();
 }
 
 function escapeLike(text: string): string {

@@ -1,3 +1,4 @@
+import type { ComparisonDocument } from '@levee/core';
 import { DataSource } from 'typeorm';
 import { DEMO_COMPARISONS } from '../demo/comparisons.ts';
 import { temporaryFolder, testServer, type TestServer } from '../testing/server.ts';
@@ -22,6 +23,7 @@ interface Stored {
   id: string;
   version: number;
   updatedAt: string;
+  title: string;
   document: typeof document;
 }
 
@@ -54,7 +56,7 @@ describe('a comparison of an earlier version', () => {
     const rows = server.app.get(DataSource).getRepository(ComparisonEntity);
     await rows.update({ id }, { document: JSON.stringify(early) });
     const { body } = await server.ask.get(`/api/comparisons/${id}`).expect(200);
-    expect((body as Stored).document).toMatchObject({ version: 4, counted: false, checks: [] });
+    expect((body as Stored).document).toMatchObject({ version: 5, counted: false, checks: [] });
     expect((body as Stored).document!.papers[0]).toMatchObject({ hops: [] });
   });
 });
@@ -164,6 +166,54 @@ describe('a comparison', () => {
 });
 
 describe('the list', () => {
+  const listed = async (query: Record<string, string>) => {
+    const { body } = await server.ask.get('/api/comparisons').query(query).expect(200);
+    return (body as { items: Stored[] }).items.map(({ title }) => title);
+  };
+
+  it('is sorted, and filtered by operation, method and tag', async () => {
+    await create({ ...document!, title: 'beta', tags: ['zeros', 'spring'] });
+    await create({ ...document!, title: 'Alpha', tags: ['spring'] });
+    const difference = DEMO_COMPARISONS.find(({ problem }) => problem === '642 − 387')!;
+    await create({ ...difference, title: 'gamma' });
+    expect(await listed({ sort: 'title', order: 'asc' })).toEqual(['Alpha', 'beta', 'gamma']);
+    expect(await listed({ sort: 'title' })).toEqual(['gamma', 'beta', 'Alpha']);
+    expect(await listed({ kind: 'difference' })).toEqual(['gamma']);
+    expect(await listed({ method: 'lattice', sort: 'createdAt', order: 'asc' })).toEqual([
+      'beta',
+      'Alpha',
+    ]);
+    expect(await listed({ tag: 'zeros' })).toEqual(['beta']);
+    expect(await listed({ tag: 'zero' })).toEqual([]);
+    expect(await listed({ search: 'decomposition' })).toEqual(['gamma']);
+    expect(await listed({ search: 'product', tag: 'spring', sort: 'title' })).toEqual([
+      'beta',
+      'Alpha',
+    ]);
+    const { body } = await server.ask.get('/api/comparisons/tags').expect(200);
+    expect(body).toEqual(['spring', 'zeros']);
+  });
+
+  it('has a bin, from which a comparison comes back or goes for good', async () => {
+    const [one, two] = [await create({ ...document!, title: 'one' }), await create(document!)];
+    await server.ask.delete(`/api/comparisons/${one.id}/forever`).expect(404);
+    await server.ask.delete(`/api/comparisons/${one.id}`).expect(204);
+    await server.ask.delete(`/api/comparisons/${two.id}`).expect(204);
+    expect(await listed({ deleted: 'true' })).toHaveLength(2);
+    expect(await listed({})).toEqual([]);
+    await server.ask.post(`/api/comparisons/${one.id}/restore`).expect(200);
+    await server.ask.delete(`/api/comparisons/${two.id}/forever`).expect(204);
+    expect(await listed({ deleted: 'true' })).toEqual([]);
+    expect(await listed({})).toEqual(['one']);
+    await server.ask.post(`/api/comparisons/${two.id}/restore`).expect(404);
+  });
+
+  it('offers examples that can be kept as they are', async () => {
+    const { body } = await server.ask.get('/api/comparisons/examples').expect(200);
+    for (const example of body as ComparisonDocument[]) await create(example);
+    expect((body as unknown[]).length).toBe(DEMO_COMPARISONS.length);
+  });
+
   it('has the latest change first and is paged', async () => {
     const made: Stored[] = [];
     for (const one of DEMO_COMPARISONS) made.push(await create(one));
@@ -202,13 +252,18 @@ describe('the list', () => {
     expect((body as { total: number }).total).toBe(count);
   });
 
-  it.each(['page=0', 'pageSize=101', 'page=x', 'sort=title', `search=${'x'.repeat(201)}`])(
-    'refuses %s',
-    async (query) => {
-      const { body } = await server.ask.get(`/api/comparisons?${query}`).expect(400);
-      expect(body).toMatchObject({ code: 'request-invalid' });
-    },
-  );
+  it.each([
+    'page=0',
+    'pageSize=101',
+    'page=x',
+    'sort=luck',
+    'kind=riddle',
+    'order=up',
+    `search=${'x'.repeat(201)}`,
+  ])('refuses %s', async (query) => {
+    const { body } = await server.ask.get(`/api/comparisons?${query}`).expect(400);
+    expect(body).toMatchObject({ code: 'request-invalid' });
+  });
 });
 
 describe('what is sent', () => {

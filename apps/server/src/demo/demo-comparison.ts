@@ -5,6 +5,8 @@ interface DemoComparison {
   readonly title: string;
   readonly story: string;
   readonly unit: string;
+  readonly units?: readonly string[];
+  readonly tags?: readonly string[];
   readonly counted?: boolean;
   readonly problem: string;
   readonly estimate: ComparisonDocument['estimate'];
@@ -20,7 +22,16 @@ interface DemoComparison {
 
 /** The whole document of a demo comparison, papers in their usual schools. */
 export function comparison(demo: DemoComparison): ComparisonDocument {
-  const { papers, steps, pace = 'amount', counted = false, checks = [], ...rest } = demo;
+  const {
+    papers,
+    steps,
+    pace = 'amount',
+    counted = false,
+    checks = [],
+    units = [],
+    tags = [],
+    ...rest
+  } = demo;
   const laid = papers.map(([method, school = {}, hops = []], k) => ({
     id: `p${k + 1}`,
     method,
@@ -31,9 +42,11 @@ export function comparison(demo: DemoComparison): ComparisonDocument {
   }));
   return {
     format: 'levee-comparison',
-    version: 4,
+    version: 5,
     pace,
     counted,
+    units,
+    tags,
     checks: checks.map((check) => ({ problem: rest.problem, ...check })),
     ...rest,
     papers: laid,

@@ -29,6 +29,18 @@ export interface Page {
   readonly pageSize: number;
 }
 
+/** Which comparisons are listed, and in which order. */
+export interface Wanted {
+  readonly search?: string;
+  readonly kind?: string;
+  readonly method?: string;
+  readonly tag?: string;
+  readonly sort?: 'updatedAt' | 'createdAt' | 'title' | 'problem';
+  readonly order?: 'asc' | 'desc';
+  /** Those that were deleted. */
+  readonly deleted?: boolean;
+}
+
 /** What came of a request: an answer, a refusal with its code, or no server at all. */
 export type Reply<T> =
   | { readonly ok: true; readonly value: T }
@@ -88,11 +100,13 @@ function refusal(answer: unknown): Reply<never> {
 
 /** The server's comparisons. */
 export const comparisonsApi = {
-  list: (search: string, page: number, pageSize: number) =>
+  list: (wanted: Wanted, page: number, pageSize: number) =>
     request<Page>(
       'GET',
-      `comparisons?${new URLSearchParams({ search, page: String(page), pageSize: String(pageSize) })}`,
+      `comparisons?${new URLSearchParams({ ...wanted, deleted: String(wanted.deleted ?? false), page: String(page), pageSize: String(pageSize) })}`,
     ),
+  tags: () => request<readonly string[]>('GET', 'comparisons/tags'),
+  examples: () => request<readonly ComparisonDocument[]>('GET', 'comparisons/examples'),
   /** Where a document can be fetched just as it is kept. */
   rawAddress: (id: string) => `/api/comparisons/${encodeURIComponent(id)}/raw`,
   create: (document: ComparisonDocument) => request<Stored>('POST', 'comparisons', { document }),
@@ -102,5 +116,7 @@ export const comparisonsApi = {
   duplicate: (id: string) =>
     request<Stored>('POST', `comparisons/${encodeURIComponent(id)}/duplicate`),
   remove: (id: string) => request<undefined>('DELETE', `comparisons/${encodeURIComponent(id)}`),
+  forget: (id: string) =>
+    request<undefined>('DELETE', `comparisons/${encodeURIComponent(id)}/forever`),
   restore: (id: string) => request<Kept>('POST', `comparisons/${encodeURIComponent(id)}/restore`),
 };

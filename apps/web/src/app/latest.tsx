@@ -1,9 +1,8 @@
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { comparisonsApi } from '../api/client.ts';
-import { freshDocument } from '../store/content.ts';
 
-/** Goes on with the latest comparison; the very first start makes one. */
+/** Goes on with the latest comparison; where none is kept, a new one begins. */
 export function Latest() {
   const navigate = useNavigate();
   const [fault, setFault] = useState<string | null>(null);
@@ -11,7 +10,7 @@ export function Latest() {
     let stale = false;
     void findLatest().then((found) => {
       if (stale) return;
-      if (found.ok) void navigate(`/c/${found.id}`, { replace: true });
+      if (found.ok) void navigate(found.id ? `/c/${found.id}` : '/new', { replace: true });
       else setFault(found.detail);
     });
     return () => {
@@ -30,23 +29,11 @@ export function Latest() {
   );
 }
 
-type Found = { ok: true; id: string } | { ok: false; detail: string };
+type Found = { ok: true; id: string | null } | { ok: false; detail: string };
 
-let pending: Promise<Found> | null = null;
-
-/** One look for the latest at a time, so that a first start makes one comparison only. */
-function findLatest(): Promise<Found> {
-  pending ??= look().finally(() => {
-    pending = null;
-  });
-  return pending;
-}
-
-async function look(): Promise<Found> {
-  const page = await comparisonsApi.list('', 1, 20);
+async function findLatest(): Promise<Found> {
+  const page = await comparisonsApi.list({}, 1, 20);
   if (!page.ok) return { ok: false, detail: page.detail };
   const latest = page.value.items.find(({ unreadable }) => unreadable === null);
-  if (latest) return { ok: true, id: latest.id };
-  const made = await comparisonsApi.create(freshDocument());
-  return made.ok ? { ok: true, id: made.value.id } : { ok: false, detail: made.detail };
+  return { ok: true, id: latest?.id ?? null };
 }

@@ -14,6 +14,9 @@ const MethodsPage = lazy(async () => ({
 const ComparisonsPage = lazy(async () => ({
   default: (await import('../features/comparisons/comparisons-page.tsx')).ComparisonsPage,
 }));
+const NewPage = lazy(async () => ({
+  default: (await import('../features/new/new-page.tsx')).NewPage,
+}));
 const WhyPage = lazy(async () => ({
   default: (await import('../features/why/why-page.tsx')).WhyPage,
 }));
@@ -35,6 +38,7 @@ export function Screens() {
         <Route element={<Shell />}>
           <Route path="/" element={<Latest />} />
           <Route path="/methods" element={<MethodsPage />} />
+          <Route path="/new" element={<NewPage />} />
           <Route path="/comparisons" element={<ComparisonsPage />} />
           <Route path="/c/:id" element={<OpenComparison />}>
             <Route index element={<BenchPage />} />

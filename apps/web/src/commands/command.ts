@@ -3,7 +3,8 @@ import type { Worked } from '../worked/work.ts';
 import type { Steps } from './transport.ts';
 
 /** A screen that can be gone to. */
-export type View = 'bench' | 'why' | 'checks' | 'present' | 'print' | 'comparisons' | 'methods';
+export type View =
+  'bench' | 'why' | 'checks' | 'present' | 'print' | 'comparisons' | 'methods' | 'new';
 
 /** What a command can see and move. */
 export interface Scene {
@@ -22,5 +23,7 @@ export interface Command {
   /** Key names as KeyboardEvent.key gives them, modifiers first: `Shift+ArrowLeft`. */
   readonly keys: readonly string[];
   readonly can: (scene: Scene) => boolean;
+  /** Why it cannot be done now, where that is not plain to see. */
+  readonly whyNot?: (scene: Scene) => string | null;
   readonly run: (scene: Scene) => void;
 }

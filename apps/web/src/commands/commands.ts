@@ -1,4 +1,4 @@
-import { canSwap, type Problem } from '@levee/core';
+import { canSwap, MAX_PAPERS, type Problem } from '@levee/core';
 import { dispatch, history, useComparison } from '../store/comparison-store.ts';
 import {
   otherReading,
@@ -7,7 +7,7 @@ import {
   withSwappedOperands,
 } from '../store/content.ts';
 import { changed } from '../store/edits.ts';
-import { useSession } from '../store/session-store.ts';
+import { showLarge, useSession } from '../store/session-store.ts';
 import { useSettings } from '../store/settings-store.ts';
 import { fittedSteps, tooLong, work, type Worked } from '../worked/work.ts';
 import type { Command, Scene } from './command.ts';
@@ -21,6 +21,7 @@ import {
   workNext,
   activeOf,
 } from './moves.ts';
+import { ZOOM } from './zoom.ts';
 import { byAmount, byStep, toEnd, toStart } from './transport.ts';
 
 export type { Command, Scene, View } from './command.ts';
@@ -54,6 +55,7 @@ export const COMMANDS: readonly Command[] = [
   move('start', 'To the start', ['Home'], ({ steps }) => toStart(steps)),
   move('end', 'To the end', ['End'], ({ worked }) => toEnd(worked)),
   ...SINGLE,
+  ...ZOOM,
   {
     id: 'play',
     group: 'move',
@@ -163,7 +165,11 @@ export const COMMANDS: readonly Command[] = [
     group: 'change',
     label: 'Lay another paper',
     keys: ['a'],
-    can: ({ worked }) => worked.papers.length < 4,
+    can: ({ worked }) => worked.papers.length < MAX_PAPERS,
+    whyNot: ({ worked }) =>
+      worked.papers.length < MAX_PAPERS
+        ? null
+        : `A comparison holds ${MAX_PAPERS} papers; put one away to lay another.`,
     run: () => dispatch(changed(withAnotherPaper)),
   },
   {
@@ -213,8 +219,7 @@ export const COMMANDS: readonly Command[] = [
     label: 'Open the active paper large, or close it',
     keys: ['o'],
     can: always,
-    run: (scene) =>
-      useSession.setState(({ large }) => ({ large: large === null ? activeOf(scene).id : null })),
+    run: (scene) => showLarge(useSession.getState().large === null ? activeOf(scene).id : null),
   },
   {
     id: 'words',

@@ -1,4 +1,4 @@
-import type { PaperId } from '@levee/core';
+import { MAX_PAPERS, type PaperId } from '@levee/core';
 import { dispatch } from '../store/comparison-store.ts';
 import { stepped, worked as workedAs } from '../store/edits.ts';
 import { pin, useSession } from '../store/session-store.ts';
@@ -40,24 +40,26 @@ export function paced(scene: Scene, by: 1 | -1): Steps {
   return alone(worked, steps, activeOf(scene).index, by);
 }
 
-export const SINGLE: readonly Command[] = [0, 1, 2, 3].flatMap((k) => [
-  {
-    ...move(
-      `paper-${k + 1}`,
-      `One step on paper ${k + 1} alone`,
-      [`${k + 1}`],
-      ({ worked, steps }) => (k < steps.length ? alone(worked, steps, k, 1) : steps),
-    ),
-  },
-  {
-    ...move(
-      `paper-${k + 1}-back`,
-      `Back on paper ${k + 1} alone`,
-      [`Shift+${k + 1}`],
-      ({ worked, steps }) => (k < steps.length ? alone(worked, steps, k, -1) : steps),
-    ),
-  },
-]);
+export const SINGLE: readonly Command[] = Array.from({ length: MAX_PAPERS }, (_, k) => k).flatMap(
+  (k) => [
+    {
+      ...move(
+        `paper-${k + 1}`,
+        `One step on paper ${k + 1} alone`,
+        [`${k + 1}`],
+        ({ worked, steps }) => (k < steps.length ? alone(worked, steps, k, 1) : steps),
+      ),
+    },
+    {
+      ...move(
+        `paper-${k + 1}-back`,
+        `Back on paper ${k + 1} alone`,
+        [`Shift+${k + 1}`],
+        ({ worked, steps }) => (k < steps.length ? alone(worked, steps, k, -1) : steps),
+      ),
+    },
+  ],
+);
 
 /** The owed term that is pointed at on a paper of free order, when its turn can be chosen. */
 export function choosable({ worked, steps }: Scene) {

@@ -28,6 +28,7 @@ export function SceneProvider({ children }: { readonly children: ReactNode }) {
         bench: `/c/${id}`,
         comparisons: '/comparisons',
         methods: '/methods',
+        new: '/new',
       } as Record<string, string>;
       void navigate(paths[view] ?? `/c/${id}/${view}`);
     },
@@ -113,12 +114,22 @@ function onSceneChange(listener: () => void): () => void {
   return () => leave.forEach((stop) => stop());
 }
 
-/** A command with whether it can run at the moment; renders again only when that changes. */
-export function useCommand(id: string): { can: boolean; run: () => void; label: string } {
+export interface UsedCommand {
+  /** Whether it can run at the moment. */
+  readonly can: boolean;
+  /** Why not, where that is not plain to see. */
+  readonly whyNot: string | null;
+  readonly run: () => void;
+  readonly label: string;
+}
+
+/** A command as it stands at the moment; renders again only when that changes. */
+export function useCommand(id: string): UsedCommand {
   const go = useContext(GoContext);
-  const { can, run, label } = command(id);
+  const { can, run, label, whyNot } = command(id);
   const possible = useSyncExternalStore(onSceneChange, () => can(sceneNow(go)));
-  return { can: possible, run: () => run(sceneNow(go)), label };
+  const reason = useSyncExternalStore(onSceneChange, () => whyNot?.(sceneNow(go)) ?? null);
+  return { can: possible, whyNot: reason, run: () => run(sceneNow(go)), label };
 }
 
 export function useGo(): Go {

@@ -18,6 +18,8 @@ export interface PointableStageProps {
   readonly least?: number;
   /** Most pixels of a square. */
   readonly most: number;
+  /** Times the size that suits the room. */
+  readonly zoom?: number;
 }
 
 /** Least pixels of a square: more where figures are small in it, or where only the stage that is worked need be seen. */
@@ -37,6 +39,7 @@ export function PointableStage({
   lit,
   least = leastOf(paper),
   most,
+  zoom = 1,
 }: PointableStageProps) {
   const { notes, notches } = useSettings();
   const notation = useNotation();
@@ -52,6 +55,7 @@ export function PointableStage({
     pin(id === null ? null : entry(id));
   };
   const press = (event: KeyboardEvent) => {
+    if (event.ctrlKey) return;
     const next = nearestMark(paper, step, useSession.getState().pointed, event.key);
     if (next === null) return;
     event.preventDefault();
@@ -78,6 +82,7 @@ export function PointableStage({
         notches={notches}
         least={least}
         most={most}
+        zoom={zoom}
       />
       <HeldTray paper={paper} step={step} lit={lit} />
     </div>

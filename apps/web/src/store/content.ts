@@ -52,11 +52,19 @@ const SCRIPT_PAPERS: Record<Exclude<Script, 'figures'>, readonly string[]> = {
   terms: ['expand-arcs', 'expand-grid', 'expand-foil', 'like-terms-row', 'like-terms-columns'],
 };
 
-/** A new comparison, ready to be changed. */
-export function freshDocument(): ComparisonDocument {
-  const papers = FIRST_PAPERS.product.map(paperOf);
-  const numbers = { problem: '46 × 58', estimate: null, papers };
-  const content = { title: '', story: '', unit: '', counted: false, ...numbers };
+/** A new comparison of a computation, with the papers that suit it; of 46 × 58 unless another is named. */
+export function freshDocument(problem?: Problem): ComparisonDocument {
+  const papers = problem ? firstPapers(problem) : FIRST_PAPERS.product.map(paperOf);
+  const numbers = { problem: problem ? problemText(problem) : '46 × 58', estimate: null, papers };
+  const content = {
+    title: '',
+    story: '',
+    unit: '',
+    units: [],
+    tags: [],
+    counted: false,
+    ...numbers,
+  };
   return documentOf(settled({ content, progress: { steps: {}, pace: 'amount' }, checks: [] }));
 }
 
@@ -124,6 +132,7 @@ export function withSwappedOperands(content: Content): Content {
   const swapped = withProblem(content, makeProblem(kind, [...operands].reverse()));
   return {
     ...swapped,
+    units: [...content.units].reverse(),
     estimate: estimate && { ...estimate, operands: [...estimate.operands].reverse() },
   };
 }

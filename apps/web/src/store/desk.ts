@@ -3,7 +3,7 @@ import type { CheckRecord, ComparisonDocument, Pace, PaperId } from '@levee/core
 /** What she chose and wrote: the part of a comparison that undo goes through. */
 export type Content = Pick<
   ComparisonDocument,
-  'title' | 'story' | 'unit' | 'counted' | 'problem' | 'estimate' | 'papers'
+  'title' | 'story' | 'unit' | 'units' | 'tags' | 'counted' | 'problem' | 'estimate' | 'papers'
 >;
 
 /** How far the papers are: kept with the comparison, but no matter for undo. */
@@ -52,15 +52,16 @@ function numberOf(id: PaperId): number {
 }
 
 export function deskOf(document: ComparisonDocument): Desk {
-  const { title, story, unit, counted, problem, estimate, papers, steps, pace, checks } = document;
-  const content = { title, story, unit, counted, problem, estimate, papers };
+  const { title, story, unit, units, tags, counted, problem, estimate, papers } = document;
+  const content = { title, story, unit, units, tags, counted, problem, estimate, papers };
+  const { steps, pace, checks } = document;
   return { content, progress: { steps, pace }, checks };
 }
 
 export function documentOf({ content, progress, checks }: Desk): ComparisonDocument {
   const steps = Object.fromEntries(ids(content).map((id) => [id, progress.steps[id] ?? 0]));
   const { pace } = progress;
-  return { format: 'levee-comparison', version: 4, ...content, steps, pace, checks };
+  return { format: 'levee-comparison', version: 5, ...content, steps, pace, checks };
 }
 
 /** What must not be lost when two versions meet: all but how far the papers are. */

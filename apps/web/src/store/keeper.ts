@@ -44,7 +44,7 @@ export interface KeeperParts {
   /** The open comparison. */
   readonly desk: {
     readonly document: () => ComparisonDocument;
-    readonly open: (document: ComparisonDocument) => void;
+    readonly open: (document: ComparisonDocument, id: string) => void;
     readonly subscribe: (changed: (now: Desk, before: Desk) => void) => () => void;
   };
   /** What the browser keeps until the server has it. */
@@ -148,7 +148,7 @@ class Keeper {
 
   private put(document: ComparisonDocument): void {
     this.loading = true;
-    this.parts.desk.open(document);
+    this.parts.desk.open(document, this.open?.id ?? '');
     this.loading = false;
   }
 

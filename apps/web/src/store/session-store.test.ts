@@ -67,6 +67,7 @@ describe('a new comparison', () => {
       pinned: false,
       active: null,
       large: null,
+      zoom: 1,
       playing: false,
       choosing: null,
       listing: null,

@@ -16,6 +16,8 @@ export interface Session {
   readonly active: PaperId | null;
   /** The one paper shown large, if any. */
   readonly large: PaperId | null;
+  /** Times the size at which all of the large paper is seen. */
+  readonly zoom: number;
   readonly playing: boolean;
   /** The paper whose hops are being chosen, if any. */
   readonly choosing: PaperId | null;
@@ -29,6 +31,7 @@ const BEGINNING: Session = {
   pinned: false,
   active: null,
   large: null,
+  zoom: 1,
   playing: false,
   choosing: null,
   listing: null,
@@ -37,6 +40,11 @@ const BEGINNING: Session = {
 
 /** What is going on at the moment; never kept. */
 export const useSession = create<Session>(() => BEGINNING);
+
+/** Shows one paper large, all of it to begin with; null shows all papers again. */
+export function showLarge(large: PaperId | null): void {
+  useSession.setState({ large, zoom: 1 });
+}
 
 /** Points at something for as long as the pointer is there; a pinned subject stays. */
 export function hover(pointed: PointedAt | null): void {

@@ -10,8 +10,13 @@ export function withTyped(content: Content, problem: Problem): Content {
   const before = problemOf(content);
   const next = withProblem(content, problem);
   return isAlike(before, problem)
-    ? { ...next, story: retold(content.story, before, problem) }
-    : { ...next, story: '', unit: '', counted: false };
+    ? { ...next, story: retold(content.story, before, problem), units: unitsFor(content, problem) }
+    : { ...next, story: '', unit: '', units: [], counted: false };
+}
+
+/** The units of the numbers, where there are as many numbers as before. */
+function unitsFor({ units }: Content, { operands }: Problem): readonly string[] {
+  return units.length === operands.length ? units : [];
 }
 
 function isAlike(before: Problem, after: Problem): boolean {

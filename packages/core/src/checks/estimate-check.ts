@@ -2,7 +2,6 @@ import { Exact } from '../exact/exact.ts';
 import type { Trace } from '../account/account.ts';
 import { answerText } from '../account/answer-text.ts';
 import { rootOf } from '../account/root.ts';
-import type { Judgement } from '../formats/comparison-limits.ts';
 import type { EstimateRecord } from '../formats/comparison-shape.ts';
 import { amountWriter, scriptOf } from '../problem/script.ts';
 import { problemSign } from '../problem/problem.ts';
@@ -16,7 +15,7 @@ import type { CheckFinding, CheckSpec } from './check.ts';
 export function isNearEnough(
   answer: Exact,
   estimate: Exact,
-  judgement: Judgement,
+  judgement: string,
   power = 1,
 ): boolean {
   if (estimate.isZero || answer.isZero) return answer.equals(estimate);

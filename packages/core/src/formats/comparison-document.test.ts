@@ -5,10 +5,12 @@ import type { ComparisonDocument } from './comparison-shape.ts';
 
 const document: ComparisonDocument = {
   format: 'levee-comparison',
-  version: 4,
+  version: 5,
   title: 'Sandbags',
   story: 'sandbags on 46 pallets of 58',
   unit: 'bags',
+  units: ['bags per pallet', 'pallets'],
+  tags: ['north bank'],
   counted: true,
   problem: '46 × 58',
   estimate: { operands: ['50', '60'], value: '3000', judgement: 'close', beforeWorking: true },
@@ -65,11 +67,17 @@ describe('decodeComparison', () => {
       papers: document.papers.map(({ method, school, order }) => ({ method, school, order })),
       steps: [0, 3],
     };
-    delete old['counted'];
-    delete old['checks'];
-    const read = decodeComparison(JSON.parse(JSON.stringify(old)), registry);
-    expect(read.ok && read.document).toEqual({ ...document, counted: false, checks: [] });
-    expect(decodeComparison({ ...old, papers: 'none' }, registry)).toMatchObject({ ok: false });
+    const later = new Set(['counted', 'checks', 'units', 'tags']);
+    const known = Object.fromEntries(Object.entries(old).filter(([field]) => !later.has(field)));
+    const read = decodeComparison(JSON.parse(JSON.stringify(known)), registry);
+    expect(read.ok && read.document).toEqual({
+      ...document,
+      counted: false,
+      checks: [],
+      units: [],
+      tags: [],
+    });
+    expect(decodeComparison({ ...known, papers: 'none' }, registry)).toMatchObject({ ok: false });
   });
 
   it('fills in schools that are not named', () => {
@@ -86,7 +94,7 @@ describe('decodeComparison', () => {
   const check = document.checks[0]!;
   it.each<[Record<string, unknown>, string, RegExp]>([
     [{ format: 'other' }, 'format', /not a Levee comparison/],
-    [{ version: 5 }, 'version', /version 5 is not known here; versions up to 4 are/],
+    [{ version: 6 }, 'version', /version 6 is not known here; versions up to 5 are/],
     [{ counted: 'yes' }, 'counted', /true or false/],
     [{ checks: [{ ...check, check: 'luck' }] }, 'checks[0].check', /one of/],
     [{ checks: [{ ...check, method: 'magic' }] }, 'checks[0].method', /no method "magic"/],
@@ -107,10 +115,10 @@ describe('decodeComparison', () => {
     [{ problem: '46 ×' }, 'problem', /missing after/],
     [{ problem: '4.6 ÷ 0' }, 'problem', /no answer/],
     [{ estimate: { ...document.estimate, value: '30.0' } }, 'estimate.value', /exact amount/],
-    [{ estimate: { ...document.estimate, judgement: 'so-so' } }, 'estimate.judgement', /one of/],
+    [{ estimate: { ...document.estimate, judgement: 'x'.repeat(81) } }, 'estimate.judgement', /81/],
     [{ estimate: { ...document.estimate, beforeWorking: 1 } }, 'estimate.beforeWorking', /true or/],
     [{ papers: [], steps: {} }, 'papers', /1 entries or more/],
-    [{ papers: Array(5).fill(paper) }, 'papers', /5 entries; 4 are allowed/],
+    [{ papers: Array(7).fill(paper) }, 'papers', /7 entries; 6 are allowed/],
     [{ papers: [{ ...paper, method: 'magic' }, paper] }, 'papers[0].method', /no method "magic"/],
     [{ papers: [{ ...paper, school: { carries: 'x' } }, paper] }, 'papers[0].school', /no option/],
     [{ papers: [{ ...paper, order: [1] }, paper] }, 'papers[0].order[0]', /must be a text/],
@@ -183,8 +191,8 @@ describe('decodeComparison', () => {
       order,
       hops,
     }));
-    const old = { ...document, version: 2, papers, steps: [0, 3] };
+    const old = { ...document, version: 2, papers, steps: [0, 3], units: [], tags: [] };
     const read = decodeComparison(old, registry);
-    expect(read).toMatchObject({ ok: true, document });
+    expect(read).toMatchObject({ ok: true, document: { ...document, units: [], tags: [] } });
   });
 });

@@ -3,10 +3,10 @@ import { isFields } from './heading.ts';
 type Fields = Readonly<Record<string, unknown>>;
 
 /** The version that is written. */
-export const COMPARISON_VERSION = 4;
+export const COMPARISON_VERSION = 5;
 
 /** The versions that are read. */
-export const COMPARISON_VERSIONS: readonly number[] = [1, 2, 3, COMPARISON_VERSION];
+export const COMPARISON_VERSIONS: readonly number[] = [1, 2, 3, 4, COMPARISON_VERSION];
 
 /**
  * What each version needs to become the next, by the version it starts from. They change only what a
@@ -35,6 +35,8 @@ const MIGRATIONS: Readonly<Record<number, (fields: Fields) => Fields>> = {
     steps: byPaper(fields['steps'], fields['papers']),
     checks: each(fields['checks'], () => ({ problem: fields['problem'] })),
   }),
+  /** Version 4 knew the unit of the answer alone, and no tags. */
+  4: (fields) => ({ ...fields, version: 5, units: [], tags: [] }),
 };
 
 /** Adds fields to every object of a list; anything else is left to the check. */

@@ -17,11 +17,11 @@ import {
 import { Exact } from '../exact/exact.ts';
 import { LIMITS } from '../problem/limits.ts';
 import {
-  JUDGEMENTS,
   MAX_CHECKS,
   MAX_HOPS,
   MAX_PAPERS,
   MAX_SLIPS,
+  MAX_TAGS,
   PACES,
   TEXT_LIMITS,
 } from './comparison-limits.ts';
@@ -58,7 +58,10 @@ const ESTIMATE = record({
     listOf(text(LIMITS.figures), { most: LIMITS.addends }),
   ),
   value: amount(),
-  judgement: oneOf(JUDGEMENTS),
+  judgement: said(
+    'How near is near enough, in words of her own; empty until it is said.',
+    text(TEXT_LIMITS.judgement),
+  ),
   beforeWorking: said(
     'False when some step had been done before the estimate was recorded.',
     flag(),
@@ -84,10 +87,18 @@ const CHECK_RECORD = record({
 /** The open format of a kept comparison: what was chosen, never what can be computed. */
 export const COMPARISON = record({
   format: only('levee-comparison'),
-  version: only(4),
+  version: only(5),
   title: text(TEXT_LIMITS.title),
   story: said('What the numbers stand for, in a line.', text(TEXT_LIMITS.story)),
-  unit: text(TEXT_LIMITS.unit),
+  unit: said('The unit of the answer.', text(TEXT_LIMITS.unit)),
+  units: said(
+    'The unit of each number, in their order; empty where it has none, and no list where none has.',
+    listOf(text(TEXT_LIMITS.unit), { most: LIMITS.addends }),
+  ),
+  tags: said(
+    'Words by which it is found with others.',
+    listOf(text(TEXT_LIMITS.tag), { most: MAX_TAGS }),
+  ),
   counted: said('Whether the unit is counted in wholes and cannot be split.', flag()),
   problem: text(LIMITS.text),
   estimate: orNull(ESTIMATE),

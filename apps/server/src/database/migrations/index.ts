@@ -1,7 +1,8 @@
 import { Comparisons1790000000001 } from './0001-comparisons.ts';
+import { SearchText1790000000002 } from './0002-search-text.ts';
 
 /** Every migration of the tables, in order. */
-export const MIGRATIONS = [Comparisons1790000000001] as const;
+export const MIGRATIONS = [Comparisons1790000000001, SearchText1790000000002] as const;
 
 /** The names under which a data file lists those that it has been through. */
 export const MIGRATION_NAMES: ReadonlySet<string> = new Set(MIGRATIONS.map(({ name }) => name));

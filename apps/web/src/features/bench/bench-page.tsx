@@ -1,11 +1,12 @@
 import { lazy, Suspense } from 'react';
 import { pointRule, scaleOf, scriptOf, type Problem } from '@levee/core';
-import { useWorked } from '../../worked/use-worked.ts';
+import { useLarge, useWorked } from '../../worked/use-worked.ts';
 import { BenchHead } from './head/bench-head.tsx';
 import { WhenOpened } from '../../ui/when-opened.tsx';
 import { useSession } from '../../store/session-store.ts';
 import { Gauge } from './account/gauge.tsx';
 import { Lanes } from './lanes/lanes.tsx';
+import { LargePaper } from './papers/large-paper.tsx';
 import { Papers } from './papers/papers.tsx';
 import { useDrawn } from './use-drawn.ts';
 import { WorthPanel } from './worth/worth-panel.tsx';
@@ -38,6 +39,8 @@ export function BenchPage() {
   const worked = useWorked();
   const { papers, around } = useDrawn(worked);
   const isEstimating = useSession((session) => session.dialog === 'estimate');
+  const large = useLarge();
+  if (large) return <LargePaper paper={large} />;
   return (
     <div
       className="bench"

@@ -19,7 +19,7 @@ import { combination, commandFor, keyText } from '../../commands/keys.ts';
 import { laneColumns } from './lanes/lane-columns.ts';
 import { roundMarks } from '../../pictures/line-picture.tsx';
 import { nearestMark } from '../../paper/nearest-mark.ts';
-import { readTyped } from './head/problem-field.tsx';
+import { readTyped } from '../../computation/computation-field.tsx';
 import { alone, byAmount, byStep, stopWith, toEnd } from '../../commands/transport.ts';
 import { blockSize } from '../../pictures/block-picture.tsx';
 import { foresightText } from '../../worked/foresight-text.ts';
@@ -95,10 +95,33 @@ describe('commands', () => {
     useSession.setState({ listing: null });
   });
 
-  it('lay a paper that is not there yet, up to four', () => {
+  it('lay a paper that is not there yet, up to six, and say why no more', () => {
     run('add-paper');
     expect(currentDocument().papers.at(-1)!.method).toBe('partial-products');
+    const add = command('add-paper');
+    expect(add.whyNot!(scene())).toBeNull();
+    run('add-paper');
+    run('add-paper');
+    expect(new Set(currentDocument().papers.map(({ method }) => method)).size).toBe(6);
     expect(run('add-paper')).toBe(false);
+    expect(add.whyNot!(scene())).toMatch(/holds 6 papers; put one away/);
+  });
+
+  it('size the one paper that is shown large, and no other', () => {
+    expect(run('zoom-in')).toBe(false);
+    run('large');
+    run('zoom-in');
+    run('zoom-in');
+    expect(useSession.getState().zoom).toBeCloseTo(1.5625, 9);
+    for (let k = 0; k < 40; k++) run('zoom-out');
+    expect(useSession.getState().zoom).toBe(0.5);
+    run('zoom-fit');
+    expect(useSession.getState().zoom).toBe(1);
+    run('zoom-in');
+    run('large');
+    run('large');
+    expect(useSession.getState().zoom).toBe(1);
+    run('large');
   });
 
   it('work an owed amount next where the order is free', () => {

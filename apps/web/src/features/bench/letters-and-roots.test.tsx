@@ -19,7 +19,7 @@ import { SharedPicture } from '../../pictures/shared-picture.tsx';
 import { scrolledTo, writtenBy } from '../../paper/follow.ts';
 import { shortened } from './lanes/lanes.tsx';
 import { apart } from '../../pictures/part-label.ts';
-import { readTyped } from './head/problem-field.tsx';
+import { readTyped } from '../../computation/computation-field.tsx';
 
 const page = new Rendered();
 const ARCS = ['expand-arcs', 'expand-grid', 'expand-foil'];

@@ -20,7 +20,7 @@ describe('the list as CSV', () => {
     const [head, row, rest] = listCsv([stored]).split('\r\n');
     expect(head).toMatch(/^id,title,story,problem/);
     expect(row).toBe(
-      `1,"a, ""b""",'=1+1,46 × 58,,lattice column-multiplication,,2026-01-01T00:00:00Z,2026-01-02T00:00:00Z`,
+      `1,"a, ""b""",'=1+1,46 × 58,,,lattice column-multiplication,,2026-01-01T00:00:00Z,2026-01-02T00:00:00Z`,
     );
     expect(rest).toBe('');
   });
@@ -31,7 +31,7 @@ describe('a comparison that cannot be read', () => {
     const csv = listCsv([
       {
         id: '9',
-        version: 4,
+        version: 5,
         createdAt: 'then',
         updatedAt: 'now',
         title: 'Later',
@@ -40,7 +40,7 @@ describe('a comparison that cannot be read', () => {
         unreadable: { code: 'later-version', detail: 'version' },
       },
     ]);
-    expect(csv.split('\r\n')[1]).toBe('9,Later,,7 + 8,,,,then,now');
+    expect(csv.split('\r\n')[1]).toBe('9,Later,,7 + 8,,,,,then,now');
   });
 });
 

@@ -7,6 +7,7 @@ const COLUMNS = [
   'story',
   'problem',
   'unit',
+  'tags',
   'methods',
   'estimate',
   'created',
@@ -20,9 +21,10 @@ export function listCsv(comparisons: readonly Kept[]): string {
 
 /** Of a comparison that cannot be read only what is kept beside it is told. */
 function cells({ id, title, problem, document, createdAt, updatedAt }: Kept): readonly string[] {
-  if (!document) return [id, title, '', problem, '', '', '', createdAt, updatedAt];
-  const { story, unit, papers, estimate } = document;
+  if (!document) return [id, title, '', problem, '', '', '', '', createdAt, updatedAt];
+  const { story, unit, tags, papers, estimate } = document;
   const methods = papers.map((paper) => paper.method).join(' ');
   const value = estimate?.value ?? '';
-  return [id, document.title, story, document.problem, unit, methods, value, createdAt, updatedAt];
+  const said = [document.title, story, document.problem, unit, tags.join(', ')];
+  return [id, ...said, methods, value, createdAt, updatedAt];
 }

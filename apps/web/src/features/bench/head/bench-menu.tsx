@@ -4,7 +4,6 @@ import { useState } from 'react';
 import { useSession } from '../../../store/session-store.ts';
 import { useSettings } from '../../../store/settings-store.ts';
 import { Menu, type MenuEntry } from '../../../ui/menu.tsx';
-import { useNewComparison } from '../../../ui/use-new-comparison.ts';
 import { useWorked } from '../../../worked/use-worked.ts';
 import { command, sceneNow } from '../../../commands/commands.ts';
 import { keyText } from '../../../commands/keys.ts';
@@ -15,7 +14,6 @@ import type { Export } from './exports.ts';
 export function BenchMenu({ onAbout }: { readonly onAbout: () => void }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const go = useGo();
-  const fresh = useNewComparison();
   const worked = useWorked();
   const settings = useSettings();
   const { notes, notches } = settings;
@@ -33,8 +31,8 @@ export function BenchMenu({ onAbout }: { readonly onAbout: () => void }) {
   const shortcut = (id: string) => command(id).keys[0]!;
   const groups = () => [
     [
-      item('New comparison', fresh),
-      item('Title, story, unit', onAbout),
+      item('New comparison', () => go('new')),
+      item('Title, story, units, tags', onAbout),
       item('Presenting view', () => go('present'), shortcut('present')),
       item('Print view', () => go('print'), shortcut('print')),
     ],

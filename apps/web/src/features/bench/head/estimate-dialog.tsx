@@ -5,7 +5,7 @@ import {
   operandName,
   proposedOperands,
   roundings,
-  type Judgement,
+  TEXT_LIMITS,
   type Problem,
   type Speaker,
 } from '@levee/core';
@@ -16,8 +16,6 @@ import {
   DialogContent,
   DialogTitle,
   TextField,
-  ToggleButton,
-  ToggleButtonGroup,
 } from '@mui/material';
 import { useState } from 'react';
 import { useComparison } from '../../../store/comparison-store.ts';
@@ -52,7 +50,7 @@ function EstimateForm({ close }: { readonly close: () => void }) {
   const [operands, setOperands] = useState<readonly string[]>(
     kept?.operands ?? proposedOperands(problem),
   );
-  const [judgement, setJudgement] = useState<Judgement>(kept?.judgement ?? '');
+  const [judgement, setJudgement] = useState(kept?.judgement ?? '');
   const say = useSpeaker();
   const value = worthOf(problem.kind, operands, problem.base);
   const done = steps.every((step, k) => step === comparison.lanes[k]!.trace.steps.length);
@@ -61,9 +59,9 @@ function EstimateForm({ close }: { readonly close: () => void }) {
       operands.map((own, i) => (i === k ? text.trimStart().toUpperCase().replace(',', '.') : own)),
     );
   const save = () => {
-    if (!value) return;
+    if (!value || judgement.trim().length > TEXT_LIMITS.judgement) return;
     const beforeWorking = kept?.beforeWorking ?? steps.every((step) => step === 0);
-    record({ operands, value: value.toString(), judgement, beforeWorking });
+    record({ operands, value: value.toString(), judgement: judgement.trim(), beforeWorking });
     close();
   };
   return (
@@ -106,29 +104,37 @@ function EstimateForm({ close }: { readonly close: () => void }) {
   );
 }
 
+/** Her own judgement in her own words, or in words that are often used. */
 function NearEnough(props: {
-  readonly judgement: Judgement;
-  readonly judge: (judgement: Judgement) => void;
+  readonly judgement: string;
+  readonly judge: (judgement: string) => void;
 }) {
+  const over = props.judgement.length > TEXT_LIMITS.judgement;
   return (
-    <>
-      <p className="caption" id="near-enough">
-        How near is near enough?
-      </p>
-      <ToggleButtonGroup
-        exclusive
+    <div className="near-enough">
+      <TextField
         size="small"
+        fullWidth
+        label="How near is near enough?"
         value={props.judgement}
-        aria-labelledby="near-enough"
-        onChange={(_, chosen: Judgement | null) => props.judge(chosen ?? '')}
-      >
-        {JUDGEMENTS.filter((one) => one !== '').map((one) => (
-          <ToggleButton key={one} value={one}>
+        error={over}
+        helperText={over ? `at most ${TEXT_LIMITS.judgement} characters` : 'in your own words, or:'}
+        onChange={(event) => props.judge(event.target.value)}
+      />
+      <span className="chips">
+        {JUDGEMENTS.map((one) => (
+          <button
+            key={one}
+            type="button"
+            className="chip"
+            aria-pressed={one === props.judgement}
+            onClick={() => props.judge(one === props.judgement ? '' : one)}
+          >
             {one}
-          </ToggleButton>
+          </button>
         ))}
-      </ToggleButtonGroup>
-    </>
+      </span>
+    </div>
   );
 }
 

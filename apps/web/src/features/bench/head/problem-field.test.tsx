@@ -24,6 +24,7 @@ function show(problem: string, methods: readonly string[]): void {
 function type(text: string, key = 'Enter'): void {
   const [field] = page.all('[data-problem-field]') as HTMLInputElement[];
   page.act(() => {
+    field!.focus();
     Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!.call(field, text);
     field!.dispatchEvent(new Event('input', { bubbles: true }));
   });

@@ -1,11 +1,10 @@
 import CloseIcon from '@mui/icons-material/Close';
 import OpenInFullIcon from '@mui/icons-material/OpenInFull';
-import CloseFullscreenIcon from '@mui/icons-material/CloseFullscreen';
 import { IconButton } from '@mui/material';
-import { memo } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import { dispatch } from '../../../store/comparison-store.ts';
 import { putAway } from '../../../store/edits.ts';
-import { useSession } from '../../../store/session-store.ts';
+import { showLarge, useSession } from '../../../store/session-store.ts';
 import type { Lit } from '../../../worked/lit.ts';
 import { useActive } from '../../../worked/use-worked.ts';
 import type { Paper } from '../../../worked/work.ts';
@@ -25,8 +24,13 @@ export interface PaperCardProps {
 /** One method on its sheet of squared paper, with its schools, its sentence and its cost. */
 export const PaperCard = memo(function PaperCard({ paper, step, lit, removable }: PaperCardProps) {
   const active = useActive().id === paper.id;
+  const card = useRef<HTMLElement>(null);
+  useEffect(() => {
+    if (active) card.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  }, [active]);
   return (
     <article
+      ref={card}
       className={active ? 'paper active' : 'paper'}
       aria-label={paper.method.name}
       data-paper={paper.index}
@@ -55,19 +59,16 @@ const PaperButtons = memo(function PaperButtons({
   readonly paper: Paper;
   readonly removable: boolean;
 }) {
-  const isLarge = useSession((session) => session.large !== null);
   return (
     <span className="icons">
       <IconButton
         size="small"
-        aria-label={
-          isLarge ? `Close ${paper.method.shortName}` : `Open ${paper.method.shortName} large`
-        }
-        onClick={() => useSession.setState({ large: isLarge ? null : paper.id })}
+        aria-label={`Open ${paper.method.shortName} large`}
+        onClick={() => showLarge(paper.id)}
       >
-        {isLarge ? <CloseFullscreenIcon /> : <OpenInFullIcon />}
+        <OpenInFullIcon />
       </IconButton>
-      {removable && !isLarge && (
+      {removable && (
         <IconButton
           size="small"
           aria-label={`Put ${paper.method.shortName} away`}

@@ -1,20 +1,18 @@
 import AddIcon from '@mui/icons-material/Add';
-import { useLarge, useSteps, useWorked } from '../../../worked/use-worked.ts';
+import { useSteps, useWorked } from '../../../worked/use-worked.ts';
 import { useLit } from '../../../paper/use-lit.ts';
 import { PaperCard } from './paper-card.tsx';
 import { IconCommand } from '../../../commands/icon-command.tsx';
 import './papers.css';
 
-/** The papers side by side, or one of them large. Unless `all`, only the first is drawn, and room is kept for the others. */
+/** The papers side by side. Unless `all`, only the first is drawn, and room is kept for the others. */
 export function Papers({ all }: { readonly all: boolean }) {
   const { papers } = useWorked();
   const steps = useSteps();
   const lit = useLit();
-  const large = useLarge();
-  const shown = large ? [large] : papers;
   return (
     <section className="papers" aria-label="Papers">
-      {shown.map((paper, k) =>
+      {papers.map((paper, k) =>
         all || k === 0 ? (
           <PaperCard
             key={paper.id}
@@ -27,11 +25,9 @@ export function Papers({ all }: { readonly all: boolean }) {
           <article key={paper.id} className="paper" aria-hidden />
         ),
       )}
-      {large === null && papers.length < 4 && (
-        <div className="add-paper">
-          <IconCommand id="add-paper" icon={<AddIcon />} />
-        </div>
-      )}
+      <div className="add-paper">
+        <IconCommand id="add-paper" icon={<AddIcon />} />
+      </div>
     </section>
   );
 }

@@ -1,0 +1,51 @@
+/** @jest-environment jsdom */
+import {
+  currentDocument,
+  dispatch,
+  history,
+  keepUndo,
+  openDocument,
+  useComparison,
+} from './comparison-store.ts';
+import { freshDocument } from './content.ts';
+import { changed } from './edits.ts';
+
+const retitle = (title: string) => dispatch(changed((content) => ({ ...content, title })));
+const title = () => useComparison.getState().content.title;
+
+beforeEach(() => {
+  sessionStorage.clear();
+  openDocument(freshDocument(), 'one');
+});
+
+describe('undo', () => {
+  it('goes on after the page is loaded again', () => {
+    ['a', 'b', 'c'].forEach(retitle);
+    history().undo();
+    keepUndo();
+    openDocument(currentDocument(), 'one');
+    expect(title()).toBe('b');
+    history().redo();
+    expect(title()).toBe('c');
+    history().undo(3);
+    expect(title()).toBe('');
+    expect(history().pastStates).toHaveLength(0);
+  });
+
+  it('belongs to one comparison as it lay there', () => {
+    retitle('a');
+    keepUndo();
+    openDocument(currentDocument(), 'two');
+    expect(history().pastStates).toHaveLength(0);
+    openDocument({ ...freshDocument(), title: 'changed elsewhere' }, 'one');
+    expect(history().pastStates).toHaveLength(0);
+  });
+
+  it('is let be where it cannot be read, and forgotten when there is none', () => {
+    sessionStorage.setItem('levee.undo', '{');
+    openDocument(freshDocument(), 'one');
+    expect(history().pastStates).toHaveLength(0);
+    keepUndo();
+    expect(sessionStorage.getItem('levee.undo')).toBeNull();
+  });
+});
