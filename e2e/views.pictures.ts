@@ -120,7 +120,7 @@ describe('pictures', () => {
   });
 
   it('of the print view', async () => {
-    await open('12 × 12', '/print');
+    await open('25 × 12', '/print');
     await save('print');
   });
 

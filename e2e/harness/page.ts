@@ -144,9 +144,10 @@ export class Page {
     return this.read(await this.find(css));
   }
 
-  /** The visible text of an element, typeset mathematics as it was typed. */
-  private read(element: WebElement): Promise<string> {
-    return this.driver.executeScript<string>(READ_TEXT, element);
+  /** The visible text of an element: mathematics as it was typed, numbers without the thin spaces between threes. */
+  private async read(element: WebElement): Promise<string> {
+    const text = await this.driver.executeScript<string>(READ_TEXT, element);
+    return text.replaceAll(/(?<=\d)\u202f(?=\d)/g, '');
   }
 
   async texts(css: string): Promise<string[]> {

@@ -1,7 +1,7 @@
 import {
   expressionTex,
   failureText,
-  inNotation,
+  onPaper,
   mostTelling,
   readExpression,
   readProblem,
@@ -25,8 +25,11 @@ export type Readable = { readonly ok: true; readonly problem: Problem } & Beside
 export type Typed =
   Readable | { readonly ok: false; readonly sentence: string; readonly at: number | null };
 
-export function readTyped(text: string, decimalComma = false): Typed {
-  const read = readProblem(text, { decimalComma });
+/** A comma between threes, where she writes it there. */
+const COMMA_GROUP = /(?<=\d),(?=\d{3}(?!\d))/g;
+
+export function readTyped(text: string, decimalComma = false, commaGroups = false): Typed {
+  const read = readProblem(commaGroups ? text.replace(COMMA_GROUP, '') : text, { decimalComma });
   if (!read.ok) {
     const at = 'at' in read.reason ? read.reason.at : null;
     return { ok: false, sentence: failureText(read.reason), at };
@@ -55,9 +58,10 @@ export function ComputationField({ kept, work, autoFocus = false }: ComputationF
   const [typed, setTyped] = useState<string | null>(null);
   const [focused, setFocused] = useState(false);
   const field = useRef<HTMLInputElement>(null);
-  const shown = typed ?? (kept === '' ? '' : inNotation(kept, notation));
+  const shown = typed ?? (kept === '' ? '' : onPaper(kept, notation));
   const covered = !focused && typed === null && kept !== '' && isTypeset(kept);
-  const reading = typed === null ? null : readTyped(typed, decimalComma);
+  const reading =
+    typed === null ? null : readTyped(typed, decimalComma, notation.group === 'comma');
 
   const commit = () => {
     if (typed === null || !reading?.ok) return;

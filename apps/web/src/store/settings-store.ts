@@ -17,7 +17,7 @@ export interface Settings {
 
 const DEFAULTS: Settings = {
   voice: 'value',
-  words: DEFAULT_VOCABULARY,
+  words: { ...DEFAULT_VOCABULARY, group: 'thin space' },
   notes: true,
   notches: true,
   theme: 'system',
@@ -45,7 +45,7 @@ export function decodeSettings(kept: unknown, current: Settings): Settings {
     typeof found[key] === 'boolean' ? found[key] : current[key];
   return {
     voice: found.voice === 'digit' || found.voice === 'value' ? found.voice : current.voice,
-    words: decodeVocabulary(found.words),
+    words: decodeVocabulary({ ...DEFAULTS.words, ...(found.words as object | undefined) }),
     notes: flag('notes'),
     notches: flag('notches'),
     theme: found.theme === 'light' || found.theme === 'dark' ? found.theme : 'system',

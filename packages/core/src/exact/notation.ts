@@ -2,21 +2,47 @@
 export interface Notation {
   readonly times: '×' | '·';
   readonly point: '.' | ',';
+  /** What stands between threes of figures where a number is read; nothing unless it is said. */
+  readonly group?: Grouping;
 }
+
+export const GROUPINGS = ['nothing', 'thin space', 'comma'] as const;
+export type Grouping = (typeof GROUPINGS)[number];
+
+const THIN_SPACE = '\u202f';
+/** Four figures or more before a point; not after one, and no figures of another base, of a code or of a shortened number. */
+const LONG = /(?<![\p{L}\d.,…_}])\d{4,}(?![\d\p{L}…]*[…_])/gu;
+const THREES = /\B(?=(?:\d{3})+$)/g;
 
 export const PLAIN_NOTATION: Notation = { times: '×', point: '.' };
 
 const POINT = /(?<=[0-9A-F])\.(?=[0-9A-F(])/g;
 
 /** A text in the user's signs: `3,6 · 20,5`. */
-export function inNotation(text: string, { times, point }: Notation): string {
+export function inNotation(text: string, notation: Notation): string {
+  const { times, point } = notation;
   const signed = times === '×' ? text : text.replaceAll('×', times);
-  return point === '.' ? signed : signed.replace(POINT, point);
+  return grouped(point === '.' ? signed : signed.replace(POINT, point), notation);
+}
+
+/** The same for what stands on a paper, where every figure has its square. */
+export function onPaper(text: string, notation: Notation): string {
+  return inNotation(text, { ...notation, group: 'nothing' });
+}
+
+/** Numbers of four figures and more in threes, where they are read; a comma that means a point parts no threes. */
+export function grouped(text: string, { group = 'nothing', point }: Notation): string {
+  if (group === 'nothing') return text;
+  const between = group === 'comma' && point === '.' ? ',' : THIN_SPACE;
+  return text.replace(LONG, (figures) => figures.replace(THREES, between));
 }
 
 /** The same for LaTeX mathematics, where a comma between figures needs braces. */
-export function pointTex(text: string, { point }: Notation): string {
-  return point === '.' ? text : text.replace(POINT, '{,}');
+export function pointTex(text: string, { point, group = 'nothing' }: Notation): string {
+  const signed = point === '.' ? text : text.replace(POINT, '{,}');
+  if (group === 'nothing') return signed;
+  const between = group === 'comma' && point === '.' ? '{,}' : '\\,';
+  return signed.replace(LONG, (figures) => figures.replace(THREES, between));
 }
 
 /** The sign of a product as LaTeX. */

@@ -2,7 +2,7 @@ import type { Exact } from '../exact/exact.ts';
 import { fractionText, numberText, placeValue } from '../exact/numeral.ts';
 import type { Problem } from '../problem/problem.ts';
 import { scriptOf } from '../problem/script.ts';
-import type { Notation } from '../exact/notation.ts';
+import { grouped, type Notation } from '../exact/notation.ts';
 import { lettersText } from '../exact/terms-text.ts';
 import { placeNames, singular } from './place-names.ts';
 import { scaleOf } from '../problem/scale.ts';
@@ -30,8 +30,9 @@ export function speakerFor(problem: Problem, words: Vocabulary): Speaker {
   }
 }
 
-/** The times sign between terms, where × would be read as a letter. */
+/** The times sign between terms, where × would be read as a letter; figures of other bases stand in no threes. */
 export function notationFor(problem: Problem, notation: Notation): Notation {
+  if (problem.base !== 10) return { ...notation, group: 'nothing' };
   return scriptOf(problem) === 'terms' ? { ...notation, times: '·' } : notation;
 }
 
@@ -108,17 +109,25 @@ export class Speaker {
 
   /** A whole amount as it stands on the paper. */
   figures(amount: Exact): string {
-    return shortened(this.pointed(this.write(amount, this.base)));
+    return this.inThrees(shortened(this.signed(this.write(amount, this.base))));
   }
 
   /** A true amount in figures of the base; long ones keep their first and last figures. */
   worth(amount: Exact): string {
-    return shortened(this.pointed(this.write(amount, this.base)));
+    return this.inThrees(shortened(this.signed(this.write(amount, this.base))));
   }
 
-  /** A text of numbers with the chosen sign before the tenths. */
+  /** A text of numbers with the chosen sign before the tenths, and in threes. */
   pointed(text: string): string {
+    return this.inThrees(this.signed(text));
+  }
+
+  private signed(text: string): string {
     return this.words.point === '.' ? text : text.replace(/(?<=[0-9A-F])\.(?=[0-9A-F])/g, ',');
+  }
+
+  private inThrees(text: string): string {
+    return this.base === 10 ? grouped(text, this.words) : text;
   }
 
   get times(): string {

@@ -1,3 +1,5 @@
+import { GROUPINGS } from '../exact/notation.ts';
+
 /** Words on which practitioners differ, each with the options a user may choose; default first. */
 export const VOCABULARY = {
   carry: {
@@ -12,6 +14,7 @@ export const VOCABULARY = {
   ones: { label: 'The rightmost place of a whole number', options: ['ones', 'units'] },
   times: { label: 'The times sign', options: ['×', '·'] },
   point: { label: 'The sign before the tenths', options: ['.', ','] },
+  group: { label: 'Between threes of figures', options: GROUPINGS },
   facts: { label: 'How a product is said', options: ['times', 'lots of', 'without a verb'] },
   simplify: {
     label: 'Making the numbers of a fraction as small as they can be',
@@ -41,6 +44,7 @@ export const DEFAULT_VOCABULARY: Vocabulary = {
   ones: 'ones',
   times: '×',
   point: '.',
+  group: 'nothing',
   facts: 'times',
   simplify: 'simplify',
   gather: 'collect',

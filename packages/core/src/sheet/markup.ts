@@ -1,5 +1,5 @@
 import type { EntryId } from '../account/account.ts';
-import { inNotation } from '../exact/notation.ts';
+import { onPaper } from '../exact/notation.ts';
 import type { Brush } from './brush.ts';
 import { letterRuns, type Drawing, type Figure, type Notch } from './drawing.ts';
 import {
@@ -74,7 +74,7 @@ export function notesMarkup(notes: readonly SheetNote[], brush: Brush): string {
   return notes
     .map(
       ({ x, y, text }) =>
-        `<text${brush.look({ part: 'note' })} x="${size(x)}" y="${size(y + 0.68)}" font-size="0.5">${escaped(inNotation(text, brush.notation))}</text>`,
+        `<text${brush.look({ part: 'note' })} x="${size(x)}" y="${size(y + 0.68)}" font-size="0.5">${escaped(onPaper(text, brush.notation))}</text>`,
     )
     .join('');
 }
@@ -121,7 +121,7 @@ function textsOf(
 ): readonly string[] {
   const look = brush.look({ part: 'figure', faint });
   return texts.map(({ x, y, text }) => {
-    const runs = letterRuns(inNotation(text, brush.notation), lettered).map(
+    const runs = letterRuns(onPaper(text, brush.notation), lettered).map(
       ({ text: run, isLetter }) =>
         isLetter
           ? `<tspan${brush.look({ part: 'letters' })}>${escaped(run)}</tspan>`

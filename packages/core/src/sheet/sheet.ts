@@ -1,5 +1,5 @@
 import type { EntryId } from '../account/account.ts';
-import { inNotation, type Notation } from '../exact/notation.ts';
+import { onPaper, type Notation } from '../exact/notation.ts';
 
 /** A rectangle in squares of the paper, from its upper left corner; fractions are allowed. */
 export interface Box {
@@ -81,7 +81,7 @@ const SIGNS = {
 /** The glyph of a printed sign. */
 export function signGlyph({ sign, text = '' }: SheetSign, notation: Notation): string {
   if (sign === 'times' || sign === 'point') return notation[sign];
-  return sign === 'caption' ? inNotation(text, notation) : SIGNS[sign];
+  return sign === 'caption' ? onPaper(text, notation) : SIGNS[sign];
 }
 
 /** Height of a printed sign's letters, in squares. */

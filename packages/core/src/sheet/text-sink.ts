@@ -1,5 +1,5 @@
 import type { EntryId, Trace } from '../account/account.ts';
-import { inNotation, PLAIN_NOTATION, type Notation } from '../exact/notation.ts';
+import { onPaper, PLAIN_NOTATION, type Notation } from '../exact/notation.ts';
 import { signGlyph, type Box, type Sheet, type SheetCell } from './sheet.ts';
 import { givenState, marksById, markState, timeline } from './visible.ts';
 
@@ -38,14 +38,14 @@ export function sheetText(sheet: Sheet, trace: Trace, options: TextOptions = {})
     if (state === 'absent') continue;
     if (cell.held && !cell.beside && state !== 'used') held.push(`(${glyph})`);
     if (cell.held && !cell.beside) continue;
-    const plain = inNotation(glyph, notation);
+    const plain = onPaper(glyph, notation);
     const shown = cell.beside ? `(${plain})` : cell.ringed ? `[${plain}]` : plain;
     page.writeCell(cell, state === 'struck' ? struck(shown) : [...shown]);
   }
   if (notes) {
     for (const note of sheet.notes) {
       const written = note.marks.some((id) => (line.writtenAt.get(id) ?? Infinity) <= step);
-      if (written) page.note(note.x, note.y, inNotation(note.text, notation));
+      if (written) page.note(note.x, note.y, onPaper(note.text, notation));
     }
   }
   return [...page.lines(), ...(held.length > 0 ? [`held ${held.join(' ')}`] : [])].join('\n');

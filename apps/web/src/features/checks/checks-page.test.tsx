@@ -68,7 +68,12 @@ describe('the checks', () => {
     show('386 + 478', ['column-addition', 'partial-sums']);
     expect(check('second-method').querySelector('summary')!.textContent).toMatch(/catch 4 of 4/);
     const rows = [...check('second-method').querySelectorAll('tbody tr')];
-    expect(rows.map((row) => row.children[2]!.textContent)).toEqual(['8514', '854', '7164', '764']);
+    expect(rows.map((row) => row.children[2]!.textContent)).toEqual([
+      '8\u202f514',
+      '854',
+      '7\u202f164',
+      '764',
+    ]);
   });
 
   it('take the calculator for this computation only', () => {

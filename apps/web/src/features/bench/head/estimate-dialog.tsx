@@ -2,12 +2,14 @@ import {
   amountWriter,
   Exact,
   JUDGEMENTS,
+  onPaper,
   operandName,
   proposedOperands,
   roundings,
   TEXT_LIMITS,
   type Problem,
   type Speaker,
+  type Vocabulary,
 } from '@levee/core';
 import {
   Button,
@@ -55,9 +57,7 @@ function EstimateForm({ close }: { readonly close: () => void }) {
   const value = worthOf(problem.kind, operands, problem.base);
   const done = steps.every((step, k) => step === comparison.lanes[k]!.trace.steps.length);
   const set = (k: number, text: string) =>
-    setOperands(
-      operands.map((own, i) => (i === k ? text.trimStart().toUpperCase().replace(',', '.') : own)),
-    );
+    setOperands(operands.map((own, i) => (i === k ? typedFigures(text, say.words) : own)));
   const save = () => {
     if (!value || judgement.trim().length > TEXT_LIMITS.judgement) return;
     const beforeWorking = kept?.beforeWorking ?? steps.every((step) => step === 0);
@@ -138,6 +138,13 @@ function NearEnough(props: {
   );
 }
 
+/** Figures as they are reckoned with: nothing between threes of them, and a point before tenths. */
+function typedFigures(text: string, { group }: Vocabulary): string {
+  const solid = text.trimStart().replace(/(?<=\d)[\s\u202f](?=\d)/g, '');
+  const whole = group === 'comma' ? solid.replace(/(?<=\d),(?=\d{3})/g, '') : solid;
+  return whole.toUpperCase().replace(',', '.');
+}
+
 function faultText(problem: Problem, operands: readonly string[]): string {
   const odd = operands.findIndex((text) => worthOf('sum', [text], problem.base) === null);
   return odd < 0
@@ -160,7 +167,7 @@ function OperandChoice({ label, text, choices, fault, base, say, set }: OperandC
     <div className="operand-choice">
       <TextField
         label={label}
-        value={say.pointed(text)}
+        value={onPaper(text, say.words)}
         size="small"
         error={fault}
         helperText={fault ? (base === 10 ? 'a number' : `a number in base ${base}`) : ' '}
