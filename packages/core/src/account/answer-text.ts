@@ -30,8 +30,14 @@ const ANSWERS: Record<ProblemKind, (trace: Trace) => string> = {
   root: rootText,
 };
 
-function wholeAnswer({ answer, problem }: Trace): string {
-  return numberText(answer, problem.base);
+/** Where a number is written with a last zero after its point, as prices are, the answer keeps as many figures there. */
+function wholeAnswer({ answer, problem: { base, operands } }: Trace): string {
+  const keepsZeros = operands.some(({ digits, decimals }) => decimals > 0 && digits[0] === 0);
+  const decimals = keepsZeros ? Math.max(...operands.map((operand) => operand.decimals)) : 0;
+  const count = answer.times(placeValue(base, decimals));
+  return decimals > 0 && count.isWhole
+    ? pointedText(count.numerator, decimals, base)
+    : numberText(answer, base);
 }
 
 /** `136 r 3`, `0.(142857)`. */

@@ -181,7 +181,7 @@ describe('fractions beside each other', () => {
       '9/12',
       '2/12',
       '11/12',
-      '11/12',
+      'already simplest',
     ]);
     expect(labels('mixed-separate', '5 1/6 − 2 5/6')[0]).toBe('4 7/6');
   });

@@ -82,6 +82,7 @@ export type ProblemShape =
   | 'mixed operations'
   | 'fraction'
   | 'uneven fraction'
+  | 'fraction in another base'
   | 'power'
   | 'large power'
   | 'string of divisions'
@@ -98,6 +99,7 @@ const SHAPES: Record<ProblemShape, string> = {
   'mixed operations': 'a computation with more than one kind of operation',
   fraction: 'a product or quotient of fractions',
   'uneven fraction': 'a computation with a point inside a fraction',
+  'fraction in another base': 'a fraction in another base than ten; write its numbers in base ten',
   'large power': `a power above the ${LIMITS.power}th, which would have too many factors`,
   'string of divisions':
     'a string of several divisions; divide by the product of the divisors instead',

@@ -91,7 +91,8 @@ describe('readProblem', () => {
     ['1/2', { code: 'one-number', number: '1/2' }],
     ['1/2 + 3/0', { code: 'divides-by-zero', dividend: '3' }],
     ['1.5/2 + 3', { code: 'kind-not-offered', kind: 'uneven fraction' }],
-    ['1_2/10_2 + 1_2', { code: 'kind-not-offered', kind: 'fraction' }],
+    ['1_2/10_2 + 1_2', { code: 'kind-not-offered', kind: 'fraction in another base' }],
+    ['1/12_5 + 1/3', { code: 'kind-not-offered', kind: 'fraction in another base' }],
     [
       Array(41).fill('7').join('+'),
       { code: 'too-many-operands', kind: 'sum', operands: 41, limit: 40 },

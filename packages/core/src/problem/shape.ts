@@ -105,6 +105,7 @@ function flatShape(kind: ProblemKind, operands: readonly Expression[]): Worked |
   if (!operands.every(isNumber)) return firstShape(operands);
   if (operands.some(isUneven)) return 'uneven fraction';
   const hasFraction = operands.some((operand) => operand.kind !== 'number');
+  if (hasFraction && operands.some(isOfOtherBase)) return 'fraction in another base';
   const isAdded = kind === 'sum' || kind === 'difference';
   return { kind, operands: operands.map(hasFraction && isAdded ? asParts : numeralOf) };
 }
@@ -112,6 +113,13 @@ function flatShape(kind: ProblemKind, operands: readonly Expression[]): Worked |
 /** A fraction with a point in it. */
 function isUneven(of: NumberExpression): boolean {
   return of.kind !== 'number' && (of.top.decimals > 0 || of.bottom.decimals > 0);
+}
+
+/** Whether some of its figures are not those of base ten. */
+function isOfOtherBase(of: NumberExpression): boolean {
+  const parts = of.kind === 'number' ? [of.numeral] : [of.top, of.bottom];
+  const all = of.kind === 'mixed' ? [of.whole, ...parts] : parts;
+  return all.some(({ base }) => base !== 10);
 }
 
 /** Fractions are added and taken away, in base ten and beside whole numbers. */

@@ -69,34 +69,34 @@ function withPoints(sheet: Sheet, trace: Trace, { decimals }: Scale): Sheet {
   const written = new Map<EntryId, Mark | Given>(
     [...trace.givens, ...trace.steps.flatMap(({ gives }) => gives)].map((of) => [of.id, of]),
   );
-  const rows = new Map<string, { ones?: SheetCell; tenths?: SheetCell }>();
+  const rows = new Map<string, SheetCell[]>();
+  let column: number | null = null;
   for (const cell of sheet.cells) {
     const of = written.get(cell.entry);
-    if (!of || cell.size !== 'full' || cell.held || !isFigure(of)) continue;
+    if (!of || cell.size !== 'full' || cell.held || of.role === 'regrouped digit') continue;
+    if (!cell.spread && !isFigure(of)) continue;
+    // Behind the ones themselves, since other marks may stand between them and the tenths.
+    if (of.place === decimals && !cell.spread) column ??= cell.x + cell.width;
     const key = `${of.spot.area} ${cell.y}`;
-    const row = rows.get(key) ?? {};
-    if (of.place === decimals) row.ones = cell;
-    if (of.place === decimals - 1) row.tenths = cell;
-    rows.set(key, row);
+    rows.set(key, [...(rows.get(key) ?? []), cell]);
   }
-  const points = [...rows.values()].flatMap(({ ones, tenths }): SheetSign[] => {
-    if (!ones || !tenths || ones.x > tenths.x || ones.y !== tenths.y) return [];
-    const middle = (ones.x + ones.width + tenths.x) / 2;
-    return [{ sign: 'point', x: middle - 0.5, y: ones.y, width: 1, height: ones.height }];
-  });
-  const [first] = points;
-  const inNumbers = first ? pointsInNumbers(sheet, first.x + 0.5) : [];
-  return { ...sheet, signs: [...sheet.signs, ...points, ...inNumbers] };
+  if (column === null) return sheet;
+  const at = column - 0.5;
+  const points = [...rows.values()]
+    .filter((cells) => reachesOver(cells, at + 0.5))
+    .map(([cell]): SheetSign => ({
+      sign: 'point',
+      x: at,
+      y: cell!.y,
+      width: 1,
+      height: cell!.height,
+    }));
+  return { ...sheet, signs: [...sheet.signs, ...points] };
 }
 
-/** Points in numbers whose figures stand one a square, where they reach over the point’s column. */
-function pointsInNumbers({ cells }: Sheet, middle: number): readonly SheetSign[] {
-  return cells
-    .filter(({ spread, held, x, width }) => {
-      const inside = x + 0.5 < middle && middle < x + width - 0.5;
-      return spread && !held && inside;
-    })
-    .map(({ y, height }) => ({ sign: 'point', x: middle - 0.5, y, width: 1, height }));
+/** Whether there are figures on both sides of a column's edge. */
+function reachesOver(cells: readonly SheetCell[], edge: number): boolean {
+  return cells.some(({ x }) => x < edge) && cells.some(({ x, width }) => edge < x + width);
 }
 
 /** A single figure in its place: neither a number that shows its own point nor a signed difference. */

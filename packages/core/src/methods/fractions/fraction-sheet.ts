@@ -25,6 +25,9 @@ interface Cell {
 
 const isFraction = (glyph: string) => /\d\/\d/.test(glyph);
 
+/** Words on a line of their own, which make no column wider. */
+const isWords = (glyph: string) => /^[a-z ]+$/.test(glyph);
+
 /** Squares that a number takes: a fraction as much as its longer number, a whole before it besides. */
 function squares({ glyph, role }: Mark | Given): number {
   const size = role === 'side number' ? 0.45 : 0.66;
@@ -53,7 +56,7 @@ export function tableSheet(trace: Trace, { signs, ruled = [], links }: Table): S
     return own.some(({ of }) => isFraction(of.glyph)) ? 2 : 1;
   });
   const widths = Array.from({ length: columns }, (_, column) => {
-    const own = at.filter((one) => one.column === column);
+    const own = at.filter((one) => one.column === column && !isWords(one.of.glyph));
     return own.length === 0 ? 0 : Math.max(1, ...own.map(({ of }) => squares(of)));
   });
   const sum = (list: readonly number[], to: number) => list.slice(0, to).reduce((a, b) => a + b, 0);
@@ -73,8 +76,9 @@ export function tableSheet(trace: Trace, { signs, ruled = [], links }: Table): S
   const width = sum(widths, columns) + gaps(columns - 1);
   return draftSheet(trace, {
     areas: {
-      table: ({ row, column }, { role }) => {
+      table: ({ row, column }, { role, glyph }) => {
         const cell = box(row, column);
+        if (isWords(glyph)) return { ...cell, width: glyph.length * 0.45, size: 'side' };
         return role === 'side number' ? { ...cell, size: 'side' } : cell;
       },
     },
@@ -82,14 +86,15 @@ export function tableSheet(trace: Trace, { signs, ruled = [], links }: Table): S
       const y = box(row, 0).y + heights[row]!;
       return { kind: 'line', x1: -1, y1: y, x2: width, y2: y, weight: 'heavy' } as const;
     }),
-    signs: signs.map(({ sign, row, column }) => {
+    signs: signs.flatMap(({ sign, row, column }) => {
       const cell = box(row, column);
       const y = cell.y + (cell.height - 1) / 2;
       const mark = marks.find(({ spot }) => spot.row === row && spot.column === column);
+      if (mark && isWords(mark.glyph)) return [];
       // In front of a number that is narrower than its column, not of the column.
       const inset = sign === 'equals' && mark ? Math.max(0, cell.width - squares(mark)) / 2 : 0;
       const before = { x: cell.x + inset - SIGN_GAP, y, width: SIGN_GAP, height: 1 };
-      return { sign, ...before, ...(mark ? { with: mark.id } : {}) };
+      return [{ sign, ...before, ...(mark ? { with: mark.id } : {}) }];
     }),
     ...(links ? { links: links(box) } : {}),
   });

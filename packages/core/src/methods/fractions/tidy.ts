@@ -29,6 +29,11 @@ export function tidyUp(
   let [now, last] = [frac, entry];
   if (frac.top !== 0n) {
     for (const { by, how } of divisionsOf(frac, school)) {
+      if (by === 1n) {
+        saySimplest(scribe, now, how, row);
+        row += 1;
+        continue;
+      }
       const at: Place = [row, 0];
       const small: Frac = { top: now.top / by, bottom: now.bottom / by };
       const [, made] = scribe.step({
@@ -52,6 +57,18 @@ export function tidyUp(
     }
   }
   return closed(scribe, { entry: last, frac: now, whole }, school, row);
+}
+
+/** Looking for a factor is a step also where there is none: it is said in words, and the fraction stays as it is. */
+function saySimplest(scribe: Scribe, { top, bottom }: Frac, how: string, row: number): void {
+  scribe.step({
+    law: 'scale-both',
+    phase: { kind: 'simplify' },
+    about: { by: Exact.ONE },
+    takes: [],
+    writes: [sideNumber('already simplest', [row, 0])],
+    phrase: phrase('fraction.tidy', { top: `${top}`, bottom: `${bottom}`, by: '1', how }),
+  });
 }
 
 function closed(
