@@ -14,12 +14,16 @@ export function columnSheet(trace: Trace): Sheet {
   const lineY: number[] = [];
   const belowY: number[] = [];
   let y = sumCarries && !carriesUnderSum ? 3 : 2;
+  const written = rowsOf(marksIn(trace, 'line'));
   bottom.digits.forEach((_, j) => {
-    lineY[j] = y++;
+    // A row of zeros that is left out has no line of its own.
+    lineY[j] = y;
+    if (!written.includes(j)) return;
+    y++;
     if (carriesBelow.includes(j)) belowY[j] = y++;
   });
   const sumRule = y;
-  const single = bottom.digits.length === 1;
+  const single = written.length === 1;
   const heading = Math.max(top.digits.length, bottom.digits.length) + 1;
   const width = widest(trace, heading);
   return draftSheet(trace, {
@@ -41,7 +45,7 @@ export function columnSheet(trace: Trace): Sheet {
     slot: (_, [i = 0, j = 0]) => placeSquare(i + j, lineY[j]!),
     rulings: single ? [placeRule(width, 2)] : [placeRule(heading, 2), placeRule(width, sumRule)],
     signs: [{ sign: 'times', ...placeSquare(heading - 1, 1) }],
-    notes: single ? [] : bottom.digits.map((_, j) => lineNote(trace, j, lineY[j]!)),
+    notes: single ? [] : written.map((j) => lineNote(trace, j, lineY[j]!)),
   });
 
   function lineNote(of: Trace, j: number, at: number): SheetNote {

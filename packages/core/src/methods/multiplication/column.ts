@@ -12,6 +12,7 @@ import {
   FORGET_SUM_CARRY,
   sumPhrases,
 } from '../shared/add-columns.ts';
+import { COLUMN_SCHOOLS } from './column-schools.ts';
 import { columnSheet } from './column-sheet.ts';
 import { acceptsProduct, lineText, twoFactors, type TwoFactors } from './two-factors.ts';
 
@@ -68,6 +69,12 @@ const phrases = definePhrases({
     value: ({ place }: { multiplier: number; top: string; place: number }, say) =>
       `There are no ${say.places(place, 1)} to multiply by, so this line is **nothing**.`,
   },
+  'column.zero-left-out': {
+    digit: ({ multiplier, next }: { multiplier: number; place: number; next: boolean }, say) =>
+      `${say.number(multiplier)} times anything is 0: no row is written${next ? ', and the next line begins with a zero more' : ''}.`,
+    value: ({ place, next }: { multiplier: number; place: number; next: boolean }, say) =>
+      `There are no ${say.places(place, 1)} to multiply by: nothing is written${next ? ', and a zero of the next line holds their place' : ''}.`,
+  },
   'column.placeholder': {
     digit: ({ zeros }: { multiplier: number; place: number; zeros: number }, say) =>
       `Next line: write **${'0'.repeat(zeros)}** first, the ${say.placeholder}${zeros === 1 ? '' : 's'}.`,
@@ -98,41 +105,7 @@ export const columnMultiplication = defineMethod({
   medium: 'on paper',
   direction: 'from the ones',
   freeOrder: false,
-  schools: [
-    {
-      id: 'carries',
-      label: 'Carries',
-      options: [
-        {
-          id: 'above',
-          label: 'above',
-          reason: 'Seen when needed; each line needs a row of its own.',
-        },
-        {
-          id: 'below',
-          label: 'below',
-          reason: 'Small under the line they join, so no two lines share them.',
-        },
-        {
-          id: 'in-the-head',
-          label: 'in the head',
-          reason: 'Nothing extra on paper; each must be remembered for a step.',
-        },
-      ],
-    },
-    {
-      id: 'shift',
-      label: 'Shift',
-      options: [
-        {
-          id: 'zeros',
-          label: 'zeros written',
-          reason: 'The zero says that the digit is worth tens.',
-        },
-        { id: 'gap', label: 'gap', reason: 'Shorter; the place is told by position alone.' },
-      ],
-    },
-  ],
+  schools: COLUMN_SCHOOLS,
   slips: [
     {
       id: 'forget-carry',
@@ -172,8 +145,10 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   bottom.digits.forEach((_, j) =>
     scribe.give(1, j, 'operand digit', { area: 'bottom', row: 0, column: j }),
   );
-  const single = bottom.digits.length === 1;
-  const lines = bottom.digits.map((_, j) => writeLine(scribe, factors, j, school, single));
+  const single = bottom.digits.filter((_, j) => !isLeftOut(factors, j, school)).length === 1;
+  const lines = bottom.digits
+    .map((_, j) => writeLine(scribe, factors, j, school, single))
+    .filter((line) => line.length > 0);
   if (single) return scribe.close(lines[0]!, phrase('column.answer', {}));
   const columns = addColumns(scribe, {
     figures: addends(lines.flat(), scribe.base),
@@ -197,13 +172,18 @@ function writeLine(
   single: boolean,
 ): Mark[] {
   const { top, bottom } = factors;
+  if (isLeftOut(factors, j, school)) {
+    leaveOut(scribe, factors, j);
+    return [];
+  }
   const may = j > 0 && digitAt(bottom, j) > 0 && top.digits.some((d) => d > 0);
   const omitted = scribe.slip('omit-placeholder', may, {
     at: where('line', j),
     ahead: zerosFrom(top, 0),
   });
   const shift = omitted ? 0 : j;
-  const opening = school['shift'] === 'zeros' && shift > 0 ? openLine(scribe, factors, j) : [];
+  const opening =
+    school['shift'] === 'zeros' && shift > 0 ? openLine(scribe, factors, j, single) : [];
   const figures =
     digitAt(bottom, j) === 0
       ? zeroRow(scribe, factors, j, single)
@@ -218,13 +198,39 @@ function writeLine(
   return marks;
 }
 
-function openLine(scribe: Scribe, { bottom }: TwoFactors, j: number): readonly Mark[] {
+/** Whether a row of zeros is left out: only where the zeros of other lines hold its place. */
+function isLeftOut({ top, bottom }: TwoFactors, j: number, school: School): boolean {
+  const may = school['zero-rows'] === 'left-out' && school['shift'] === 'zeros';
+  const isSomething = top.digits.some((digit) => digit > 0);
+  return may && isSomething && bottom.digits.length > 1 && digitAt(bottom, j) === 0;
+}
+
+function leaveOut(scribe: Scribe, { top, bottom }: TwoFactors, j: number): void {
+  scribe.step({
+    law: 'evaluate',
+    phase: { kind: 'line', of: j },
+    takes: top.digits.map((_, i) => scribe.owes(i, j)),
+    writes: [],
+    phrase: phrase('column.zero-left-out', {
+      multiplier: 0,
+      place: j,
+      next: bottom.digits.some((digit, k) => k > j && digit > 0),
+    }),
+  });
+}
+
+function openLine(
+  scribe: Scribe,
+  { bottom }: TwoFactors,
+  j: number,
+  single: boolean,
+): readonly Mark[] {
   return scribe.step({
     law: 'place-value',
     phase: { kind: 'line', of: j },
     takes: [],
     writes: Array.from({ length: j }, (_, place) => ({
-      role: 'placeholder' as const,
+      role: single ? ('answer' as const) : ('placeholder' as const),
       count: 0,
       place,
       spot: lineSpot(j, place),
