@@ -23,7 +23,7 @@ export interface Session {
   readonly choosing: PaperId | null;
   /** The paper whose list of methods was opened by its key, if any. */
   readonly listing: PaperId | null;
-  readonly dialog: 'words' | 'shortcuts' | 'estimate' | null;
+  readonly dialog: 'words' | 'shortcuts' | 'estimate' | 'about' | null;
 }
 
 const BEGINNING: Session = {

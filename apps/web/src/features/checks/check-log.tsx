@@ -5,7 +5,7 @@ import { MathText } from '../../ui/math-text.tsx';
 import { notify } from '../../ui/notices.tsx';
 import { csvText } from '../../ui/csv.ts';
 import { download, fileName } from '../../ui/download.ts';
-import { OUTCOME_TEXTS } from './outcome-texts.ts';
+import { OUTCOME_TEXTS } from '../../worked/outcome-texts.ts';
 
 /** Every check that was recorded, latest first. */
 export function CheckLog() {

@@ -9,7 +9,7 @@ import { Button } from '@mui/material';
 import { useMemo } from 'react';
 import { MathText } from '../../ui/math-text.tsx';
 import { useNotation, useSpeaker } from '../../worked/use-worked.ts';
-import { OUTCOME_TEXTS } from './outcome-texts.ts';
+import { OUTCOME_TEXTS } from '../../worked/outcome-texts.ts';
 
 interface CheckRowProps {
   readonly check: CheckSpec;

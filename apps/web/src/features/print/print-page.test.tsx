@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { dispatch, openDocument } from '../../store/comparison-store.ts';
-import { changed } from '../../store/edits.ts';
+import { changed, stepped } from '../../store/edits.ts';
 import { useSettings } from '../../store/settings-store.ts';
 import { Rendered } from '../../testing/render.tsx';
 import { documentWith } from '../../testing/scene.ts';
@@ -37,13 +37,36 @@ describe('the page to print', () => {
     titled('', 'bundles');
     page.show(<PrintPage />);
     expect(page.text('.print-problem')).toBe('1835 ÷ 24 = 76 bundles, 11 left over');
-    page.act(() => {
-      const [finished] = page.all('input[type="checkbox"]') as HTMLInputElement[];
-      finished!.click();
-    });
+    page.press('as they stand');
     expect(page.all('.print-problem .blank')).toHaveLength(1);
     expect(page.all('.printed-steps li')).toHaveLength(0);
     expect(page.texts('.printed-paper h2')).toEqual(['Long division']);
+  });
+
+  it('prints blank papers wherever the work stands, chosen papers, costs and checks', () => {
+    page.open('642 − 387', ['decomposition', 'counting-up']);
+    page.act(() => dispatch(stepped({ p1: 2, p2: 3 })));
+    page.show(<PrintPage />);
+    page.press('blank papers');
+    expect(page.texts('.printed-steps li')).toEqual([]);
+    expect(page.all('.printed-paper h2')).toHaveLength(2);
+    expect(page.all('.printed-sheet [data-state="written"]').length).toBeLessThan(8);
+    page.press('finished');
+    page.press('what each costs');
+    page.press('recorded checks');
+    page.press('Counting up');
+    expect(page.texts('.printed-paper h2')).toEqual([
+      'Decomposition',
+      'Why they agree',
+      'What each costs here',
+      'Recorded checks',
+    ]);
+    expect(page.texts('.printed-table thead th')).toEqual([
+      'counted from the work',
+      'Decomposition',
+    ]);
+    expect(page.texts('.printed-paper h3')).toEqual(['Decomposition']);
+    expect(page.host.textContent).toContain('No check is recorded yet.');
   });
 
   it('says which slips are made on purpose, how far the reasons go, and gives no false answer', () => {

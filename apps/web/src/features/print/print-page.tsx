@@ -1,17 +1,17 @@
 import {
-  cost,
   expressionLine,
   inNotation,
   leakText,
   sumTex,
-  LAW_LABELS,
+  lawName,
   termTextsOf,
   sayMarked,
+  scriptOf,
   Exact,
   type Agreement,
   type Notation,
 } from '@levee/core';
-import { Button, FormControlLabel, Switch } from '@mui/material';
+import { GlobalStyles } from '@mui/material';
 import { useState } from 'react';
 import { SheetView } from '../../sheet/sheet-view.tsx';
 import { useComparison } from '../../store/comparison-store.ts';
@@ -33,9 +33,10 @@ import { slipNames } from '../../worked/slip-names.ts';
 import type { Paper } from '../../worked/work.ts';
 import { isPlain } from '../../certificate/plain-terms.ts';
 import { certified } from '../../certificate/certified.ts';
-import { costItems } from '../../worked/cost-items.ts';
 import { estimateLine } from '../../worked/estimate-line.ts';
-import { useCommand } from '../../commands/scene.tsx';
+import { USUAL, type Choices, type Extent } from './choices.ts';
+import { PrintControls } from './print-controls.tsx';
+import { PrintedChecks, PrintedCosts } from './printed-tables.tsx';
 import './print.css';
 
 const NOTHING = { frames: [], held: new Set<never>() };
@@ -49,26 +50,19 @@ export function PrintPage() {
   const { title, story, unit, problem, estimate } = useComparison((state) => state.content);
   const say = useSpeaker();
   const { kind } = useWorked().problem;
-  const bench = useCommand('bench');
-  const [finished, setFinished] = useState(true);
-  const [sentences, setSentences] = useState(true);
+  const [choices, setChoices] = useState(USUAL);
+  const { extent, parts, without, page } = choices;
+  const finished = extent === 'finished';
+  const shown = papers.filter(({ id }) => !without.has(id));
   const right = papers.find(({ lane }) => lane.leaks.length === 0);
   return (
     <main className="print">
-      <div className="print-controls">
-        <Button variant="contained" onClick={() => window.print()}>
-          Print
-        </Button>
-        <FormControlLabel
-          label="finished papers"
-          control={<Switch checked={finished} onChange={(_, on) => setFinished(on)} />}
-        />
-        <FormControlLabel
-          label="every step in words"
-          control={<Switch checked={sentences} onChange={(_, on) => setSentences(on)} />}
-        />
-        <Button onClick={bench.run}>Back to the bench</Button>
-      </div>
+      <GlobalStyles styles={{ '@page': { size: page, margin: '14mm' } }} />
+      <PrintControls
+        papers={papers}
+        choices={choices}
+        choose={(change) => setChoices({ ...choices, ...change })}
+      />
       <header>
         <h1>{title || 'Comparison'}</h1>
         <p className="print-problem figures">
@@ -83,10 +77,17 @@ export function PrintPage() {
           </p>
         )}
       </header>
-      {papers.map((paper) => (
-        <PrintedPaper key={paper.id} paper={paper} finished={finished} sentences={sentences} />
+      {shown.map((paper) => (
+        <PrintedPaper
+          key={paper.id}
+          paper={paper}
+          extent={extent}
+          sentences={parts.has('sentences')}
+        />
       ))}
-      {finished && <PrintedAgreement />}
+      {finished && parts.has('reasons') && <PrintedAgreement without={without} />}
+      {finished && parts.has('costs') && shown.length > 0 && <PrintedCosts papers={shown} />}
+      {parts.has('checks') && <PrintedChecks />}
     </main>
   );
 }
@@ -107,17 +108,17 @@ function Blank({ unit, answer }: { readonly unit: string; readonly answer: Paper
 
 interface PrintedPaperProps {
   readonly paper: Paper;
-  readonly finished: boolean;
+  readonly extent: Extent;
   readonly sentences: boolean;
 }
 
-function PrintedPaper({ paper, finished, sentences }: PrintedPaperProps) {
+function PrintedPaper({ paper, extent, sentences }: PrintedPaperProps) {
   const steps = useSteps();
   const { notes, notches } = useSettings();
   const notation = useNotation();
   const say = useSpeaker();
   const voice = useVoice();
-  const step = finished ? paper.last : steps[paper.index]!;
+  const step = { blank: 0, now: steps[paper.index]!, finished: paper.last }[extent];
   const { trace } = paper.lane;
   const square = Math.min(SQUARE, WIDEST / paper.drawing.width);
   return (
@@ -147,23 +148,17 @@ function PrintedPaper({ paper, finished, sentences }: PrintedPaperProps) {
           label={paper.method.name}
         />
       </div>
-      {sentences && (
+      {sentences && step > 0 && (
         <ol className="printed-steps">
           {trace.steps.slice(0, step).map((done) => (
             <li key={done.number}>
               <Spoken marked={sayMarked(paper.method.phrases, done.phrase, voice, say)} />{' '}
-              <span className="caption">{LAW_LABELS[done.law]}</span>
+              <span className="caption">
+                {lawName(done.law, { script: scriptOf(trace.problem), kind: trace.problem.kind })}
+              </span>
             </li>
           ))}
         </ol>
-      )}
-      {finished && (
-        <p className="caption">
-          {costItems(cost(trace), trace.problem, say)
-            .map(({ short }) => short)
-            .filter(Boolean)
-            .join(' · ')}
-        </p>
       )}
     </section>
   );
@@ -177,7 +172,7 @@ function Slips({ paper }: { readonly paper: Paper }) {
   return <p className="caption printed-slips">Slips made on purpose: {names.join(', ')}.</p>;
 }
 
-function PrintedAgreement() {
+function PrintedAgreement({ without }: Pick<Choices, 'without'>) {
   const { papers, comparison } = useWorked();
   const { alone } = certified(comparison).reasons;
   const notation = useNotation();
@@ -185,12 +180,14 @@ function PrintedAgreement() {
   return (
     <section className="printed-paper">
       <h2>{isWhole ? 'Why they agree' : 'How far they agree'}</h2>
-      {alone.map((own, k) => (
-        <div key={k}>
-          <h3>{papers[k]!.method.name}</h3>
-          <PrintedMoves own={own} notation={notation} />
-        </div>
-      ))}
+      {alone.map((own, k) =>
+        without.has(papers[k]!.id) ? null : (
+          <div key={k}>
+            <h3>{papers[k]!.method.name}</h3>
+            <PrintedMoves own={own} notation={notation} />
+          </div>
+        ),
+      )}
     </section>
   );
 }
@@ -209,7 +206,7 @@ function PrintedMoves({ own, notation }: { readonly own: Agreement; readonly not
             ) : (
               <Tex source={`= ${sumTex(expression, texts, notation)}`} />
             )}{' '}
-            <span className="caption">{LAW_LABELS[law]}</span>
+            <span className="caption">{lawName(law, own)}</span>
           </li>
         ))}
       </ol>

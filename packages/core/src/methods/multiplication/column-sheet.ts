@@ -4,17 +4,22 @@ import type { Sheet, SheetNote } from '../../sheet/sheet.ts';
 import { marksIn, placeRule, placeSquare, widest } from '../shared/place-columns.ts';
 import { lineText, twoFactors } from './two-factors.ts';
 
+/** Squares that a carry at the side of its line takes. */
+const BESIDE = 0.8;
+
 /** Heading with rows of carries over it, lines with their small carries, the sum and its carries. */
 export function columnSheet(trace: Trace): Sheet {
   const { top, bottom } = twoFactors(trace.problem);
   const carriesAbove = rowsOf(marksIn(trace, 'carry-above'));
   const carriesBelow = rowsOf(marksIn(trace, 'carry-below'));
+  const written = rowsOf(marksIn(trace, 'line'));
+  const carriesBeside = marksIn(trace, 'carry-side');
+  const besideOf = (row: number) => carriesBeside.filter((mark) => mark.spot.row === row);
   const sumCarries = marksIn(trace, 'sum-carry').length > 0;
   const carriesUnderSum = trace.school['carries'] === 'below';
   const lineY: number[] = [];
   const belowY: number[] = [];
   let y = sumCarries && !carriesUnderSum ? 3 : 2;
-  const written = rowsOf(marksIn(trace, 'line'));
   bottom.digits.forEach((_, j) => {
     // A row of zeros that is left out has no line of its own.
     lineY[j] = y;
@@ -37,6 +42,11 @@ export function columnSheet(trace: Trace): Sheet {
         size: 'small',
       }),
       'carry-below': ({ row, column }) => ({ ...placeSquare(column, belowY[row]!), size: 'small' }),
+      'carry-side': ({ row, column }) => {
+        const before = besideOf(row).filter(({ spot }) => spot.column < column).length;
+        const box = { x: 1.2 + before * BESIDE, y: lineY[row]!, width: BESIDE, height: 1 };
+        return { ...box, size: 'small' };
+      },
       'sum-carry': ({ column }) => ({
         ...placeSquare(column, carriesUnderSum ? sumRule + 1 : 2),
         size: 'small',
@@ -50,7 +60,8 @@ export function columnSheet(trace: Trace): Sheet {
 
   function lineNote(of: Trace, j: number, at: number): SheetNote {
     const group = of.groups.find((candidate) => candidate.id === `line-${j}`);
-    return { x: 1.4, y: at, text: lineText(top, bottom, j), marks: group?.marks ?? [] };
+    const beside = Math.max(0, ...written.map((row) => besideOf(row).length)) * BESIDE;
+    return { x: 1.4 + beside, y: at, text: lineText(top, bottom, j), marks: group?.marks ?? [] };
   }
 }
 

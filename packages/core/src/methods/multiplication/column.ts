@@ -82,7 +82,7 @@ const phrases = definePhrases({
       { multiplier, place, zeros }: { multiplier: number; place: number; zeros: number },
       say,
     ) =>
-      `The ${say.number(multiplier)} is **${say.count(multiplier, place, 1)}**, so this line counts ${say.places(place)}: ${zeros === 1 ? 'a zero holds' : 'zeros hold'} the places below.`,
+      `${multiplier === 0 ? `This line counts **${say.places(place)}**` : `The ${say.number(multiplier)} is **${say.count(multiplier, place, 1)}**, so this line counts ${say.places(place)}`}: ${zeros === 1 ? 'a zero holds' : 'zeros hold'} the places below.`,
   },
   'column.line': plain(
     ({ line, number }: { line: string; number: number }, say) =>
@@ -356,6 +356,13 @@ function writtenFigures(total: number, whole: boolean, base: number): number[] {
  * A carry sits over the next digit of the upper factor, or under the figure of the line it joins.
  * Either way it is worth what its line's place makes it.
  */
+/** Where carries stand by school, and whether they are lined up with the line's figures or with those of the factor. */
+const CARRY_SPOTS: Readonly<Record<string, readonly [area: string, column: 'place' | 'factor']>> = {
+  above: ['carry-above', 'factor'],
+  below: ['carry-below', 'place'],
+  'at-the-side': ['carry-side', 'factor'],
+};
+
 function carryWriting(
   count: number,
   j: number,
@@ -363,12 +370,12 @@ function carryWriting(
   place: number,
   school: School,
 ): Writing {
-  const below = school['carries'] === 'below';
+  const [area, column] = CARRY_SPOTS[school['carries'] ?? ''] ?? CARRY_SPOTS['above']!;
   return {
     role: 'carry',
     count,
     place,
-    spot: { area: below ? 'carry-below' : 'carry-above', row: j, column: below ? place : over },
+    spot: { area, row: j, column: column === 'place' ? place : over },
     medium: carryMedium(school),
   };
 }

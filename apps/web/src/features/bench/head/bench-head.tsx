@@ -3,8 +3,9 @@ import { operandName, scriptOf } from '@levee/core';
 import RedoIcon from '@mui/icons-material/Redo';
 import SwapHorizIcon from '@mui/icons-material/SwapHoriz';
 import UndoIcon from '@mui/icons-material/Undo';
-import { lazy, useState } from 'react';
+import { lazy } from 'react';
 import { useComparison } from '../../../store/comparison-store.ts';
+import { useSession } from '../../../store/session-store.ts';
 import { IconCommand } from '../../../commands/icon-command.tsx';
 import { useWorked } from '../../../worked/use-worked.ts';
 import { WhenOpened } from '../../../ui/when-opened.tsx';
@@ -39,7 +40,8 @@ function AroundProblem() {
   const { story, unit } = useComparison((state) => state.content);
   const operands = `${operandName(problem.kind, 0)}s`;
   const swap = useCommand('swap');
-  const [about, setAbout] = useState(false);
+  const about = useSession((session) => session.dialog === 'about');
+  const setAbout = (open: boolean) => useSession.setState({ dialog: open ? 'about' : null });
   return (
     <>
       <div className="context">

@@ -1,5 +1,12 @@
 /** @jest-environment jsdom */
-import { currentDocument, history, useComparison } from '../../../store/comparison-store.ts';
+import {
+  currentDocument,
+  dispatch,
+  history,
+  useComparison,
+} from '../../../store/comparison-store.ts';
+import { changed } from '../../../store/edits.ts';
+import { useSession } from '../../../store/session-store.ts';
 import { Rendered } from '../../../testing/render.tsx';
 import { Notices, notify } from '../../../ui/notices.tsx';
 import { ProblemField } from './problem-field.tsx';
@@ -55,6 +62,16 @@ describe('the field for the computation', () => {
       '2 papers cannot work this and were put away. Undo brings all back.',
     );
     expect([papers(), currentDocument().unit]).toEqual([['counting-up'], 'sacks']);
+  });
+
+  it('offers to change a title that speaks of the old numbers', async () => {
+    show('46 + 58', ['column-addition']);
+    page.act(() => dispatch(changed((content) => ({ ...content, title: '46 bags and more' }))));
+    type('47 + 59');
+    await page.settle();
+    expect(page.text('.MuiSnackbar-root')).toMatch(/Its title is still “46 bags and more”\./);
+    page.press('Change it');
+    expect(useSession.getState().dialog).toBe('about');
   });
 
   it('says nothing where nothing went', async () => {

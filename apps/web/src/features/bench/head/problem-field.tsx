@@ -1,7 +1,9 @@
 import { registry, type Beside, type Notation, type Problem } from '@levee/core';
 import { ComputationField } from '../../../computation/computation-field.tsx';
 import { dispatch, useComparison } from '../../../store/comparison-store.ts';
+import type { Content } from '../../../store/desk.ts';
 import { changed } from '../../../store/edits.ts';
+import { useSession } from '../../../store/session-store.ts';
 import { withTyped } from '../../../store/story.ts';
 import { notify } from '../../../ui/notices.tsx';
 import { judgedAnswer } from './claimed.ts';
@@ -38,7 +40,21 @@ function applyProblem(
       : []),
   ];
   const undo = said.length > 0 ? ['Undo brings all back.'] : [];
-  if (judged.length + said.length > 0) notify([...judged, ...said, ...undo].join(' '));
+  const titled = isAboutNumbers(content) ? [`Its title is still “${content.title}”.`] : [];
+  const all = [...judged, ...said, ...undo, ...titled];
+  if (all.length > 0) notify(all.join(' '), titled.length > 0 ? CHANGE_TITLE : undefined);
+}
+
+const CHANGE_TITLE = {
+  label: 'Change it',
+  run: () => useSession.setState({ dialog: 'about' as const }),
+};
+
+/** Whether a title speaks of the numbers that are worked, so that others no longer fit it. */
+function isAboutNumbers({ title, problem }: Content): boolean {
+  const numbers: readonly string[] = problem.match(/\d+(?:\.\d+)?/g) ?? [];
+  const words = title.match(/\d+(?:[.,]\d+)?/g) ?? [];
+  return words.some((word) => numbers.includes(word.replace(',', '.')));
 }
 
 function paperNotice(gone: number, all: number): readonly string[] {
