@@ -20,11 +20,13 @@ const counts = () => page.texts('.paper .count');
 describe('the main path', () => {
   let address = '';
 
-  it('starts with a comparison of its own and nothing refused by the browser', async () => {
+  it('begins with an empty field, three suggestions and examples, and keeps nothing yet', async () => {
     await page.driver.get(server.address);
-    await page.waitCount('.paper', 3);
-    address = await page.driver.getCurrentUrl();
-    expect(address).toMatch(/\/c\/[0-9a-f-]{36}$/);
+    await page.waitText('h1', /Nothing is kept here yet/);
+    await page.waitCount('[aria-labelledby="suggested"] button', 3);
+    await page.find('[aria-labelledby="examples"] button');
+    expect(await page.count('[aria-labelledby="examples"] button')).toBeGreaterThan(10);
+    expect(await server.json<{ total: number }>('comparisons')).toMatchObject({ total: 0 });
     expect(await page.complaints()).toEqual([]);
   });
 
@@ -34,6 +36,8 @@ describe('the main path', () => {
     expect(await page.text('.problem-reading .hint')).toMatch(/Enter works it/);
     await page.keys(Key.ENTER);
     await page.waitText('.gauge-total', /^4672$/);
+    address = await page.driver.getCurrentUrl();
+    expect(address).toMatch(/\/c\/[0-9a-f-]{36}$/);
     expect(await (await page.find('[data-problem-field]')).getAttribute('value')).toBe('73 × 64');
   });
 
@@ -152,6 +156,8 @@ describe('the main path', () => {
     await page.press('what do the numbers stand for?');
     const title = await page.find('[role="dialog"] input');
     await title.sendKeys('Hay bales <b>by</b> the cart', Key.ENTER);
+    expect(await page.count('[role="dialog"]')).toBe(1);
+    await page.press('Keep');
     await page.waitText('[data-keeping]', /^kept \d/);
     await page.driver.wait(async () => {
       const { document } = await server.json<{ document: { title: string } }>(

@@ -110,7 +110,7 @@ describe('a lost server', () => {
     await page.waitText('.fault-line', /The server does not answer/);
     await server.start();
     await page.press('Try again');
-    await page.waitText('.empty', /No comparison has this/);
+    await page.waitText('.empty', /No comparison is found by this/);
   });
 
   it('says when nothing is kept at an address', async () => {

@@ -42,7 +42,17 @@ describe('the bench at 1280x800', () => {
   it('opens one paper large and closes it again', async () => {
     await open('46 × 58');
     await page.press('Open Lattice large');
-    await page.waitCount('.paper', 1);
+    await page.waitText('.large-paper h1', /46 × 58 Lattice/);
+    const size = () =>
+      page.script<number>(
+        "return document.querySelector('.large-paper .figure').getBoundingClientRect().height",
+      );
+    const fitted = await size();
+    expect(fitted).toBeGreaterThanOrEqual(14);
+    await page.keys('+', '+');
+    await page.driver.wait(async () => (await size()) > 1.4 * fitted, 2000);
+    await page.keys('0');
+    await page.driver.wait(async () => Math.abs((await size()) - fitted) < 1, 2000);
     await page.keys(Key.ESCAPE);
     await page.waitCount('.paper', 3);
   });
@@ -232,7 +242,7 @@ describe('presenting and printing', () => {
     await page.waitText('.print-problem', /46 × 58 = 2668 bags/);
     expect(await page.count('.printed-steps li')).toBe(9 + 7 + 8);
     expect(await page.text('.print')).toMatch(/Why they agree/);
-    await page.press('finished papers');
+    await page.press('as they stand');
     await page.waitText('.print-problem', /46 × 58 =\s+bags/);
   });
 });
@@ -258,6 +268,9 @@ describe('the list of comparisons', () => {
 
   it('makes a new comparison', async () => {
     await page.press('New comparison');
+    await page.waitText('h1', /A new comparison/);
+    await page.waitCount('.offers button', 3);
+    await page.compute('642 - 387');
     await page.waitCount('.paper', 3);
     await page.waitText('.estimate', /estimate first\?/);
   });

@@ -17,15 +17,15 @@ export const COLUMN_SCHOOLS: readonly SchoolSpec[] = [
         reason: 'Small under the line they join, so no two lines share them.',
       },
       {
+        id: 'in-the-head',
+        label: 'in the head',
+        reason: 'Nothing extra on paper; each must be remembered for a step.',
+      },
+      {
         id: 'at-the-side',
         label: 'at the side',
         reason:
           'Beside the line they join: room over the columns stays free, but no column is told.',
-      },
-      {
-        id: 'in-the-head',
-        label: 'in the head',
-        reason: 'Nothing extra on paper; each must be remembered for a step.',
       },
     ],
   },

@@ -22,6 +22,7 @@ import type { Content } from '../../../store/desk.ts';
 import { changed } from '../../../store/edits.ts';
 import { useWorked } from '../../../worked/use-worked.ts';
 import { Asking, useAsking } from '../../../ui/asking.tsx';
+import { enterGoesOn } from '../../../ui/next-field.ts';
 
 /** Most numbers that have a field for their unit each; more are given one unit together. */
 const MOST_FIELDS = 4;
@@ -125,6 +126,7 @@ function AboutForm({ close }: { readonly close: () => void }) {
   return (
     <Dialog open onClose={asking.close} maxWidth="sm" fullWidth>
       <form
+        onKeyDown={enterGoesOn}
         onSubmit={(event) => {
           event.preventDefault();
           save();

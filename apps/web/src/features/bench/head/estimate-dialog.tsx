@@ -23,6 +23,7 @@ import { useState } from 'react';
 import { useComparison } from '../../../store/comparison-store.ts';
 import { useSession } from '../../../store/session-store.ts';
 import { useSpeaker, useSteps, useWorked } from '../../../worked/use-worked.ts';
+import { enterGoesOn } from '../../../ui/next-field.ts';
 import { worthOf } from './estimate-worth.ts';
 import { record } from './estimate-strip.tsx';
 
@@ -66,6 +67,7 @@ function EstimateForm({ close }: { readonly close: () => void }) {
   };
   return (
     <form
+      onKeyDown={enterGoesOn}
       onSubmit={(event) => {
         event.preventDefault();
         save();
