@@ -17,7 +17,8 @@ async function openFirst(): Promise<Stored> {
 async function retitle(title: string): Promise<void> {
   await page.click('.context .story');
   const field = await page.find('[role="dialog"] input');
-  await field.sendKeys(Key.chord(Key.CONTROL, 'a'), title, Key.ENTER);
+  await field.sendKeys(Key.chord(Key.CONTROL, 'a'), title);
+  await page.press('Keep');
   await page.waitCount('[role="dialog"]', 0);
 }
 

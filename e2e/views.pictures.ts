@@ -98,6 +98,21 @@ describe('pictures', () => {
     await save('methods');
   });
 
+  it('of one paper large', async () => {
+    await open('346 × 125');
+    await page.press('Open Lattice large');
+    await page.keys(' ', ' ', ' ', ' ', ' ');
+    await save('bench-large');
+  });
+
+  it('of a new comparison', async () => {
+    await page.driver.get(`${server.address}/new`);
+    await page.waitCount('.offers button', 3);
+    await page.compute('7002 - 2586', '');
+    await page.find('.problem-math');
+    await save('new');
+  });
+
   it('of the bench in the dark', async () => {
     await page.script(
       `localStorage.setItem('levee.settings', JSON.stringify({ state: { theme: 'dark', voice: 'digit' }, version: 1 }))`,
