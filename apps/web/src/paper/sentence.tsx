@@ -54,7 +54,7 @@ export function Sentence(props: {
   return (
     <p
       className={marked.length > LONG ? 'sentence long' : 'sentence'}
-      role="status"
+      role="group"
       aria-label={`${paper.method.shortName}, step ${step}`}
     >
       <SentencesBefore paper={paper} step={step} />

@@ -201,7 +201,7 @@ const READINGS: readonly Reading[] = [
     value: [
       '5 tenths × 6 tenths make 30 hundredths: write 0 hundredths, carry 3 tenths.',
       '5 tenths × 3 ones make 15 tenths; with the 3 tenths carried they make 18 tenths.',
-      'The 0 is 0 ones, so this line counts tenths: a zero holds the places below.',
+      'This line counts tenths: a zero holds the places below.',
       'There are no ones to multiply by, so this line is nothing.',
       'The 2 is 2 tens, so this line counts ones: zeros hold the places below.',
       '2 tens × 6 tenths make 12 ones: write 2 ones, carry 1 ten.',

@@ -1,6 +1,7 @@
 import { lazy, Suspense } from 'react';
-import { pointRule, scaleOf, scriptOf, type Problem } from '@levee/core';
-import { useLarge, useWorked } from '../../worked/use-worked.ts';
+import { inNotation, pointRule, problemText, scaleOf, scriptOf, type Problem } from '@levee/core';
+import { useLarge, useNotation, useWorked } from '../../worked/use-worked.ts';
+import { Announcer } from '../../paper/announcer.tsx';
 import { BenchHead } from './head/bench-head.tsx';
 import { WhenOpened } from '../../ui/when-opened.tsx';
 import { useSession } from '../../store/session-store.ts';
@@ -40,13 +41,15 @@ export function BenchPage() {
   const { papers, around } = useDrawn(worked);
   const isEstimating = useSession((session) => session.dialog === 'estimate');
   const large = useLarge();
+  const notation = useNotation();
   if (large) return <LargePaper paper={large} />;
   return (
-    <div
+    <main
       className="bench"
       data-papers={worked.papers.length}
       data-wordy={isWordy(worked.problem) || undefined}
     >
+      <h1 className="heard">{inNotation(problemText(worked.problem), notation)}</h1>
       <BenchHead all={papers} />
       <div className="bench-work">
         <Papers all={papers} />
@@ -58,9 +61,10 @@ export function BenchPage() {
         {around ? <WorthPanel /> : EMPTY_PANEL}
         <Suspense fallback={EMPTY_PANEL}>{around ? <AgreePanel /> : EMPTY_PANEL}</Suspense>
       </div>
+      {around && <Announcer />}
       <WhenOpened open={isEstimating}>
         <EstimateDialog />
       </WhenOpened>
-    </div>
+    </main>
   );
 }

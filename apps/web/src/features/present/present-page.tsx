@@ -18,6 +18,7 @@ import { Sentence } from '../../paper/sentence.tsx';
 import { PointableStage } from '../../paper/pointable-stage.tsx';
 import { useLit } from '../../paper/use-lit.ts';
 import { MathText } from '../../ui/math-text.tsx';
+import { Announcer } from '../../paper/announcer.tsx';
 import { SharedPicture } from '../../pictures/lazy-picture.ts';
 import './present.css';
 
@@ -63,6 +64,7 @@ export function PresentPage() {
           <Shown key={paper.id} paper={paper} step={steps[paper.index]!} lit={lit[paper.index]!} />
         ))}
       </div>
+      <Announcer />
       {picture && (
         <div className="picture-alone present-picture">
           <Suspense>

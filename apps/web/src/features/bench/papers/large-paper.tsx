@@ -3,6 +3,7 @@ import CloseFullscreenIcon from '@mui/icons-material/CloseFullscreen';
 import FitScreenIcon from '@mui/icons-material/FitScreen';
 import RemoveIcon from '@mui/icons-material/Remove';
 import { IconCommand } from '../../../commands/icon-command.tsx';
+import { Announcer } from '../../../paper/announcer.tsx';
 import { PointableStage } from '../../../paper/pointable-stage.tsx';
 import { Sentence } from '../../../paper/sentence.tsx';
 import { VoiceSwitch } from '../../../paper/voice-switch.tsx';
@@ -62,6 +63,7 @@ export function LargePaper({ paper }: { readonly paper: Paper }) {
         <Sentence paper={paper} step={step} />
         <Transport />
       </footer>
+      <Announcer />
     </main>
   );
 }
