@@ -15,7 +15,7 @@ export function useAsking(hasTyped: boolean, close: () => void): AskingState {
   const [asks, setAsks] = useState(false);
   return {
     asks: asks && hasTyped,
-    close: () => (hasTyped && !asks ? setAsks(true) : asks && hasTyped ? setAsks(false) : close()),
+    close: () => (hasTyped ? setAsks(!asks) : close()),
     goOn: () => setAsks(false),
     throwAway: close,
   };
