@@ -38,4 +38,4 @@ function show(): void {
   );
 }
 
-void openAhead(window.location.pathname).then(show);
+void openAhead(window.location.pathname).then(show, show);
