@@ -547,7 +547,7 @@ describe('refusals', () => {
     );
     expect(resolveSchool(column, { shift: 'gap' })).toEqual({
       ok: true,
-      school: { carries: 'above', shift: 'gap' },
+      school: { carries: 'above', shift: 'gap', 'zero-rows': 'written' },
     });
   });
 
