@@ -1,5 +1,5 @@
 export { Exact } from './exact/exact.ts';
-export { inNotation, onPaper, PLAIN_NOTATION, type Notation } from './exact/notation.ts';
+export { inNotation, onPaper, PLAIN_NOTATION, ungrouped, type Notation } from './exact/notation.ts';
 export { mixedNumeral, numberText, numeral, numeralText, numeralValue } from './exact/numeral.ts';
 export { failureText } from './problem/failure.ts';
 export { benchFailure, comparingFailure, LIMITS } from './problem/limits.ts';

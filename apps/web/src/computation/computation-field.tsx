@@ -2,11 +2,13 @@ import {
   expressionTex,
   failureText,
   onPaper,
+  PLAIN_NOTATION,
   mostTelling,
   readExpression,
   readProblem,
   refusalText,
   registry,
+  ungrouped,
   type Beside,
   type Notation,
   type Problem,
@@ -25,11 +27,8 @@ export type Readable = { readonly ok: true; readonly problem: Problem } & Beside
 export type Typed =
   Readable | { readonly ok: false; readonly sentence: string; readonly at: number | null };
 
-/** A comma between threes, where she writes it there. */
-const COMMA_GROUP = /(?<=\d),(?=\d{3}(?!\d))/g;
-
-export function readTyped(text: string, decimalComma = false, commaGroups = false): Typed {
-  const read = readProblem(commaGroups ? text.replace(COMMA_GROUP, '') : text, { decimalComma });
+export function readTyped(text: string, notation: Notation = PLAIN_NOTATION): Typed {
+  const read = readProblem(ungrouped(text, notation), { decimalComma: notation.point === ',' });
   if (!read.ok) {
     const at = 'at' in read.reason ? read.reason.at : null;
     return { ok: false, sentence: failureText(read.reason), at };
@@ -54,14 +53,12 @@ export interface ComputationFieldProps {
 /** A field for a computation: read back as mathematics while typing, worked on Enter. */
 export function ComputationField({ kept, work, autoFocus = false }: ComputationFieldProps) {
   const notation = useNotation();
-  const decimalComma = notation.point === ',';
   const [typed, setTyped] = useState<string | null>(null);
   const [focused, setFocused] = useState(false);
   const field = useRef<HTMLInputElement>(null);
   const shown = typed ?? (kept === '' ? '' : onPaper(kept, notation));
   const covered = !focused && typed === null && kept !== '' && isTypeset(kept);
-  const reading =
-    typed === null ? null : readTyped(typed, decimalComma, notation.group === 'comma');
+  const reading = typed === null ? null : readTyped(typed, notation);
 
   const commit = () => {
     if (typed === null || !reading?.ok) return;

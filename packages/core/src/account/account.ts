@@ -53,6 +53,7 @@ export const ROLES = [
   'repeats',
   'rest',
   'side number',
+  'words',
   'renamed fraction',
   'fraction product',
   'opened whole',

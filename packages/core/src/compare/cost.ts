@@ -54,11 +54,6 @@ export interface Cost {
   readonly numbersMet: readonly Exact[];
 }
 
-/** Words on a paper are no figures. */
-function isWords(glyph: string): boolean {
-  return /^[a-z]{2,}( [a-z]+)*$/.test(glyph);
-}
-
 export function cost(trace: Trace): Cost {
   const marks = trace.steps.flatMap((step) => step.gives);
   const paper = marks.filter((mark) => mark.medium === 'paper');
@@ -69,7 +64,10 @@ export function cost(trace: Trace): Cost {
     facts: (SCRIPT_WORK[script] ?? work).facts(trace),
     additions: work.additions(trace),
     carries: regroupings(trace) + work.carriedOn(trace),
-    figures: paper.reduce((total, { glyph }) => total + (isWords(glyph) ? 0 : glyph.length), 0),
+    figures: paper.reduce(
+      (total, { role, glyph }) => total + (role === 'words' ? 0 : glyph.length),
+      0,
+    ),
     lines: new Set(paper.map((mark) => `${mark.spot.area} ${mark.spot.row}`)).size,
     passes: count(
       trace.steps,

@@ -1,4 +1,4 @@
-import { inNotation, PLAIN_NOTATION, pointTex, timesTex, onPaper } from './notation.ts';
+import { inNotation, PLAIN_NOTATION, pointTex, timesTex, onPaper, ungrouped } from './notation.ts';
 
 const HERS = { times: '·', point: ',' } as const;
 
@@ -35,6 +35,13 @@ describe('figures in threes', () => {
   ])('%s is read as %s', (text, read) => {
     expect(inNotation(text, thin)).toBe(read);
     expect(onPaper(text, thin)).toBe(text);
+  });
+
+  it('are typed with and without them', () => {
+    expect(ungrouped('12\u202f345 + 6 789', thin)).toBe('12345 + 6789');
+    expect(ungrouped('12,345.5', { ...thin, group: 'comma' })).toBe('12345.5');
+    expect(ungrouped('12,345', { ...thin, group: 'comma', point: ',' })).toBe('12,345');
+    expect(ungrouped('5 1/6', thin)).toBe('5 1/6');
   });
 
   it('have a comma between them only where a comma is no point', () => {

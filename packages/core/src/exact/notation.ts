@@ -37,6 +37,12 @@ export function grouped(text: string, { group = 'nothing', point }: Notation): s
   return text.replace(LONG, (figures) => figures.replace(THREES, between));
 }
 
+/** Typed figures without what stands between threes of them. */
+export function ungrouped(text: string, { group, point }: Notation): string {
+  const solid = text.replace(/(?<=\d)[ \u202f](?=\d{3}(?!\d))/g, '');
+  return group === 'comma' && point === '.' ? solid.replace(/(?<=\d),(?=\d{3}(?!\d))/g, '') : solid;
+}
+
 /** The same for LaTeX mathematics, where a comma between figures needs braces. */
 export function pointTex(text: string, { point, group = 'nothing' }: Notation): string {
   const signed = point === '.' ? text : text.replace(POINT, '{,}');

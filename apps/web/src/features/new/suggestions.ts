@@ -1,4 +1,5 @@
-import { readProblem, structureOf, type Problem } from '@levee/core';
+import { structureOf, type Problem } from '@levee/core';
+import { problemOf } from '../../store/content.ts';
 
 /** A random number from 0 up to, not including, 1. */
 export type Random = () => number;
@@ -31,15 +32,9 @@ export function suggestions(count: number, random: Random): readonly Problem[] {
 }
 
 function tellingOf(make: () => string): Problem {
-  let found = problemOf(make());
+  let found = problemOf({ problem: make() });
   for (let tries = 0; tries < TRIES && structureOf(found).level < TELLING; tries++) {
-    found = problemOf(make());
+    found = problemOf({ problem: make() });
   }
   return found;
-}
-
-function problemOf(text: string): Problem {
-  const read = readProblem(text);
-  if (!read.ok) throw new RangeError(`suggestions: "${text}" is not a problem`);
-  return read.problem;
 }

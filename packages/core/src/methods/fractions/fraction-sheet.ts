@@ -25,8 +25,8 @@ interface Cell {
 
 const isFraction = (glyph: string) => /\d\/\d/.test(glyph);
 
-/** Words on a line of their own, which make no column wider. */
-const isWords = (glyph: string) => /^[a-z ]+$/.test(glyph);
+/** Words stand on a line of their own and make no column wider. */
+const isWords = ({ role }: Pick<Mark | Given, 'role'>) => role === 'words';
 
 /** Squares that a number takes: a fraction as much as its longer number, a whole before it besides. */
 function squares({ glyph, role }: Mark | Given): number {
@@ -56,7 +56,7 @@ export function tableSheet(trace: Trace, { signs, ruled = [], links }: Table): S
     return own.some(({ of }) => isFraction(of.glyph)) ? 2 : 1;
   });
   const widths = Array.from({ length: columns }, (_, column) => {
-    const own = at.filter((one) => one.column === column && !isWords(one.of.glyph));
+    const own = at.filter((one) => one.column === column && !isWords(one.of));
     return own.length === 0 ? 0 : Math.max(1, ...own.map(({ of }) => squares(of)));
   });
   const sum = (list: readonly number[], to: number) => list.slice(0, to).reduce((a, b) => a + b, 0);
@@ -78,7 +78,7 @@ export function tableSheet(trace: Trace, { signs, ruled = [], links }: Table): S
     areas: {
       table: ({ row, column }, { role, glyph }) => {
         const cell = box(row, column);
-        if (isWords(glyph)) return { ...cell, width: glyph.length * 0.45, size: 'side' };
+        if (isWords({ role })) return { ...cell, width: glyph.length * 0.45, size: 'side' };
         return role === 'side number' ? { ...cell, size: 'side' } : cell;
       },
     },
@@ -90,7 +90,7 @@ export function tableSheet(trace: Trace, { signs, ruled = [], links }: Table): S
       const cell = box(row, column);
       const y = cell.y + (cell.height - 1) / 2;
       const mark = marks.find(({ spot }) => spot.row === row && spot.column === column);
-      if (mark && isWords(mark.glyph)) return [];
+      if (mark && isWords(mark)) return [];
       // In front of a number that is narrower than its column, not of the column.
       const inset = sign === 'equals' && mark ? Math.max(0, cell.width - squares(mark)) / 2 : 0;
       const before = { x: cell.x + inset - SIGN_GAP, y, width: SIGN_GAP, height: 1 };

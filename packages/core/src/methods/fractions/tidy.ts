@@ -66,7 +66,7 @@ function saySimplest(scribe: Scribe, { top, bottom }: Frac, how: string, row: nu
     phase: { kind: 'simplify' },
     about: { by: Exact.ONE },
     takes: [],
-    writes: [sideNumber('already simplest', [row, 0])],
+    writes: [{ ...sideNumber('already simplest', [row, 0]), role: 'words' }],
     phrase: phrase('fraction.tidy', { top: `${top}`, bottom: `${bottom}`, by: '1', how }),
   });
 }

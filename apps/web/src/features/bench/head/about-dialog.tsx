@@ -1,11 +1,4 @@
-import {
-  answerUnit,
-  MAX_TAGS,
-  operandName,
-  TEXT_LIMITS,
-  unitFaultText,
-  type ProblemKind,
-} from '@levee/core';
+import { answerUnit, MAX_TAGS, TEXT_LIMITS, unitFaultText, type ProblemKind } from '@levee/core';
 import {
   Button,
   Checkbox,
@@ -22,6 +15,7 @@ import type { Content } from '../../../store/desk.ts';
 import { changed } from '../../../store/edits.ts';
 import { useWorked } from '../../../worked/use-worked.ts';
 import { Asking, useAsking } from '../../../ui/asking.tsx';
+import { operandLabel } from './operand-label.ts';
 import { enterGoesOn } from '../../../ui/next-field.ts';
 
 /** Most numbers that have a field for their unit each; more are given one unit together. */
@@ -227,11 +221,4 @@ function Units(props: {
       />
     </div>
   );
-}
-
-/** `first factor`, `divisor`, `addend 3`. */
-function operandLabel(kind: ProblemKind, k: number, count: number): string {
-  const name = operandName(kind, k);
-  if (kind === 'difference' || kind === 'quotient' || kind === 'root') return name;
-  return count === 2 ? `${k === 0 ? 'first' : 'second'} ${name}` : `${name} ${k + 1}`;
 }

@@ -3,13 +3,13 @@ import {
   Exact,
   JUDGEMENTS,
   onPaper,
-  operandName,
   proposedOperands,
   roundings,
   TEXT_LIMITS,
+  ungrouped,
+  type Notation,
   type Problem,
   type Speaker,
-  type Vocabulary,
 } from '@levee/core';
 import {
   Button,
@@ -26,6 +26,7 @@ import { useSpeaker, useSteps, useWorked } from '../../../worked/use-worked.ts';
 import { enterGoesOn } from '../../../ui/next-field.ts';
 import { worthOf } from './estimate-worth.ts';
 import { record } from './estimate-strip.tsx';
+import { operandLabel } from './operand-label.ts';
 
 export function EstimateDialog() {
   const open = useSession((session) => session.dialog === 'estimate');
@@ -38,12 +39,9 @@ export function EstimateDialog() {
 }
 
 /** `First factor`, `Minuend`, `Addend 3`. */
-function operandLabel({ kind, operands }: Problem, k: number): string {
-  const name = operandName(kind, k);
-  if (kind === 'difference' || kind === 'quotient' || kind === 'root')
-    return `${name[0]!.toUpperCase()}${name.slice(1)}`;
-  if (operands.length === 2) return `${k === 0 ? 'First' : 'Second'} ${name}`;
-  return `${name[0]!.toUpperCase()}${name.slice(1)} ${k + 1}`;
+function fieldLabel({ kind, operands }: Problem, k: number): string {
+  const label = operandLabel(kind, k, operands.length);
+  return label.charAt(0).toUpperCase() + label.slice(1);
 }
 
 function EstimateForm({ close }: { readonly close: () => void }) {
@@ -78,7 +76,7 @@ function EstimateForm({ close }: { readonly close: () => void }) {
         {problem.operands.map((operand, k) => (
           <OperandChoice
             key={k}
-            label={operandLabel(problem, k)}
+            label={fieldLabel(problem, k)}
             text={operands[k] ?? ''}
             say={say}
             choices={roundings(operand, problem.kind).map(({ rule, worth }) => ({
@@ -140,18 +138,16 @@ function NearEnough(props: {
   );
 }
 
-/** Figures as they are reckoned with: nothing between threes of them, and a point before tenths. */
-function typedFigures(text: string, { group }: Vocabulary): string {
-  const solid = text.trimStart().replace(/(?<=\d)[\s\u202f](?=\d)/g, '');
-  const whole = group === 'comma' ? solid.replace(/(?<=\d),(?=\d{3})/g, '') : solid;
-  return whole.toUpperCase().replace(',', '.');
+/** Figures as they are reckoned with: in one run, with a point before tenths. */
+function typedFigures(text: string, notation: Notation): string {
+  return ungrouped(text.trimStart(), notation).toUpperCase().replace(',', '.');
 }
 
 function faultText(problem: Problem, operands: readonly string[]): string {
   const odd = operands.findIndex((text) => worthOf('sum', [text], problem.base) === null);
   return odd < 0
     ? 'Nothing can be shared by 0; round the divisor to something.'
-    : `The ${operandLabel(problem, odd).toLowerCase()} needs a number.`;
+    : `The ${operandLabel(problem.kind, odd, problem.operands.length)} needs a number.`;
 }
 
 interface OperandChoiceProps {
