@@ -55,14 +55,14 @@ function owedStory(paper: Paper, owed: OwedEntry, step: number, say: Speaker): E
 }
 
 /** Marks that help on the way and are worth nothing by themselves. */
-const ASIDE: ReadonlySet<Mark['role']> = new Set(['side number', 'words', 'trial', 'prime']);
+const ASIDE: ReadonlySet<Mark['role']> = new Set(['side number', 'trial', 'prime']);
 
 function markName({ role, place, glyph, worth, medium }: Mark, say: Speaker): string {
   if (role === 'stop') return `a place on the line: the hop lands on ${glyph}; no amount`;
   if (role === 'scratch') return `scratch: it keeps ${say.count(1, place ?? 1)}`;
+  if (role === 'words') return 'words beside the work, no amount of the account';
   if (ASIDE.has(role))
-    if (role === 'words') return 'words beside the work, no amount of the account';
-  return `${role === 'side number' ? 'a number' : `a ${role}`} at the side, no amount of the account`;
+    return `${role === 'side number' ? 'a number' : `a ${role}`} at the side, no amount of the account`;
   if (role === 'little one' && place !== undefined)
     return littleOne(worth.numerator > 0n, place, say);
   const what = medium === 'head' ? `${role}, held in the head` : role;
