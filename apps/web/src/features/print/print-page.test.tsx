@@ -58,13 +58,9 @@ describe('the page to print', () => {
     expect(page.texts('.printed-paper h2')).toEqual([
       'Decomposition',
       'Why they agree',
-      'What each costs here',
       'Recorded checks',
     ]);
-    expect(page.texts('.printed-table thead th')).toEqual([
-      'counted from the work',
-      'Decomposition',
-    ]);
+    expect(page.texts('.paper-table thead th')).toEqual(['counted from the work', 'Decomposition']);
     expect(page.texts('.printed-paper h3')).toEqual(['Decomposition']);
     expect(page.host.textContent).toContain('No check is recorded yet.');
   });

@@ -36,7 +36,8 @@ import { certified } from '../../certificate/certified.ts';
 import { estimateLine } from '../../worked/estimate-line.ts';
 import { USUAL, type Choices, type Extent } from './choices.ts';
 import { PrintControls } from './print-controls.tsx';
-import { PrintedChecks, PrintedCosts } from './printed-tables.tsx';
+import { CostTable } from '../../ui/cost-table.tsx';
+import { PrintedChecks } from './printed-checks.tsx';
 import './print.css';
 
 const NOTHING = { frames: [], held: new Set<never>() };
@@ -86,7 +87,7 @@ export function PrintPage() {
         />
       ))}
       {finished && parts.has('reasons') && <PrintedAgreement without={without} />}
-      {finished && parts.has('costs') && shown.length > 0 && <PrintedCosts papers={shown} />}
+      {finished && parts.has('costs') && shown.length > 0 && <CostTable papers={shown} />}
       {parts.has('checks') && <PrintedChecks />}
     </main>
   );

@@ -1,19 +1,13 @@
-import { cost, sameAmounts, sayPlain } from '@levee/core';
+import { sameAmounts, sayPlain } from '@levee/core';
 import { useSpeaker, useWorked } from '../../worked/use-worked.ts';
-import { costItems } from '../../worked/cost-items.ts';
+import { CostTable } from '../../ui/cost-table.tsx';
 import { PaperTable } from '../../ui/paper-table.tsx';
 import './why.css';
 
 /** What each method costs on this problem, side by side. */
 export function Costs() {
   const { papers } = useWorked();
-  const say = useSpeaker();
-  const columns = papers.map(({ lane: { trace } }) => costItems(cost(trace), trace.problem, say));
-  const rows = columns[0]!.map(({ name }, row) => ({
-    name,
-    cells: columns.map((items) => items[row]!.amount),
-  }));
-  return <PaperTable title="What each costs here" corner="counted from the work" rows={rows} />;
+  return <CostTable papers={papers} />;
 }
 
 /** Amounts that at least two methods gather into one number. */
