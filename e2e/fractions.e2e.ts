@@ -10,7 +10,7 @@ describe('fractions', () => {
     await page.compute('3/4 + 1/6');
     await page.waitText('.gauge-total', /^11\/12$/);
     await page.find('.problem-cover .katex');
-    expect(await page.texts('.paper .method-name')).toEqual(['Cross products', 'Least common']);
+    await page.waitTexts('.paper .method-name', ['Cross products', 'Least common']);
     await page.waitText(sentence(1), /2 fractions must be renamed/);
     await page.chord(Key.CONTROL, 'z');
     await page.waitText('.gauge-total', /^2668$/);
@@ -40,7 +40,7 @@ describe('fractions', () => {
     const before = await cuts();
     await page.keys(Key.END);
     await page.driver.wait(async () => (await cuts()).join() !== before.join(), 4000);
-    expect(await page.texts('.line .axis text')).toEqual(['0', '1']);
+    await page.waitTexts('.line .axis text', ['0', '1']);
   });
 
   it('open a whole where the parts are short', async () => {

@@ -11,11 +11,7 @@ describe('expressions with letters', () => {
     await page.compute('(x+4)(3x−2)');
     await page.waitText('.gauge-total', /^3x² \+ 10x − 8$/);
     await page.find('.problem-cover .katex');
-    expect(await page.texts('.paper .method-name')).toEqual([
-      'Arcs',
-      'Grid of terms',
-      'First to last',
-    ]);
+    await page.waitTexts('.paper .method-name', ['Arcs', 'Grid of terms', 'First to last']);
     expect(await page.count('.estimate')).toBe(0);
     await page.keys(' ', ' ', ' ');
     await page.waitText(sentence(0), /4 · 3 = 12: 12x/);
@@ -42,7 +38,7 @@ describe('expressions with letters', () => {
   it('say why the four words do not fit longer brackets', async () => {
     await page.compute('(x^2+x+1)(x−2)');
     await page.waitText('.gauge-total', /^x³ − x² − x − 2$/);
-    expect(await page.texts('.paper .method-name')).toEqual(['Arcs', 'Grid of terms']);
+    await page.waitTexts('.paper .method-name', ['Arcs', 'Grid of terms']);
     await page.click('.paper[data-paper="0"] .method-name');
     await page.waitText(
       '[role="menu"]',
@@ -81,11 +77,7 @@ describe('expressions with letters', () => {
     await openComparison(server, page, 'Sandbags, ten read as x');
     await page.press('read x as ten');
     await page.waitText('.gauge-total', /^2668$/);
-    expect(await page.texts('.paper .method-name')).toEqual([
-      'Grid',
-      'Crosswise',
-      'Partial products',
-    ]);
+    await page.waitTexts('.paper .method-name', ['Grid', 'Crosswise', 'Partial products']);
     await page.keys('y');
     await page.waitText(
       '[aria-label="The bridge: without carrying and with it"]',
@@ -114,10 +106,7 @@ describe('square roots', () => {
     await page.waitText('[aria-label="Root times root and what is left"]', /80 × 80 \+ 996 = 7396/);
     await page.keys(Key.END);
     await page.waitText(sentence(0), /left of the pairs so far beside the square of 86/);
-    expect(await page.texts('.region title')).toEqual([
-      '80 × 80 = 6400',
-      '2 × 80 × 6 + 6 × 6 = 996',
-    ]);
+    await page.waitTexts('.region title', ['80 × 80 = 6400', '2 × 80 × 6 + 6 × 6 = 996']);
     await page.click('.region:nth-of-type(3) rect');
     await page.waitText('.worth-figure', /^6400$|^996$/);
     await page.keys(Key.ESCAPE);

@@ -30,7 +30,7 @@ describe('the kinds of computation', () => {
     await page.waitText('.gauge-total', /^345$/);
     await page.waitText('.MuiSnackbar-root', /others are laid\. Story and unit .* were taken off/);
     expect(await page.text('.story')).toBe('what do the numbers stand for?');
-    expect(await page.texts('.paper .method-name')).toEqual([
+    await page.waitTexts('.paper .method-name', [
       'Decomposition',
       'Equal additions',
       'Counting up',
@@ -52,7 +52,7 @@ describe('the kinds of computation', () => {
     await page.keys(Key.ESCAPE);
     for (let k = 0; k < 3; k++) await page.chord(Key.CONTROL, 'z');
     await page.waitText('.gauge-total', /^2668$/);
-    expect(await page.texts('.paper .method-name')).toEqual(before);
+    await page.waitTexts('.paper .method-name', before);
     expect(await page.text('.story')).toBe('sandbags on 46 pallets of 58');
     await page.compute('46 × 59');
     await page.waitText('.gauge-total', /^2714$/);
@@ -69,7 +69,7 @@ describe('the kinds of computation', () => {
     await page.keys(Key.HOME, Key.ARROW_RIGHT);
     const struck = '.paper[data-paper="0"] .figure.given[data-state="struck"]';
     await page.waitCount(struck, 2);
-    expect(await page.texts(`${struck} text`)).toEqual(['2', '4']);
+    await page.waitTexts(`${struck} text`, ['2', '4']);
     await page.keys(Key.ARROW_LEFT);
     await page.waitCount(struck, 0);
   });
@@ -114,10 +114,10 @@ describe('the line', () => {
     await openComparison(server, page, '642-387');
     await page.keys(Key.HOME, Key.ARROW_RIGHT);
     await page.press('blocks');
-    expect(await page.texts('.blocks .count')).toEqual(['6 − 3', '3 − 8', '12 − 7']);
+    await page.waitTexts('.blocks .count', ['6 − 3', '3 − 8', '12 − 7']);
     await page.keys(Key.END);
     await page.waitText('.blocks:last-of-type .count', /^5$/);
-    expect(await page.texts('.blocks .count')).toEqual(['2', '5', '5']);
+    await page.waitTexts('.blocks .count', ['2', '5', '5']);
   });
 });
 
@@ -299,11 +299,7 @@ describe('products in other ways', () => {
     await page.press('base 2');
     await page.press('base ten26 × 34');
     await page.waitText('.gauge-total', /^884$/);
-    expect(await page.texts('.paper .method-name')).toEqual([
-      'Halving, doubling',
-      'Halving, doubling',
-      'Grid',
-    ]);
+    await page.waitTexts('.paper .method-name', ['Halving, doubling', 'Halving, doubling', 'Grid']);
     expect(await page.complaints()).toEqual([]);
   });
 });

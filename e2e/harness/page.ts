@@ -177,6 +177,21 @@ export class Page {
     return last;
   }
 
+  /** Waits until the texts of all that a selector finds are these. */
+  async waitTexts(css: string, wanted: readonly string[]): Promise<void> {
+    let last: string[] = [];
+    await this.driver
+      .wait(async () => {
+        last = await this.texts(css).catch(() => []);
+        return JSON.stringify(last) === JSON.stringify(wanted);
+      }, PATIENCE)
+      .catch((reason: unknown) => {
+        throw new Error(`${css} should show ${wanted.join(' | ')}, not ${last.join(' | ')}`, {
+          cause: reason,
+        });
+      });
+  }
+
   async waitCount(css: string, wanted: number): Promise<void> {
     await this.driver.wait(
       async () => (await this.count(css)) === wanted,

@@ -297,6 +297,11 @@ describe.each(named)('%s', (_, { method, school }) => {
         // A scratch is a stroke, a stop a place on the line, and a number below may be written bare.
         // The numbers of a row of halves and doubles stand for the whole product that is left.
         // What is left of a dividend, and what is taken from it, is worth its share.
+        // Words beside the work are no amount.
+        if (mark.role === 'words') {
+          expect(mark.worth.isZero).toBe(true);
+          continue;
+        }
         if (UNLIKE.has(mark.role) || problem.kind === 'root') continue;
         if (scriptOf(problem) === 'terms') {
           const shows = glyphAmount(mark.glyph).equals(mark.worth);

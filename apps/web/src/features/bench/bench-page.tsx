@@ -6,7 +6,7 @@ import { BenchHead } from './head/bench-head.tsx';
 import { WhenOpened } from '../../ui/when-opened.tsx';
 import { useSession } from '../../store/session-store.ts';
 import { Gauge } from './account/gauge.tsx';
-import { Lanes } from './lanes/lanes.tsx';
+import { Lanes, LanesRoom } from './lanes/lanes.tsx';
 import { LargePaper } from './papers/large-paper.tsx';
 import { Papers } from './papers/papers.tsx';
 import { useDrawn } from './use-drawn.ts';
@@ -55,7 +55,7 @@ export function BenchPage() {
         <Papers all={papers} />
         {around ? <Gauge /> : EMPTY_GAUGE}
       </div>
-      <Lanes blocks={around} />
+      {papers ? <Lanes blocks={around} /> : <LanesRoom count={worked.papers.length} />}
       <div className="bench-foot">
         <Suspense fallback={EMPTY_PANEL}>{around ? <SharedPicture /> : EMPTY_PANEL}</Suspense>
         {around ? <WorthPanel /> : EMPTY_PANEL}

@@ -53,6 +53,21 @@ export function Lanes({ blocks }: { readonly blocks: boolean }) {
   );
 }
 
+/** The room of the lanes, before they are drawn. */
+export function LanesRoom({ count }: { readonly count: number }) {
+  return (
+    <section className="lanes" aria-hidden>
+      <div className="lane-names">
+        {Array.from({ length: count }, (_, k) => (
+          <div key={k} className="lane" />
+        ))}
+      </div>
+      <div />
+      <div className="transport" />
+    </section>
+  );
+}
+
 function LaneName({ paper }: { readonly paper: Paper }) {
   const active = useActive().id === paper.id;
   return (

@@ -19,10 +19,13 @@ export interface PaperCardProps {
   readonly step: number;
   readonly lit: Lit;
   readonly removable: boolean;
+  /** Whether the costs are drawn already; else their room is kept. */
+  readonly costs: boolean;
 }
 
 /** One method on its sheet of squared paper, with its schools, its sentence and its cost. */
-export const PaperCard = memo(function PaperCard({ paper, step, lit, removable }: PaperCardProps) {
+export const PaperCard = memo(function PaperCard(props: PaperCardProps) {
+  const { paper, step, lit, removable, costs } = props;
   const active = useActive().id === paper.id;
   const card = useRef<HTMLElement>(null);
   useEffect(() => {
@@ -47,7 +50,7 @@ export const PaperCard = memo(function PaperCard({ paper, step, lit, removable }
       </header>
       <PointableStage paper={paper} step={step} lit={lit} most={30} />
       <Sentence paper={paper} step={step} />
-      <CostStrip paper={paper} />
+      {costs ? <CostStrip paper={paper} /> : <div className="cost caption" />}
     </article>
   );
 });

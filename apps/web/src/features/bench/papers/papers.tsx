@@ -20,6 +20,7 @@ export function Papers({ all }: { readonly all: boolean }) {
             step={steps[paper.index]!}
             lit={lit[paper.index]!}
             removable={papers.length > 1}
+            costs={all}
           />
         ) : (
           <article key={paper.id} className="paper" aria-hidden />
