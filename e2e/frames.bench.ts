@@ -1,4 +1,5 @@
 import { Key } from 'selenium-webdriver';
+import { openComparison } from './harness/open.ts';
 import { Page } from './harness/page.ts';
 import { TestServer } from './harness/server.ts';
 
@@ -9,9 +10,9 @@ const server = new TestServer();
 let page: Page;
 
 beforeAll(async () => {
-  await server.start({ demo: false });
+  await server.start();
   page = await Page.open();
-  await page.driver.get(server.address);
+  await openComparison(server, page, '46 × 58');
   await page.waitCount('.paper', 3);
   await page.keys('a');
   await page.waitCount('.paper', 4);
