@@ -1,8 +1,7 @@
 import { Exact } from '../exact/exact.ts';
-import { lettersText } from '../exact/terms-text.ts';
 import { numberText, numeralValue, placeValue, pointedText } from '../exact/numeral.ts';
 import type { ProblemKind } from '../problem/kinds.ts';
-import { scriptOf } from '../problem/script.ts';
+import { amountWriter, scriptOf } from '../problem/script.ts';
 import type { Mark, Trace } from './account.ts';
 import { rootOf } from './root.ts';
 
@@ -17,7 +16,7 @@ export function answerText(trace: Trace): string {
     case 'fractions':
       return writtenAnswer(trace);
     case 'terms':
-      return lettersText(trace.answer);
+      return amountWriter(trace.problem)(trace.answer);
   }
 }
 

@@ -61,6 +61,8 @@ export interface ScribeRequest {
   readonly leastPlaces?: number;
   /** Which stage of a string of factors this is, from 1, and whether it is the last. */
   readonly stage?: StagePlace | undefined;
+  /** Which of the problem's two factors is written on top; the first when absent. */
+  readonly onTop?: 0 | 1;
 }
 
 export interface StagePlace {

@@ -190,6 +190,11 @@ export class Scribe {
     return this.request.leastPlaces ?? 1;
   }
 
+  /** Which of the problem's two factors is the lower one of the paper. */
+  get lowerFactor(): number {
+    return this.request.onTop === 1 ? 0 : 1;
+  }
+
   /** The stage of a string of factors that is written. */
   get stage(): StagePlace {
     return this.request.stage ?? ONLY_STAGE;

@@ -1,9 +1,13 @@
+import { pointedTerms } from './terms-text.ts';
+
 /** The signs on which people differ. */
 export interface Notation {
   readonly times: '×' | '·';
   readonly point: '.' | ',';
   /** What stands between threes of figures where a number is read; nothing unless it is said. */
   readonly group?: Grouping;
+  /** The letters before which fractions are written with a point, `0.5x`; as fractions unless it is said. */
+  readonly pointed?: string;
 }
 
 export const GROUPINGS = ['nothing', 'thin space', 'comma'] as const;
@@ -21,8 +25,14 @@ const POINT = /(?<=[0-9A-F])\.(?=[0-9A-F(])/g;
 /** A text in the user's signs: `3,6 · 20,5`. */
 export function inNotation(text: string, notation: Notation): string {
   const { times, point } = notation;
-  const signed = times === '×' ? text : text.replaceAll('×', times);
+  const own = withCoefficients(text, notation);
+  const signed = times === '×' ? own : own.replaceAll('×', times);
   return grouped(point === '.' ? signed : signed.replace(POINT, point), notation);
+}
+
+/** The text with the fractions of its terms as they are written. */
+export function withCoefficients(text: string, { pointed }: Pick<Notation, 'pointed'>): string {
+  return pointed === undefined ? text : pointedTerms(text, pointed);
 }
 
 /** The same for what stands on a paper, where every figure has its square. */
@@ -44,8 +54,10 @@ export function ungrouped(text: string, { group, point }: Notation): string {
 }
 
 /** The same for LaTeX mathematics, where a comma between figures needs braces. */
-export function pointTex(text: string, { point, group = 'nothing' }: Notation): string {
-  const signed = point === '.' ? text : text.replace(POINT, '{,}');
+export function pointTex(text: string, notation: Notation): string {
+  const { point, group = 'nothing' } = notation;
+  const own = withCoefficients(text, notation);
+  const signed = point === '.' ? own : own.replace(POINT, '{,}');
   if (group === 'nothing') return signed;
   const between = group === 'comma' && point === '.' ? '{,}' : '\\,';
   return signed.replace(LONG, (figures) => figures.replace(THREES, between));

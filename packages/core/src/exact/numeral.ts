@@ -33,6 +33,8 @@ export interface TermList {
   readonly list: readonly Exact[];
   /** Whether it stands in a bracket behind a minus, which then counts for every term. */
   readonly taken: boolean;
+  /** The letters of the problem, where all its fractions end and are written with a point. */
+  readonly pointed?: string;
 }
 
 export const MIN_BASE = 2;
@@ -72,7 +74,7 @@ export function numeralOf(value: bigint, base = 10): Numeral {
 
 /** As people write it, without the base: `205`, `3.06`, `1AF`. */
 export function numeralText({ digits, decimals, fraction, terms }: Numeral): string {
-  if (terms) return termsSource(terms.list);
+  if (terms) return termsSource(terms);
   const figures = digits.map(figure).reverse().join('');
   if (fraction) {
     const part = `${numeralText(fraction.top)}/${numeralText(fraction.bottom)}`;

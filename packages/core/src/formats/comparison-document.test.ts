@@ -18,7 +18,7 @@ const document: ComparisonDocument = {
     {
       id: 'p1',
       method: 'column-multiplication',
-      school: { carries: 'below', shift: 'gap', 'zero-rows': 'written' },
+      school: { carries: 'below', shift: 'gap', 'zero-rows': 'written', 'on-top': 'as-given' },
       order: [],
       hops: [],
       slips: [],

@@ -6,6 +6,7 @@ import { inNotation } from '../exact/notation.ts';
 import { amountWriter } from '../problem/script.ts';
 import { sheetText } from '../sheet/text-sink.ts';
 import { LAW_LABELS } from '../compare/agreement-export.ts';
+import { notationFor } from '../phrases/speaker.ts';
 import { DEFAULT_VOCABULARY, type Vocabulary } from '../phrases/vocabulary.ts';
 import { traceDocument } from './trace-document.ts';
 
@@ -16,19 +17,20 @@ export function traceMarkdown(
   words: Vocabulary = DEFAULT_VOCABULARY,
 ): string {
   const document = traceDocument(method, trace, words);
+  const notation = notationFor(trace.problem, words);
   const school = method.schools.map(({ id, label, options }) => {
     const chosen = options.find((option) => option.id === trace.school[id]);
     return `${label.toLowerCase()}: ${chosen?.label ?? ''}`;
   });
   const rows = document.steps.map(
     (step, k) =>
-      `| ${step.number} | ${step.digitVoice} | ${step.valueVoice} | ${LAW_LABELS[step.law]} | ${inNotation(amountWriter(trace.problem)(trace.steps[k]!.balance), words)} |`,
+      `| ${step.number} | ${step.digitVoice} | ${step.valueVoice} | ${LAW_LABELS[step.law]} | ${inNotation(amountWriter(trace.problem)(trace.steps[k]!.balance), notation)} |`,
   );
-  const problem = inNotation(raised(document.problem.text), words);
+  const problem = inNotation(raised(document.problem.text), notation);
   return [
-    `# ${method.name}: ${problem} = ${inNotation(answerText(trace), words)}`,
+    `# ${method.name}: ${problem} = ${inNotation(answerText(trace), notation)}`,
     ...(school.length > 0 ? [school.join('; ')] : []),
-    ['```', sheetText(method.sheet(trace), trace, { notation: words }), '```'].join('\n'),
+    ['```', sheetText(method.sheet(trace), trace, { notation }), '```'].join('\n'),
     ['| step | digit voice | value voice | law | balance |', '|---|---|---|---|---|', ...rows].join(
       '\n',
     ),

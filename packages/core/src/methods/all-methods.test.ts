@@ -552,7 +552,7 @@ describe('refusals', () => {
     );
     expect(resolveSchool(column, { shift: 'gap' })).toEqual({
       ok: true,
-      school: { carries: 'above', shift: 'gap', 'zero-rows': 'written' },
+      school: { carries: 'above', shift: 'gap', 'zero-rows': 'written', 'on-top': 'as-given' },
     });
   });
 

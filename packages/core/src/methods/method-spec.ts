@@ -120,6 +120,8 @@ export interface MethodSpec {
   readonly ownHops?: OwnHops;
   /** The order in which a string of factors is taken up; as they are written when absent. */
   readonly stageOrder?: (problem: Problem, school: School) => readonly number[];
+  /** Whether the second of two factors is written over the first, and worked as if it came first. */
+  readonly secondOnTop?: (problem: Problem, school: School) => boolean;
   readonly phrases: Phrasebook;
   readonly accepts: (problem: Problem) => Acceptance;
   readonly work: (scribe: Scribe, problem: Problem, school: School) => Trace;

@@ -1,5 +1,6 @@
 import type { Opportunity } from '../account/account.ts';
 import { chancesOfStage, withEnds } from '../account/chance.ts';
+import { turnedWhere } from '../account/turned.ts';
 import type { Leak } from '../account/leaks.ts';
 import type { LightRun } from '../account/light-run.ts';
 import { LightScribe } from '../account/light-scribe.ts';
@@ -7,21 +8,17 @@ import { Exact } from '../exact/exact.ts';
 import { numeralValue } from '../exact/numeral.ts';
 import { problemValue, type Problem } from '../problem/problem.ts';
 import type { MethodSpec } from './method-spec.ts';
-import {
-  inOrder,
-  inStages,
-  prepared,
-  scribeRequest,
-  type Named,
-  type Request,
-} from './run-method.ts';
+import { inOrder, inStages, onPaper, prepared, type Named, type Request } from './run-method.ts';
 import { pointSlip } from './shared/point-step.ts';
 
 /** One stage as it is followed. */
 interface LightWork {
-  readonly by: LightScribe;
   readonly steps: number;
   readonly answer: Exact;
+  /** The numbers that its answer is made of. */
+  readonly made: LightScribe['answer'];
+  readonly leaks: readonly Leak[];
+  readonly chances: readonly Opportunity[];
 }
 
 /**
@@ -38,14 +35,18 @@ export function runLight(spec: MethodSpec, problem: Problem, request: Request): 
 }
 
 function runOnce(spec: MethodSpec, problem: Problem, own: Named): LightWork {
-  const by = new LightScribe(scribeRequest(spec, problem, own));
-  const { answer } = spec.work(by, problem, own.school);
-  return { by, steps: by.steps, answer };
+  const { asked, isTurned } = onPaper(spec, problem, own);
+  const by = new LightScribe(asked);
+  const { answer } = spec.work(by, asked.problem, own.school);
+  const chances = isTurned
+    ? by.chances.map((chance) => ({ ...chance, at: turnedWhere(chance.at) }))
+    : by.chances;
+  return { steps: by.steps, answer, made: by.answer, leaks: by.leaks, chances };
 }
 
-function onlyRun({ by, steps, answer }: LightWork, problem: Problem) {
+function onlyRun({ steps, answer, leaks, chances }: LightWork, problem: Problem) {
   const total = problemValue(problem);
-  const light: LightRun = { answer, total, leaks: by.leaks, opportunities: by.chances };
+  const light: LightRun = { answer, total, leaks, opportunities: chances };
   return { steps, light };
 }
 
@@ -54,7 +55,7 @@ function stagedRun(spec: MethodSpec, problem: Problem, own: Named) {
   const { taken } = inOrder(spec, problem, own.school);
   const works = inStages(taken, own, {
     run: (stage, request) => runOnce(spec, stage, request),
-    madeBy: ({ by }) => by.answer,
+    madeBy: ({ made }) => made,
   });
   const factors = taken.operands.map(numeralValue);
   const leaks: Leak[] = [];
@@ -64,12 +65,11 @@ function stagedRun(spec: MethodSpec, problem: Problem, own: Named) {
     const rest = factors.slice(k + 2).reduce((product, factor) => product.times(factor), Exact.ONE);
     if (k > 0) steps += 1;
     if (!rest.isZero) {
-      for (const { step, amount } of work.by.leaks) {
+      for (const { step, amount } of work.leaks) {
         leaks.push({ step: step + steps, amount: amount.times(rest) });
       }
-      const { chances } = work.by;
       opportunities.push(
-        ...chancesOfStage(chances, opportunities, { stage: k, stepsBefore: steps }),
+        ...chancesOfStage(work.chances, opportunities, { stage: k, stepsBefore: steps }),
       );
     }
     steps += work.steps;

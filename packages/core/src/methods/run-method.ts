@@ -4,6 +4,7 @@ import { reorderedTrace } from '../account/reordered.ts';
 import { scaledTrace } from '../account/scaled.ts';
 import { Scribe, type ScribeRequest, type SlipAt, type StagePlace } from '../account/scribe.ts';
 import { stagedTrace } from '../account/staged.ts';
+import { turnedOrder, turnedTrace, turnedWhere } from '../account/turned.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralOf, numeralValue, termsNumeral, type Numeral } from '../exact/numeral.ts';
 import { makeProblem, type Problem } from '../problem/problem.ts';
@@ -112,11 +113,26 @@ function addressed(
 }
 
 function runOnce(spec: MethodSpec, problem: Problem, request: Named): Trace {
-  return spec.work(new Scribe(scribeRequest(spec, problem, request)), problem, request.school);
+  const paper = onPaper(spec, problem, request);
+  const trace = spec.work(new Scribe(paper.asked), paper.asked.problem, request.school);
+  return paper.isTurned ? turnedTrace(trace, problem) : trace;
 }
 
-/** What a Scribe is asked for one stage of a work. */
-export function scribeRequest(spec: MethodSpec, problem: Problem, request: Named): ScribeRequest {
+/** What a Scribe is asked for one stage: where the second of two factors stands on top, it comes first. */
+export function onPaper(spec: MethodSpec, problem: Problem, request: Named) {
+  if (!spec.secondOnTop?.(problem, request.school)) {
+    return { asked: scribeRequest(spec, problem, request), isTurned: false };
+  }
+  const turned = makeProblem(problem.kind, [...problem.operands].reverse());
+  const own: Named = {
+    ...request,
+    slips: request.slips.map(({ slip, at }) => ({ slip, at: turnedWhere(at) })),
+    order: request.order && turnedOrder(request.order),
+  };
+  return { asked: { ...scribeRequest(spec, turned, own), onTop: 1 } as const, isTurned: true };
+}
+
+function scribeRequest(spec: MethodSpec, problem: Problem, request: Named): ScribeRequest {
   const { school, slips, order, hops, leastPlaces, stage } = request;
   const own = spec.freeOrder ? order : undefined;
   return { problem, method: spec.id, school, slips, order: own, hops, leastPlaces, stage };

@@ -47,7 +47,7 @@ export function fixed(text: string): Wording<Record<string, never>> {
 export function sayMarked(book: Phrasebook, phrase: Phrase, voice: Voice, say: Speaker): string {
   const wording = book[phrase.key];
   if (!wording) throw new RangeError(`sayMarked: no wording for "${phrase.key}"`);
-  return wording[voice](phrase.values, voice === 'digit' ? say.onPaper : say);
+  return say.spelt(wording[voice](phrase.values, voice === 'digit' ? say.onPaper : say));
 }
 
 /** Renders a phrase as plain text. */

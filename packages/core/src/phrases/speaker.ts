@@ -1,8 +1,8 @@
 import type { Exact } from '../exact/exact.ts';
 import { fractionText, numberText, placeValue } from '../exact/numeral.ts';
 import type { Problem } from '../problem/problem.ts';
-import { scriptOf } from '../problem/script.ts';
-import { grouped, type Notation } from '../exact/notation.ts';
+import { pointedLetters, scriptOf } from '../problem/script.ts';
+import { grouped, withCoefficients, type Notation } from '../exact/notation.ts';
 import { lettersText } from '../exact/terms-text.ts';
 import { placeNames, singular } from './place-names.ts';
 import { scaleOf } from '../problem/scale.ts';
@@ -24,7 +24,7 @@ export function speakerFor(problem: Problem, words: Vocabulary): Speaker {
     case 'fractions':
       return new Speaker(words, problem.base, WHOLE, fractionText);
     case 'terms':
-      return new Speaker({ ...words, times: '·' }, problem.base, WHOLE, lettersText);
+      return new Speaker({ ...words, ...termSigns(problem) }, problem.base, WHOLE, lettersText);
     case 'figures':
       return figureSpeaker(problem, words);
   }
@@ -33,7 +33,13 @@ export function speakerFor(problem: Problem, words: Vocabulary): Speaker {
 /** The times sign between terms, where × would be read as a letter; figures of other bases stand in no threes. */
 export function notationFor(problem: Problem, notation: Notation): Notation {
   if (problem.base !== 10) return { ...notation, group: 'nothing' };
-  return scriptOf(problem) === 'terms' ? { ...notation, times: '·' } : notation;
+  return scriptOf(problem) === 'terms' ? { ...notation, ...termSigns(problem) } : notation;
+}
+
+/** Between letters × would be read as one of them; numbers typed with a point keep it. */
+function termSigns(problem: Problem) {
+  const pointed = pointedLetters(problem);
+  return { times: '·', ...(pointed === undefined ? {} : { pointed }) } as const;
 }
 
 function figureSpeaker(problem: Problem, words: Vocabulary): Speaker {
@@ -56,7 +62,7 @@ export class Speaker {
   readonly onPaper: Speaker;
 
   constructor(
-    readonly words: Vocabulary,
+    readonly words: Vocabulary & Pick<Notation, 'pointed'>,
     readonly base: number,
     private readonly scale: SpokenScale = WHOLE,
     private readonly write: (amount: Exact, base: number) => string = numberText,
@@ -122,7 +128,13 @@ export class Speaker {
     return this.inThrees(this.signed(text));
   }
 
-  private signed(text: string): string {
+  /** A whole sentence, with the fractions of its terms as they are written. */
+  spelt(text: string): string {
+    return this.words.pointed === undefined ? text : this.signed(text);
+  }
+
+  private signed(written: string): string {
+    const text = withCoefficients(written, this.words);
     return this.words.point === '.' ? text : text.replace(/(?<=[0-9A-F])\.(?=[0-9A-F])/g, ',');
   }
 
@@ -153,7 +165,7 @@ export class Speaker {
     leftPlace: number,
     right: number,
     rightPlace: number,
-    [leftOperand, rightOperand]: readonly [number, number] = [1, 0],
+    leftOperand = 1,
   ): string {
     const isOnes = this.truePlace(leftPlace, leftOperand) === 0;
     const first = isOnes ? this.number(left) : this.count(left, leftPlace, leftOperand);
@@ -161,7 +173,7 @@ export class Speaker {
     const verb = left === 1 ? 'makes' : 'make';
     const sign = this.words.facts === 'lots of' ? 'lots of' : this.times;
     const result = this.count(product, leftPlace + rightPlace);
-    return `${first} ${sign} ${this.count(right, rightPlace, rightOperand)} ${verb} **${result}**`;
+    return `${first} ${sign} ${this.count(right, rightPlace, 1 - leftOperand)} ${verb} **${result}**`;
   }
 
   /** What is done in figures with a count that goes on to the next place: `carry 4`. */

@@ -1,5 +1,5 @@
 import { Exact } from '../exact/exact.ts';
-import { numeralValue, termsNumeral, type Numeral } from '../exact/numeral.ts';
+import { decimalsNeeded, numeralValue, termsNumeral, type Numeral } from '../exact/numeral.ts';
 import type { Expression } from './expression.ts';
 import type { ProblemShape } from './failure.ts';
 import { LIMITS } from './limits.ts';
@@ -29,6 +29,53 @@ export function hasLetters(expression: Expression): boolean {
  * Operands keep their terms as they are written; a minus before a single term belongs to the term.
  */
 export function lettersShape(expression: Expression): Worked | ProblemShape {
+  const shape = shapeOfTerms(expression);
+  return typeof shape !== 'string' && hasPoint(expression) ? withPoints(shape) : shape;
+}
+
+/** Whether some of an expression's numbers are written with a point, and none as a fraction. */
+function hasPoint(expression: Expression): boolean {
+  const written = numbersIn(expression);
+  return !written.includes('fraction') && written.includes('point');
+}
+
+function numbersIn(expression: Expression): readonly ('whole' | 'point' | 'fraction')[] {
+  switch (expression.kind) {
+    case 'number':
+      return [expression.numeral.decimals > 0 ? 'point' : 'whole'];
+    case 'fraction':
+    case 'mixed':
+      return ['fraction'];
+    case 'sum':
+      return expression.parts.flatMap((part) => numbersIn(part.of));
+    case 'product':
+      return expression.factors.flatMap(numbersIn);
+    case 'quotient':
+      return ['fraction'];
+    case 'negative':
+    case 'power':
+    case 'root':
+      return numbersIn(expression.of);
+    case 'letter':
+      return [];
+  }
+}
+
+/** The same with points in all its numbers, where each of them ends. */
+function withPoints(shape: Worked): Worked {
+  const all = shape.operands.flatMap(({ terms }) => terms?.list ?? []);
+  const ends = all.every((term) => decimalsNeeded(term.coefficient, 10) !== null);
+  if (!ends) return shape;
+  const pointed = [...new Set(all.flatMap(({ letters }) => letters.match(/[a-z]/g) ?? []))].join(
+    '',
+  );
+  const operands = shape.operands.map((operand) =>
+    operand.terms ? { ...operand, terms: { ...operand.terms, pointed } } : operand,
+  );
+  return { ...shape, operands };
+}
+
+function shapeOfTerms(expression: Expression): Worked | ProblemShape {
   if (termOf(expression)) return 'one term';
   if (expression.kind === 'sum') return sumOfTerms(expression);
   if (expression.kind === 'quotient') return 'quotient with letters';

@@ -40,8 +40,8 @@ function factorsSource(operands: readonly Numeral[]): string {
 function addendsSource(operands: readonly Numeral[], isDifference: boolean): string {
   return operands
     .map((operand, k) => {
-      const { list, taken } = operand.terms!;
-      const text = termsSource(list);
+      const { taken } = operand.terms!;
+      const text = termsSource(operand.terms!);
       const minus = taken || (isDifference && k > 0);
       if (isLong(operand)) return signed(`(${text})`, minus, k);
       const closed = text.startsWith('-') && k > 0 && (isDifference || operands.length === 2);

@@ -1,6 +1,6 @@
 import type { Exact } from '../exact/exact.ts';
 import { fractionText, mixedText, type Numeral } from '../exact/numeral.ts';
-import { lettersText } from '../exact/terms-text.ts';
+import { lettersText, pointedTerms } from '../exact/terms-text.ts';
 
 /**
  * How the numbers of a problem are written: in figures with places, as fractions and mixed numbers, or
@@ -13,6 +13,11 @@ export type Script = (typeof SCRIPTS)[number];
 export function scriptOf({ operands }: { readonly operands: readonly Numeral[] }): Script {
   if (operands.some(({ terms }) => terms)) return 'terms';
   return operands.some(({ fraction }) => fraction) ? 'fractions' : 'figures';
+}
+
+/** The letters of a problem whose terms are written with points, `0.5x` and not `1/2 x`; undefined where they are not. */
+export function pointedLetters(of: { readonly operands: readonly Numeral[] }): string | undefined {
+  return of.operands.find(({ terms }) => terms)?.terms?.pointed;
 }
 
 /** How an amount is written in a script; figures are those of a base. */
@@ -33,5 +38,7 @@ export function amountWriter(problem: {
   readonly base: number;
 }): (amount: Exact) => string {
   const script = scriptOf(problem);
+  const pointed = pointedLetters(problem);
+  if (pointed !== undefined) return (amount) => pointedTerms(lettersText(amount), pointed);
   return (amount) => writeAmount(script, problem.base, amount);
 }

@@ -11,7 +11,7 @@ import { FORGET_SUM_CARRY, sumPhrases, totalOfLines } from '../shared/add-column
 import { marksIn, placeRule, placeSquare, widest } from '../shared/place-columns.ts';
 import { orderSchool } from '../shared/schools.ts';
 import { acceptsSum, mostPlaces } from '../shared/sums.ts';
-import { countedWritings } from '../shared/whole.ts';
+import { countedWritings, zerosInFront } from '../shared/whole.ts';
 import { addendArea, openAddends, plusSign } from './addend-rows.ts';
 
 type PlaceValues = {
@@ -113,11 +113,12 @@ function writePlace(
   const skipped = scribe.slip('skip-place', total > 0, { at: where('place', place) });
   const zeros = dropped || total === 0 ? 0 : place;
   const at = { area: 'place-total', row };
+  const figured = skipped ? [] : countedWritings('place total', total, zeros, at, scribe.base);
   const marks = scribe.step({
     law: 'evaluate',
     phase: { kind: 'places' },
     takes: there.map((k) => scribe.owes(k, place)),
-    writes: skipped ? [] : countedWritings('place total', total, zeros, at, scribe.base),
+    writes: [...figured, ...zerosInFront(figured, scribe.leastPlaces, at)],
     phrase: phrase('partial-sums.place', {
       figures: figures.map((figure) => figure.toString(scribe.base).toUpperCase()),
       total,
@@ -126,7 +127,7 @@ function writePlace(
     }),
   });
   scribe.group(`place-${place}`, 'place total', marks, phrase('partial-sums.line', { place }));
-  return marks;
+  return marks.slice(0, figured.length);
 }
 
 function sheet(trace: Trace): Sheet {

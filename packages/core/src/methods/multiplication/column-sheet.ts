@@ -2,14 +2,15 @@ import type { Mark, Trace } from '../../account/account.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
 import type { Sheet, SheetNote } from '../../sheet/sheet.ts';
 import { marksIn, placeRule, placeSquare, widest } from '../shared/place-columns.ts';
-import { lineText, twoFactors } from './two-factors.ts';
+import { factorsOnPaper, pairOnPaper } from './schools.ts';
+import { lineText } from './two-factors.ts';
 
 /** Squares that a carry at the side of its line takes. */
 const BESIDE = 0.8;
 
 /** Heading with rows of carries over it, lines with their small carries, the sum and its carries. */
 export function columnSheet(trace: Trace): Sheet {
-  const { top, bottom } = twoFactors(trace.problem);
+  const { top, bottom } = factorsOnPaper(trace);
   const carriesAbove = rowsOf(marksIn(trace, 'carry-above'));
   const carriesBelow = rowsOf(marksIn(trace, 'carry-below'));
   const written = rowsOf(marksIn(trace, 'line'));
@@ -52,7 +53,10 @@ export function columnSheet(trace: Trace): Sheet {
         size: 'small',
       }),
     },
-    slot: (_, [i = 0, j = 0]) => placeSquare(i + j, lineY[j]!),
+    slot: (_, parts) => {
+      const [i, j] = pairOnPaper(trace, parts);
+      return placeSquare(i + j, lineY[j]!);
+    },
     rulings: single ? [placeRule(width, 2)] : [placeRule(heading, 2), placeRule(width, sumRule)],
     signs: [{ sign: 'times', ...placeSquare(heading - 1, 1) }],
     notes: single ? [] : written.map((j) => lineNote(trace, j, lineY[j]!)),

@@ -14,6 +14,7 @@ import {
 } from '../shared/add-columns.ts';
 import { COLUMN_SCHOOLS } from './column-schools.ts';
 import { columnSheet } from './column-sheet.ts';
+import { ON_TOP, isSecondOnTop } from './schools.ts';
 import { acceptsProduct, lineText, twoFactors, type TwoFactors } from './two-factors.ts';
 
 type ProductValues = {
@@ -21,6 +22,8 @@ type ProductValues = {
   readonly place: number;
   readonly multiplier: number;
   readonly linePlace: number;
+  /** The operand that the multiplier belongs to. */
+  readonly lower: number;
   readonly carried: number;
   readonly total: number;
   /** What goes to the next figure; 0 when nothing does. */
@@ -43,12 +46,12 @@ const product: Wording<ProductValues> = {
     if (keep === 0) return `${fact}${plus}: write **${say.number(total)}**.${lost}`;
     return `${fact}${plus}: write **${say.number(total % say.base)}**, ${say.passOnFigures(keep)}.${lost}`;
   },
-  value: ({ digit, place, multiplier, linePlace, carried, total, keep, slip }, say) => {
+  value: ({ digit, place, multiplier, linePlace, lower, carried, total, keep, slip }, say) => {
     const at = place + linePlace;
     if (slip === 'carry-before-multiplying') {
       return `The ${say.carried} ${say.count(carried, at)} are multiplied as if they were still to be: **${say.count(total, at)}**.`;
     }
-    const fact = say.placeFact(multiplier, linePlace, digit, place);
+    const fact = say.placeFact(multiplier, linePlace, digit, place, lower);
     const plus =
       carried > 0 && slip !== 'forget-carry'
         ? `; with the ${say.count(carried, at)} ${say.carried} they make **${say.count(total, at)}**`
@@ -76,13 +79,18 @@ const phrases = definePhrases({
       `There are no ${say.places(place, 1)} to multiply by: nothing is written${next ? ', and a zero of the next line holds their place' : ''}.`,
   },
   'column.placeholder': {
-    digit: ({ zeros }: { multiplier: number; place: number; zeros: number }, say) =>
+    digit: ({ zeros }: { multiplier: number; place: number; zeros: number; lower: number }, say) =>
       `Next line: write **${'0'.repeat(zeros)}** first, the ${say.placeholder}${zeros === 1 ? '' : 's'}.`,
     value: (
-      { multiplier, place, zeros }: { multiplier: number; place: number; zeros: number },
+      {
+        multiplier,
+        place,
+        zeros,
+        lower,
+      }: { multiplier: number; place: number; zeros: number; lower: number },
       say,
     ) =>
-      `${multiplier === 0 ? `This line counts **${say.places(place)}**` : `The ${say.number(multiplier)} is **${say.count(multiplier, place, 1)}**, so this line counts ${say.places(place)}`}: ${zeros === 1 ? 'a zero holds' : 'zeros hold'} the places below.`,
+      `${multiplier === 0 ? `This line counts **${say.places(place)}**` : `The ${say.number(multiplier)} is **${say.count(multiplier, place, lower)}**, so this line counts ${say.places(place)}`}: ${zeros === 1 ? 'a zero holds' : 'zeros hold'} the places below.`,
   },
   'column.line': plain(
     ({ line, number }: { line: string; number: number }, say) =>
@@ -105,7 +113,7 @@ export const columnMultiplication = defineMethod({
   medium: 'on paper',
   direction: 'from the ones',
   freeOrder: false,
-  schools: COLUMN_SCHOOLS,
+  schools: [...COLUMN_SCHOOLS, ON_TOP],
   slips: [
     {
       id: 'forget-carry',
@@ -131,6 +139,7 @@ export const columnMultiplication = defineMethod({
   ],
   phrases: phrases.book,
   accepts: acceptsProduct,
+  secondOnTop: isSecondOnTop,
   work,
   sheet: columnSheet,
 });
@@ -235,7 +244,12 @@ function openLine(
       place,
       spot: lineSpot(j, place),
     })),
-    phrase: phrase('column.placeholder', { multiplier: digitAt(bottom, j), place: j, zeros: j }),
+    phrase: phrase('column.placeholder', {
+      multiplier: digitAt(bottom, j),
+      place: j,
+      zeros: j,
+      lower: scribe.lowerFactor,
+    }),
   });
 }
 
@@ -306,6 +320,7 @@ function productRow(
         place: i,
         multiplier,
         linePlace: shift,
+        lower: scribe.lowerFactor,
         carried,
         total,
         keep,

@@ -74,6 +74,40 @@ describe('column multiplication', () => {
   });
 });
 
+describe('the longer factor on top', () => {
+  const onTop = { 'on-top': 'longer' };
+
+  it('makes one line of two figures by one, with terms as the question has them', () => {
+    const trace = work('column-multiplication', '7', '123', onTop);
+    expect(groupWorths(trace, 'line')).toEqual(['861']);
+    expect(trace.steps[0]!.takes).toEqual(['o0.0']);
+    expect(trace.steps[1]!.takes).toContain('o0.1');
+    expect(trace.start.map(({ text }) => text)).toContain('7×20');
+    const given = (id: string) => trace.givens.find((one) => one.id === id)!;
+    expect([given('g0.0').spot.area, given('g1.2').spot.area]).toEqual(['bottom', 'top']);
+    expect(groupWorths(work('column-multiplication', '7', '123'), 'line')).toHaveLength(3);
+  });
+
+  it('names cells as the question does, in orders and slips', () => {
+    const shapes = {
+      school: onTop,
+      order: ['0.2'],
+      slips: [{ slip: 'skip-product', occurrence: 1 }],
+    };
+    const problem = productProblem([numeral('7'), numeral('123')]);
+    const trace = registry.get('partial-products').trace(problem, shapes);
+    expect(trace.steps[0]!.takes).toEqual(['o0.2']);
+    expect(trace.choice.order).toEqual(['0.2']);
+    expect(trace.answer.toString()).toBe('161');
+    expect(trace.opportunities[0]!.at).toEqual({ what: 'cell', at: [0, 2] });
+  });
+
+  it('leaves longer by shorter as it is', () => {
+    const given = work('partial-products', '123', '7');
+    expect(work('partial-products', '123', '7', onTop).steps).toEqual(given.steps);
+  });
+});
+
 describe('partial products', () => {
   it('writes every product whole, in either order', () => {
     const worths = groupWorths(work('partial-products', '46', '58'), 'product');

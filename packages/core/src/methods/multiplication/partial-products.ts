@@ -10,7 +10,14 @@ import { defineMethod } from '../method.ts';
 import { FORGET_SUM_CARRY, sumPhrases, totalOfLines } from '../shared/add-columns.ts';
 import { countedWritings } from '../shared/whole.ts';
 import { marksIn, placeRule, placeSquare, widest } from '../shared/place-columns.ts';
-import { PRODUCT_ORDER, ZERO_PARTS } from './schools.ts';
+import {
+  factorsOnPaper,
+  ON_TOP,
+  isSecondOnTop,
+  pairOnPaper,
+  PRODUCT_ORDER,
+  ZERO_PARTS,
+} from './schools.ts';
 import {
   acceptsProduct,
   expandedPlaces,
@@ -25,6 +32,8 @@ type ProductValues = {
   readonly leftPlace: number;
   readonly right: number;
   readonly rightPlace: number;
+  /** The operand that left belongs to. */
+  readonly lower: number;
   readonly slip: string;
 };
 
@@ -40,8 +49,8 @@ const product: Wording<ProductValues> = {
     if (zeros === 0) return `${fact}: write **${say.number(left * right)}**.`;
     return `${fact}, then ${zeros === 1 ? 'one zero' : `${zeros} zeros`}: write **${say.number(left * right)}${'0'.repeat(Math.min(zeros, 12))}${zeros > 12 ? '…' : ''}**.`;
   },
-  value: ({ left, leftPlace, right, rightPlace, slip }, say) => {
-    const fact = say.placeFact(left, leftPlace, right, rightPlace);
+  value: ({ left, leftPlace, right, rightPlace, lower, slip }, say) => {
+    const fact = say.placeFact(left, leftPlace, right, rightPlace, lower);
     if (slip === 'skip-product') return `${fact}, but this product is passed over.`;
     if (slip === 'drop-zeros')
       return `${fact}, but only ${say.count(left * right, 0)} are written.`;
@@ -78,7 +87,7 @@ export const partialProducts = defineMethod({
     { method: 'expand-foil', school: {} },
     { method: 'expand-arcs', school: {} },
   ],
-  schools: [PRODUCT_ORDER, ZERO_PARTS],
+  schools: [PRODUCT_ORDER, ZERO_PARTS, ON_TOP],
   slips: [
     {
       id: 'drop-zeros',
@@ -94,6 +103,7 @@ export const partialProducts = defineMethod({
   ],
   phrases: phrases.book,
   accepts: acceptsProduct,
+  secondOnTop: isSecondOnTop,
   work,
   sheet,
 });
@@ -142,6 +152,7 @@ function writeProduct(
       leftPlace: j,
       right,
       rightPlace: i,
+      lower: scribe.lowerFactor,
       slip: skipped ? 'skip-product' : dropped ? 'drop-zeros' : '',
     }),
   });
@@ -158,7 +169,7 @@ function writeProduct(
 }
 
 function sheet(trace: Trace): Sheet {
-  const { top, bottom } = twoFactors(trace.problem);
+  const { top, bottom } = factorsOnPaper(trace);
   const groups = trace.groups.filter((group) => group.role === 'product');
   const sumCarries = marksIn(trace, 'sum-carry').length > 0;
   const first = sumCarries ? 3 : 2;
@@ -180,7 +191,8 @@ function sheet(trace: Trace): Sheet {
       answer: ({ column }) => placeSquare(column, sumRule),
       'sum-carry': ({ column }) => ({ ...placeSquare(column, 2), size: 'small' }),
     },
-    slot: (_, [i, j]) => {
+    slot: (_, parts) => {
+      const [i, j] = pairOnPaper(trace, parts);
       const row = rowOf.get(`product-${i}.${j}`) ?? 0;
       const most = Math.max(top.digits.length, bottom.digits.length) + 1;
       return { x: 1 - most, y: first + row, width: most, height: 1 };

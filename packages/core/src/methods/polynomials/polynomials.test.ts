@@ -163,6 +163,25 @@ describe('brackets multiplied', () => {
   });
 });
 
+describe('numbers with a point before letters', () => {
+  it('keep it on paper, in sentences and in the answer', () => {
+    const trace = worked('like-terms-row', '(0.5x + 1.25) − (2x − 0.5)');
+    expect(answerText(trace)).toBe('−1.5x + 1.75');
+    expect(said(trace).slice(2, 4)).toEqual([
+      'The sign of −0.5 is turned: 0.5.',
+      '0.5x and −2x: crossed and copied.',
+    ]);
+    expect(said(trace, 'value')[5]).toBe('Collect 0.5 and −2 times x: −1.5x.');
+    const words = { ...DEFAULT_VOCABULARY, point: ',' as const };
+    expect(speakerFor(trace.problem, words).worth(trace.answer)).toBe('−1,5x + 1,75');
+  });
+
+  it('are fractions where one of them never ends or was typed as one', () => {
+    expect(answerText(worked('like-terms-row', '0.5x + 1/2'))).toBe('1/2 x + 1/2');
+    expect(answerText(worked('like-terms-row', '0.5x + 1.25x'))).toBe('1.75x');
+  });
+});
+
 describe('terms put together', () => {
   it('turn every sign behind a minus, then gather kind by kind', () => {
     const text = '(x^3 + 5x^2) − (2x^2 − 7x)';

@@ -56,3 +56,17 @@ export function countedWritings(
     { role: 'placeholder', count: 0, place: 0, glyph: '0'.repeat(zeros), spot: spot(0) },
   ];
 }
+
+/** The zeros before a number that is below one, as far as its ones; nothing where its figures reach them. */
+export function zerosInFront(
+  writings: readonly Writing[],
+  leastPlaces: number,
+  { area, row }: { readonly area: string; readonly row: number },
+): readonly Writing[] {
+  const reached = Math.max(-1, ...writings.map(({ place }) => place)) + 1;
+  const glyph = '0'.repeat(Math.max(0, leastPlaces - reached));
+  if (glyph === '' || writings.length === 0) return [];
+  return [
+    { role: 'placeholder', count: 0, place: reached, glyph, spot: { area, row, column: reached } },
+  ];
+}

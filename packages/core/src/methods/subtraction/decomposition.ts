@@ -8,7 +8,15 @@ import type { Sheet } from '../../sheet/sheet.ts';
 import { defineMethod } from '../method.ts';
 import { placeRule, placeSquare } from '../shared/place-columns.ts';
 import { acceptsDifference, mostPlaces } from '../shared/sums.ts';
-import { LENDER_NOT_REDUCED, Minuend, move, REGROUP, SMALLER_FROM_LARGER } from './regrouping.ts';
+import {
+  FILLED,
+  LENDER_NOT_REDUCED,
+  Minuend,
+  move,
+  REGROUP,
+  SMALLER_FROM_LARGER,
+  type WritePlace,
+} from './regrouping.ts';
 import {
   answerPlaces,
   columnDifference,
@@ -39,7 +47,7 @@ export const decomposition = defineMethod({
   medium: 'on paper',
   direction: 'from the ones to the left; the scan from the largest place down',
   freeOrder: false,
-  schools: [REGROUP],
+  schools: [REGROUP, FILLED],
   slips: [SMALLER_FROM_LARGER, LENDER_NOT_REDUCED],
   phrases: phrases.book,
   accepts: acceptsDifference(false),
@@ -61,6 +69,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
       from,
     }),
     (values) => phrase('decomposition.move', values),
+    school['filled'] === 'one-in-front' ? littleOne : null,
   );
   const scans = school['regroup'] === 'scan-first';
   if (scans) minuend.scan();
@@ -78,7 +87,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
     const [mark] = scribe.step({
       law: 'evaluate',
       phase: { kind: 'difference', serves: place },
-      takes: [minuend.entries[place]!, ...(bare ? [] : [scribe.owes(1, place)])],
+      takes: [...minuend.at(place), ...(bare ? [] : [scribe.owes(1, place)])],
       writes: isWritten ? [answerFigure(result, place)] : [],
       phrase: phrase('decomposition.column', {
         top,
@@ -93,25 +102,42 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
     if (mark) answer.push(mark);
   });
   groupColumns(scribe, numbers, (place) => phrase('decomposition.pair', { place }));
-  if (minuend.entries.some(({ standing }) => standing === 'marked')) {
-    const entries = minuend.entries.filter((entry) => !entry.worth.isZero);
-    scribe.group('regrouped', 'line', entries, phrase('decomposition.regrouped', {}));
-  }
+  const regrouped = minuend.regrouped();
+  if (regrouped.length > 0)
+    scribe.group('regrouped', 'line', regrouped, phrase('decomposition.regrouped', {}));
   return scribe.close(answer, phrase('decomposition.answer', {}));
 }
+
+/** Ten of a place, before the figure that stands there after so many rewritings. */
+const littleOne: WritePlace = (count, place, row, from) => ({
+  role: 'little one',
+  count,
+  place: place + 1,
+  spot: { area: 'front', row, column: place },
+  from,
+});
 
 function answerFigure(count: number, place: number): Writing {
   return { role: 'answer', count, place, spot: { area: 'answer', row: 0, column: place } };
 }
 
+/** A figure leaves room for a little one before it, where these are written. */
+const LITTLE = 0.3;
+
 function sheet(trace: Trace): Sheet {
   const width = mostPlaces(trace.problem.operands) + 1;
+  const room = trace.school['filled'] === 'one-in-front' ? LITTLE : 0;
+  const figure = (place: number, y: number) => {
+    const square = placeSquare(place, y);
+    return { ...square, x: square.x + room, width: square.width - room };
+  };
   return draftSheet(trace, {
     areas: {
-      top: ({ column }) => placeSquare(column, 0),
-      bottom: ({ column }) => placeSquare(column, 1),
-      regrouped: ({ row, column }) => ({ ...placeSquare(column, -1 - row), size: 'small' }),
-      answer: ({ column }) => placeSquare(column, 2),
+      top: ({ column }) => figure(column, 0),
+      bottom: ({ column }) => figure(column, 1),
+      regrouped: ({ row, column }) => ({ ...figure(column, -1 - row), size: 'small' }),
+      front: ({ row, column }) => ({ ...placeSquare(column, -row), width: LITTLE, size: 'small' }),
+      answer: ({ column }) => figure(column, 2),
     },
     rulings: [placeRule(width, 2)],
     signs: [minusSign(trace.problem)],

@@ -108,7 +108,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
       law: 'evaluate',
       phase: { kind: 'differences', serves: place },
       takes: [
-        minuend.entries[place]!,
+        ...minuend.at(place),
         ...(place < subtrahend.digits.length ? [scribe.owes(1, place)] : []),
       ],
       writes: [wholeWriting(single ? 'answer' : 'place total', result, spot, base)],
@@ -124,10 +124,9 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
     return mark!;
   });
   groupColumns(scribe, numbers, (place) => phrase('expanded.pair', { place }));
-  if (minuend.entries.some(({ standing }) => standing === 'marked')) {
-    const entries = minuend.entries.filter((entry) => !entry.worth.isZero);
-    scribe.group('regrouped', 'line', entries, phrase('expanded.regrouped', {}));
-  }
+  const regrouped = minuend.regrouped();
+  if (regrouped.length > 0)
+    scribe.group('regrouped', 'line', regrouped, phrase('expanded.regrouped', {}));
   return scribe.close(single ? parts : gathered(scribe, parts), phrase('expanded.answer', {}));
 }
 

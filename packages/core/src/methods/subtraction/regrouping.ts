@@ -1,6 +1,6 @@
 import { placeFeatures } from './two-rows.ts';
 import { where, type Feature } from '../../account/chance.ts';
-import type { Entry, Mark } from '../../account/account.ts';
+import type { Entry } from '../../account/account.ts';
 import type { Phase } from '../../account/phase.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import type { Wording } from '../../phrases/phrasebook.ts';
@@ -25,6 +25,24 @@ export const REGROUP: SchoolSpec = {
   ],
 };
 
+/** How a place that has been filled is written: anew, or with a little one before its figure, which stays. */
+export const FILLED: SchoolSpec = {
+  id: 'filled',
+  label: 'Filled place',
+  options: [
+    {
+      id: 'written-anew',
+      label: 'written anew',
+      reason: 'The 15 stands there as it is used; every filled figure is struck.',
+    },
+    {
+      id: 'one-in-front',
+      label: 'a little one in front',
+      reason: 'Quick, and the figure stays; the little one must be read as ten.',
+    },
+  ],
+};
+
 export const SMALLER_FROM_LARGER: SlipSpec = {
   id: 'smaller-from-larger',
   label: 'Smaller from larger',
@@ -45,10 +63,12 @@ export type MoveValues = {
   /** Why it is done: the lower place is short, or is empty and must lend itself, or has become short. */
   readonly why: string;
   readonly kept: boolean;
+  /** Whether the ten is written as a little one before the figure. */
+  readonly inFront: boolean;
 };
 
 export const move: Wording<MoveValues> = {
-  digit: ({ before, lowBefore, needed, why, kept }, say) => {
+  digit: ({ before, lowBefore, needed, why, kept, inFront }, say) => {
     const low = say.number(lowBefore);
     const reasons: Record<string, string> = {
       short: `${low} is less than ${say.number(needed)}`,
@@ -58,7 +78,7 @@ export const move: Wording<MoveValues> = {
     const stays = kept
       ? `the ${say.number(before)} is left as it is`
       : `**${say.number(before - 1)}** stays`;
-    return `${reasons[why]}: ${say.ungroup} 1 of the ${say.number(before)}; ${stays}, and the ${low} becomes **${say.number(lowBefore + say.base)}**.`;
+    return `${reasons[why]}: ${say.ungroup} 1 of the ${say.number(before)}; ${stays}, and ${inFront ? `a little **1** before the ${low} makes it ${say.number(lowBefore + say.base)}` : `the ${low} becomes **${say.number(lowBefore + say.base)}**`}.`;
   },
   value: ({ place, before, lowBefore, needed, why, kept }, say) => {
     const low = say.count(lowBefore, place - 1);
@@ -92,7 +112,8 @@ export type SayMove = (values: MoveValues) => Parameters<Scribe['step']>[0]['phr
 /** The minuend as it stands: what every place holds and the entry that holds it. */
 export class Minuend {
   readonly counts: number[];
-  readonly entries: Entry[];
+  /** What holds every place: its figure, and a little one before it once it is filled so. */
+  private readonly parts: (readonly Entry[])[];
   /** Places at which a learner takes the smaller from the larger instead of regrouping. */
   readonly reversed = new Set<number>();
   private readonly rewrites: number[];
@@ -105,11 +126,24 @@ export class Minuend {
     private readonly numbers: TwoNumbers,
     private readonly write: WritePlace,
     private readonly say: SayMove,
+    private readonly inFront: WritePlace | null = null,
   ) {
     const { digits } = numbers.minuend;
     this.counts = [...digits];
-    this.entries = digits.map((_, place) => scribe.owes(0, place));
+    this.parts = digits.map((_, place) => [scribe.owes(0, place)]);
     this.rewrites = digits.map(() => 0);
+  }
+
+  /** The entries that hold a place. */
+  at(place: number): readonly Entry[] {
+    return this.parts[place]!;
+  }
+
+  /** All that the minuend has become, when something of it was regrouped: no zeros. */
+  regrouped(): readonly Entry[] {
+    const all = this.parts.flat();
+    if (all.every(({ standing }) => standing !== 'marked')) return [];
+    return all.filter(({ worth }) => !worth.isZero);
   }
 
   /** Repairs every short place from the largest down, and again what a repair has made short. */
@@ -143,7 +177,9 @@ export class Minuend {
   private features(place: number): readonly Feature[] {
     return [
       ...placeFeatures(this.numbers, place),
-      ...(this.rewrites[place]! > 0 ? (['just-regrouped'] as const) : []),
+      ...(this.rewrites[place]! > 0 || this.at(place).length > 1
+        ? (['just-regrouped'] as const)
+        : []),
     ];
   }
 
@@ -178,7 +214,6 @@ export class Minuend {
       at: where('place', lender),
       features: this.features(lender),
     });
-    const [high, below] = [this.entries[lender]!, this.entries[low]!];
     const phrase = this.say({
       place: lender,
       before,
@@ -186,35 +221,31 @@ export class Minuend {
       needed: this.numbers.subtrahend.digits[low] ?? 0,
       why,
       kept,
+      inFront: this.inFront !== null,
     });
-    const lowWrite = this.write(lowBefore + this.scribe.base, low, this.rewrites[low]!++, [
-      below,
-      high,
-    ]);
-    if (kept) {
-      const [made] = this.scribe.step({
-        law: 'place-value',
-        phase: { kind: 'regrouping', ...serves },
-        takes: [below],
-        strikes: [below],
-        writes: [{ ...lowWrite, from: [below] }],
-        phrase,
-      });
-      this.entries[low] = made!;
-    } else {
-      const highWrite = this.write(before - 1, lender, this.rewrites[lender]!++, [high]);
-      const [stays, made] = this.scribe.step({
-        law: 'place-value',
-        phase: { kind: 'regrouping', ...serves },
-        takes: [high, below],
-        strikes: [high, below],
-        writes: [highWrite, lowWrite],
-        phrase,
-      }) as [Mark, Mark];
-      this.entries[lender] = stays;
-      this.entries[low] = made;
-      this.counts[lender] = before - 1;
-    }
+    const [high, below] = [this.at(lender), this.at(low)];
+    const stays = this.stays(before - 1, lender, kept);
+    const gone = kept ? [] : high;
+    const taken = this.inFront ? gone : [...gone, ...below];
+    const filled = this.inFront
+      ? this.inFront(1, low, this.rewrites[low]!, high)
+      : this.write(lowBefore + this.scribe.base, low, this.rewrites[low]!++, [...below, ...gone]);
+    const marks = this.scribe.step({
+      law: 'place-value',
+      phase: { kind: 'regrouping', ...serves },
+      takes: taken,
+      strikes: taken,
+      writes: [...stays, filled],
+      phrase,
+    });
+    this.parts[low] = [...(this.inFront ? below : []), marks.at(-1)!];
+    if (!kept) this.parts[lender] = [marks[0]!];
+    if (!kept) this.counts[lender] = before - 1;
     this.counts[low] = lowBefore + this.scribe.base;
+  }
+
+  /** What a lender keeps, written anew; nothing when it is left as it is. */
+  private stays(count: number, lender: number, kept: boolean): readonly Writing[] {
+    return kept ? [] : [this.write(count, lender, this.rewrites[lender]!++, this.at(lender))];
   }
 }

@@ -21,6 +21,18 @@ describe('decomposition', () => {
     expect(trace.answer.toString()).toBe('999');
   });
 
+  it('may put a little one before a figure, which stays', () => {
+    const trace = worked('decomposition', '305 − 127', { school: { filled: 'one-in-front' } });
+    expect(said(trace).slice(0, 2)).toEqual([
+      'There is only a 0 to open, so first its neighbour: regroup 1 of the 3; 2 stays, and a little 1 before the 0 makes it 10.',
+      '5 is less than 7: regroup 1 of the 10; 9 stays, and a little 1 before the 5 makes it 15.',
+    ]);
+    const ones = marksOf(trace).filter(({ role }) => role === 'little one');
+    expect(ones.map(({ worth }) => worth.toString())).toEqual(['100', '10']);
+    expect(trace.steps[1]!.strikes).toEqual(['o0.1', ones[0]!.id]);
+    expect(trace.answer.toString()).toBe('178');
+  });
+
   it('scans all places first and looks again at one that has become short', () => {
     const trace = worked('decomposition', '534 − 137', { school: { regroup: 'scan-first' } });
     expect(said(trace).slice(0, 2)).toEqual([

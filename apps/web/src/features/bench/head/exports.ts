@@ -1,4 +1,11 @@
-import { reasonsLatex, reasonsMarkdown, reasonsOf, registry, sheetSvg } from '@levee/core';
+import {
+  notationFor,
+  reasonsLatex,
+  reasonsMarkdown,
+  reasonsOf,
+  registry,
+  sheetSvg,
+} from '@levee/core';
 import { currentDocument } from '../../../store/comparison-store.ts';
 import type { Settings } from '../../../store/settings-store.ts';
 import { download, fileName } from '../../../ui/download.ts';
@@ -10,12 +17,13 @@ export type Export = 'json' | 'markdown' | 'latex' | 'svg';
 /** Exports the open comparison in her words, as it stands. */
 export function exportAs(
   as: Export,
-  { comparison, papers }: Worked,
+  { comparison, papers, problem }: Worked,
   { words, notes, notches }: Pick<Settings, 'words' | 'notes' | 'notches'>,
 ): void {
   const document = currentDocument();
   const name = (ending: string) => fileName(document.title || document.problem, ending);
-  const names = { method: (id: string) => registry.get(id).name, notation: words };
+  const notation = notationFor(problem, words);
+  const names = { method: (id: string) => registry.get(id).name, notation };
   switch (as) {
     case 'json':
       return download(name('levee.json'), JSON.stringify(document, null, 2), 'application/json');
@@ -27,7 +35,7 @@ export function exportAs(
       for (const { id, method, sheet, lane, index } of papers) {
         const svg = sheetSvg(sheet, lane.trace, {
           step: document.steps[id] ?? 0,
-          notation: words,
+          notation,
           notes,
           notches,
           title: `${method.name}, ${document.problem}`,

@@ -1,0 +1,51 @@
+import type { Problem } from '../problem/problem.ts';
+import type { EntryId, OwnChoice, Step, Trace } from './account.ts';
+import type { Where } from './chance.ts';
+import { reorderedTrace } from './reordered.ts';
+
+/**
+ * The work of two factors that were written with the second on top, read as the work of the problem: terms, owed
+ * amounts, figures of the question and chances of slips have the problem's own names.
+ */
+export function turnedTrace(trace: Trace, problem: Problem): Trace {
+  const reordered = reorderedTrace(trace, problem, [1, 0]);
+  const { space } = reordered;
+  const steps = reordered.steps.map((step): Step => ({
+    ...step,
+    takes: step.takes.map(turnedId),
+    strikes: step.strikes.map(turnedId),
+  }));
+  return {
+    ...reordered,
+    steps,
+    choice: turnedChoice(trace.choice),
+    givens: reordered.givens.map((given) => ({ ...given, id: turnedId(given.id) })),
+    start: reordered.start.map((entry) => {
+      const id = turnedId(entry.id);
+      return { ...entry, id, text: space.text(space.find(id.slice(1))!) };
+    }),
+    groups: reordered.groups.map((group) => ({ ...group, marks: group.marks.map(turnedId) })),
+    opportunities: trace.opportunities.map((chance) => ({ ...chance, at: turnedWhere(chance.at) })),
+  };
+}
+
+/** `o1.0` for `o0.1`: a term of two factors; `g1.2` for `g0.2`: a figure of one of them. */
+function turnedId(id: EntryId): EntryId {
+  return id
+    .replace(/^o(\d+)\.(\d+)$/, 'o$2.$1')
+    .replace(/^g([01])(?=\.)/, (_, operand) => (operand === '0' ? 'g1' : 'g0')) as EntryId;
+}
+
+/** Her own order of the products, each named by a part of each factor. */
+export function turnedOrder(order: readonly string[]): readonly string[] {
+  return order.map((pair) => pair.split('.').reverse().join('.'));
+}
+
+function turnedChoice(choice: OwnChoice): OwnChoice {
+  return { ...choice, order: turnedOrder(choice.order) };
+}
+
+/** Where a slip may be made; a cell is named by a part of each factor. */
+export function turnedWhere(at: Where): Where {
+  return at.what === 'cell' ? { ...at, at: [...at.at].reverse() } : at;
+}
