@@ -59,6 +59,7 @@ export {
   refusalText,
   resolveSchool,
   schoolFailureText,
+  schoolsOf,
   type HopVerdict,
   type Method,
   type Refusal,
@@ -85,6 +86,13 @@ export {
   slotsMarkup,
 } from './sheet/markup.ts';
 export { screenBrush, type Brush } from './sheet/brush.ts';
+export {
+  framedClass,
+  framedEdges,
+  framedTextures,
+  MOST_FRAMED,
+  type Framed,
+} from './sheet/framed.ts';
 export { sheetSvg } from './sheet/svg-sink.ts';
 export { sheetText } from './sheet/text-sink.ts';
 export { givenState, markState, timeline, type Timeline } from './sheet/visible.ts';

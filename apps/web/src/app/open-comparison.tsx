@@ -3,7 +3,7 @@ import { Link, Outlet, useParams } from 'react-router';
 import { comparisonsApi } from '../api/client.ts';
 import { closeComparison, openComparison, useKeeping } from '../store/keeping.ts';
 import { useComparison } from '../store/comparison-store.ts';
-import { resetSession } from '../store/session-store.ts';
+import { enterComparison } from '../store/session-store.ts';
 import { Dialogs } from './dialogs.tsx';
 import { Opening } from './opening.tsx';
 import { SceneProvider } from '../commands/scene.tsx';
@@ -15,7 +15,7 @@ export function OpenComparison() {
   const { id = '' } = useParams();
   const state = useKeeping(({ keeping }) => keeping.state);
   useEffect(() => {
-    resetSession();
+    enterComparison(id);
     void openComparison(id);
   }, [id]);
   useTitle();

@@ -1,11 +1,12 @@
 import { useMemo } from 'react';
 import { litPapers, type Lit } from '../worked/lit.ts';
-import { useSteps, useSubject, useWorked } from '../worked/use-worked.ts';
+import { useFramed, useSteps, useSubject, useWorked } from '../worked/use-worked.ts';
 
 /** What lights up on every paper of the open comparison. */
 export function useLit(): readonly Lit[] {
   const worked = useWorked();
   const steps = useSteps();
   const subject = useSubject();
-  return useMemo(() => litPapers(worked, subject, steps), [worked, subject, steps]);
+  const framed = useFramed();
+  return useMemo(() => litPapers(worked, subject, steps, framed), [worked, subject, steps, framed]);
 }

@@ -1,4 +1,4 @@
-import { termsLight, type PictureLight } from '../worked/lit.ts';
+import { framesOf, termsLight, type PictureLight } from '../worked/lit.ts';
 import {
   amountWriter,
   Exact,
@@ -12,7 +12,15 @@ import {
 } from '@levee/core';
 import { memo, useCallback, useMemo } from 'react';
 import { type PointedAt } from '../store/session-store.ts';
-import { useActive, useNotation, useSteps, useSubject, useWorked } from '../worked/use-worked.ts';
+import { FramedPart } from '../sheet/framed-amounts.tsx';
+import {
+  useActive,
+  useFramed,
+  useNotation,
+  useSteps,
+  useSubject,
+  useWorked,
+} from '../worked/use-worked.ts';
 import type { Worked } from '../worked/work.ts';
 import { SvgMath } from '../ui/svg-math.tsx';
 import { partLabel } from './part-label.ts';
@@ -81,6 +89,7 @@ const LETTER = 7.8;
 function Rectangle({ worked, ground, width, height }: RectangleProps) {
   const steps = useSteps();
   const subject = useSubject();
+  const framed = useFramed();
   const notation = useNotation();
   const standings = useMemo(() => standingsOf(worked, steps), [worked, steps]);
   const labelOf = (text: string) => partLabel(inNotation(text, notation));
@@ -105,6 +114,7 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
           region={region}
           standing={standings[region.term] ?? 'owed'}
           lit={termsLight(subject, point(region.term).terms)}
+          framed={framesOf(framed, point(region.term).terms).join(' ')}
           notation={notation}
           write={write}
           point={point}
@@ -185,6 +195,8 @@ interface RegionViewProps {
   readonly region: Cell;
   readonly standing: Standing;
   readonly lit: PictureLight;
+  /** Numbers of framed amounts that it belongs to. */
+  readonly framed: string;
   readonly notation: Notation;
   readonly write: (amount: Exact) => string;
   readonly point: (term: number) => PointedAt;
@@ -195,7 +207,7 @@ interface RegionViewProps {
 }
 
 const RegionView = memo(function RegionView(props: RegionViewProps) {
-  const { region, standing, lit, notation, write, point, left, top, width, height } = props;
+  const { region, standing, lit, framed, notation, write, point, left, top, width, height } = props;
   const { term, text } = region;
   const [worth, area] = [region.worth, region.area].map((amount) =>
     inNotation(write(Exact.parse(amount)), notation),
@@ -216,6 +228,7 @@ const RegionView = memo(function RegionView(props: RegionViewProps) {
       point={point(term)}
     >
       <rect {...box} />
+      <FramedPart numbers={framed === '' ? [] : framed.split(' ').map(Number)} boxes={[box]} />
       {box.height >= 13 && fits(label, box.width) && (
         <SvgMath x={box.x + box.width / 2} y={box.y + box.height / 2 + 4.5} text={label} />
       )}

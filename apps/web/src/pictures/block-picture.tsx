@@ -1,7 +1,8 @@
-import { entryLight } from '../worked/lit.ts';
+import { entryLight, framesOfEntry } from '../worked/lit.ts';
 import { blockPlaces, blocksAt, isTaken, type BlockRun, type Subject } from '@levee/core';
 import { useMemo } from 'react';
-import { useSpeaker, useSubject } from '../worked/use-worked.ts';
+import { FramedPart } from '../sheet/framed-amounts.tsx';
+import { useFramed, useSpeaker, useSubject } from '../worked/use-worked.ts';
 import type { Paper } from '../worked/work.ts';
 import { Picture, Region } from './region.tsx';
 
@@ -112,12 +113,22 @@ export function blockSize(
 
 /** Blocks stacked from the foot up; runs of one entry belong together. */
 function Side({ runs, side, paper, subject, x, width, height, most }: SideProps) {
+  const framed = useFramed();
   const { across, size } = blockSize(Math.max(total(runs), most), width, height - HEAD * 2 - 4);
   let n = 0;
   return (
     <>
       {runs.map((run) => {
         const pointed = { kind: 'entry', paper: paper.id, id: run.entry } as const;
+        const boxes = Array.from({ length: run.count }, () => {
+          const k = n++;
+          return {
+            x: x + (k % across) * size + 1,
+            y: height - HEAD - (Math.floor(k / across) + 1) * size,
+            width: size - 2,
+            height: size - 2,
+          };
+        });
         return (
           <Region
             key={run.entry}
@@ -125,18 +136,10 @@ function Side({ runs, side, paper, subject, x, width, height, most }: SideProps)
             className={`run ${side} ${run.standing} ${entryLight(paper, run.entry, subject)}`}
             point={pointed}
           >
-            {Array.from({ length: run.count }, () => {
-              const k = n++;
-              return (
-                <rect
-                  key={k}
-                  x={x + (k % across) * size + 1}
-                  y={height - HEAD - (Math.floor(k / across) + 1) * size}
-                  width={size - 2}
-                  height={size - 2}
-                />
-              );
-            })}
+            {boxes.map((box, k) => (
+              <rect key={k} {...box} />
+            ))}
+            <FramedPart numbers={framesOfEntry(framed, paper, run.entry)} boxes={boxes} />
           </Region>
         );
       })}

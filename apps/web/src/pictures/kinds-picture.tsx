@@ -1,7 +1,17 @@
-import { termsLight } from '../worked/lit.ts';
-import { Exact, raised, shareOf, TermSet, termText, type KindsGround } from '@levee/core';
+import { framesOf, termsLight } from '../worked/lit.ts';
+import {
+  Exact,
+  inNotation,
+  raised,
+  shareOf,
+  TermSet,
+  termText,
+  type Box,
+  type KindsGround,
+} from '@levee/core';
 import { useMemo } from 'react';
-import { useSteps, useSubject, useWorked } from '../worked/use-worked.ts';
+import { FramedPart } from '../sheet/framed-amounts.tsx';
+import { useFramed, useNotation, useSteps, useSubject, useWorked } from '../worked/use-worked.ts';
 import { SvgMath } from '../ui/svg-math.tsx';
 import { Picture, Region } from './region.tsx';
 import { PicturePanel } from './picture-panel.tsx';
@@ -32,7 +42,7 @@ interface ColumnsProps {
 function Columns({ ground, width, height }: ColumnsProps) {
   const worked = useWorked();
   const steps = useSteps();
-  const subject = useSubject();
+  const notation = useNotation();
   const standings = useMemo(() => standingsOf(worked, steps), [worked, steps]);
   const { columns, above, below } = ground;
   const { space } = worked.comparison;
@@ -47,24 +57,15 @@ function Columns({ ground, width, height }: ColumnsProps) {
         const x = pitch * (k + 0.5) - wide / 2;
         return (
           <g key={letters}>
-            {blocks.map(({ term, text, worth, from, to }) => {
-              const pointed = { kind: 'terms', terms: TermSet.of(space, term) } as const;
-              const lit = termsLight(subject, pointed.terms);
-              const [top, bottom] = [Math.min(y(from), y(to)), Math.max(y(from), y(to))];
-              return (
-                <Region
-                  key={term}
-                  name={text === termText(worth) ? text : `${text} = ${termText(worth)}`}
-                  className={`region ${standings[term] ?? 'owed'} ${lit}`}
-                  point={pointed}
-                >
-                  <rect x={x} y={top} width={wide} height={Math.max(2, bottom - top)} />
-                  {bottom - top >= 13 && (
-                    <SvgMath x={x + wide / 2} y={(top + bottom) / 2 + 4.5} text={termText(worth)} />
-                  )}
-                </Region>
-              );
-            })}
+            {blocks.map((block) => (
+              <BlockView
+                key={block.term}
+                block={block}
+                standing={standings[block.term] ?? 'owed'}
+                terms={TermSet.of(space, block.term)}
+                box={boxBetween(x, wide, y(block.from), y(block.to))}
+              />
+            ))}
             <SvgMath
               x={pitch * (k + 0.5)}
               y={height - 22}
@@ -77,7 +78,7 @@ function Columns({ ground, width, height }: ColumnsProps) {
               text={
                 sum.isZero
                   ? '= 0'
-                  : `= ${termText(sum.times(Exact.parse(letters === '' ? '1' : letters)))}`
+                  : `= ${inNotation(termText(sum.times(Exact.parse(letters === '' ? '1' : letters))), notation)}`
               }
             />
           </g>
@@ -85,5 +86,38 @@ function Columns({ ground, width, height }: ColumnsProps) {
       })}
       <line className="zero" x1={0} x2={width} y1={y(Exact.ZERO)} y2={y(Exact.ZERO)} />
     </Picture>
+  );
+}
+
+function boxBetween(x: number, width: number, from: number, to: number): Box {
+  const top = Math.min(from, to);
+  return { x, y: top, width, height: Math.max(2, Math.max(from, to) - top) };
+}
+
+interface BlockProps {
+  readonly block: KindsGround['columns'][number]['blocks'][number];
+  readonly standing: string;
+  readonly terms: TermSet;
+  readonly box: Box;
+}
+
+/** One term, as high as its number is large. */
+function BlockView({ block: { text, worth }, standing, terms, box }: BlockProps) {
+  const subject = useSubject();
+  const framed = useFramed();
+  const notation = useNotation();
+  const [asked, own] = [text, termText(worth)].map((one) => inNotation(one, notation));
+  return (
+    <Region
+      name={asked === own ? own! : `${asked} = ${own}`}
+      className={`region ${standing} ${termsLight(subject, terms)}`}
+      point={{ kind: 'terms', terms }}
+    >
+      <rect {...box} />
+      <FramedPart numbers={framesOf(framed, terms)} boxes={[box]} />
+      {box.height >= 13 && (
+        <SvgMath x={box.x + box.width / 2} y={box.y + box.height / 2 + 4.5} text={own!} />
+      )}
+    </Region>
   );
 }

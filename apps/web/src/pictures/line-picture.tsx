@@ -1,4 +1,4 @@
-import { entryLight, type PictureLight } from '../worked/lit.ts';
+import { entryLight, framesOfEntry, type PictureLight } from '../worked/lit.ts';
 import {
   Exact,
   isTaken,
@@ -14,7 +14,8 @@ import {
 } from '@levee/core';
 import { memo, useMemo, useState, type PointerEvent } from 'react';
 import { useSession } from '../store/session-store.ts';
-import { useSpeaker, useSubject } from '../worked/use-worked.ts';
+import { FramedPart } from '../sheet/framed-amounts.tsx';
+import { useFramed, useSpeaker, useSubject } from '../worked/use-worked.ts';
 import type { LineGround } from '@levee/core';
 import type { Paper, Worked } from '../worked/work.ts';
 import { landingOf, takeHop } from '../paper/hops.ts';
@@ -98,6 +99,7 @@ const Row = memo(function Row(props: RowProps) {
   const { paper, step, subject, scale, top, height, signed, width, choosing } = props;
   const { trace } = paper.lane;
   const { plus, minus, stretch, hops } = useMemo(() => lineAt(trace, step), [trace, step]);
+  const framed = useFramed();
   const arcs = Math.min(16, height * 0.3);
   const bar = Math.min(15, (height - arcs - (signed ? 8 : 3)) / (signed ? 2 : 1));
   const upper = top + arcs;
@@ -109,6 +111,7 @@ const Row = memo(function Row(props: RowProps) {
         segment={segment}
         paper={paper}
         light={entryLight(paper, segment.entry, subject)}
+        framed={framesOfEntry(framed, paper, segment.entry)}
         scale={scale}
         y={y}
         height={bar}
@@ -156,18 +159,20 @@ interface SegmentProps {
   readonly segment: LineSegment;
   readonly paper: Paper;
   readonly light: PictureLight;
+  readonly framed: readonly number[];
   readonly scale: Scale;
   readonly y: number;
   readonly height: number;
   readonly side: string;
 }
 
-function SegmentView({ segment, paper, light, scale, y, height, side }: SegmentProps) {
+function SegmentView({ segment, paper, light, framed, scale, y, height, side }: SegmentProps) {
   const { entry, standing, held, unit } = segment;
   const text = partLabel(segment.text);
   const pointed = { kind: 'entry', paper: paper.id, id: entry } as const;
   const [x1, x2] = [scale.x(segment.from), scale.x(segment.to)];
   const room = x2 - x1;
+  const box = { x: x1, y, width: Math.max(0.8, room), height };
   const state = held ? 'held' : standing;
   return (
     <Region
@@ -176,7 +181,8 @@ function SegmentView({ segment, paper, light, scale, y, height, side }: SegmentP
       entry={entry}
       point={pointed}
     >
-      <rect x={x1} y={y} width={Math.max(0.8, room)} height={height} />
+      <rect {...box} />
+      <FramedPart numbers={framed} boxes={[box]} />
       {unit && room > 24 && <Ticks segment={segment} unit={unit} scale={scale} y={y} h={height} />}
       {height >= 9 && text.length * LETTER < room && (
         <SvgMath x={(x1 + x2) / 2} y={y + height * 0.5 + 4} text={text} />

@@ -1,8 +1,15 @@
-import { termsLight } from '../worked/lit.ts';
+import { framesOf, termsLight } from '../worked/lit.ts';
 import { inNotation, type SquareGround, type SquarePart } from '@levee/core';
 import { useMemo } from 'react';
-import { hover, pin } from '../store/session-store.ts';
-import { useNotation, useSpeaker, useSteps, useSubject, useWorked } from '../worked/use-worked.ts';
+import { FramedPart } from '../sheet/framed-amounts.tsx';
+import {
+  useFramed,
+  useNotation,
+  useSpeaker,
+  useSteps,
+  useSubject,
+  useWorked,
+} from '../worked/use-worked.ts';
 import { apart } from './part-label.ts';
 import { PicturePanel } from './picture-panel.tsx';
 import { standingOf, standingsOf } from './standings.ts';
@@ -35,7 +42,6 @@ interface SquareProps {
 function Square({ ground, width, height }: SquareProps) {
   const worked = useWorked();
   const steps = useSteps();
-  const subject = useSubject();
   const say = useSpeaker();
   const notation = useNotation();
   const standings = useMemo(() => standingsOf(worked, steps), [worked, steps]);
@@ -75,7 +81,6 @@ function Square({ ground, width, height }: SquareProps) {
           side={side}
           edge={edge}
           standing={standingOf(standings, part.terms)}
-          lit={termsLight(subject, part.terms)}
           title={`${inNotation(part.text, notation)} = ${say.worth(part.worth)}`}
           label={say.worth(part.worth)}
         />
@@ -84,7 +89,6 @@ function Square({ ground, width, height }: SquareProps) {
         <LeftOver
           left={ground.left}
           standing={standingOf(standings, ground.left.terms)}
-          lit={termsLight(subject, ground.left.terms)}
           x={edge + side + 14}
         />
       )}
@@ -95,28 +99,30 @@ function Square({ ground, width, height }: SquareProps) {
 interface LeftOverProps {
   readonly left: NonNullable<SquareGround['left']>;
   readonly standing: string;
-  readonly lit: string;
   readonly x: number;
 }
 
 /** What is left beside the square. */
-function LeftOver({ left: { terms, worth }, standing, lit, x }: LeftOverProps) {
+function LeftOver({ left: { terms, worth }, standing, x }: LeftOverProps) {
+  const subject = useSubject();
+  const framed = useFramed();
   const say = useSpeaker();
+  const box = { x, y: TOP, width: 74, height: 40 };
   return (
-    <g
-      className={`region ${standing} ${lit}`}
-      onPointerEnter={() => hover({ kind: 'terms', terms })}
-      onClick={() => pin({ kind: 'terms', terms })}
+    <Region
+      name={`left over: ${say.worth(worth)}`}
+      className={`region ${standing} ${termsLight(subject, terms)}`}
+      point={{ kind: 'terms', terms }}
     >
-      <title>{`left over: ${say.worth(worth)}`}</title>
-      <rect x={x} y={TOP} width={74} height={40} strokeDasharray="4 3" />
+      <rect {...box} strokeDasharray="4 3" />
+      <FramedPart numbers={framesOf(framed, terms)} boxes={[box]} />
       <text x={x + 37} y={TOP + 17} textAnchor="middle">
         left
       </text>
       <text x={x + 37} y={TOP + 33} textAnchor="middle">
         {say.worth(worth)}
       </text>
-    </g>
+    </Region>
   );
 }
 
@@ -125,31 +131,37 @@ interface PartProps {
   readonly side: number;
   readonly edge: number;
   readonly standing: string;
-  readonly lit: string;
   readonly title: string;
   readonly label: string;
 }
 
 /** One square, or two strips and their corner, which are one amount. */
-function Part({ part, side, edge, standing, lit, title, label }: PartProps) {
+function Part({ part, side, edge, standing, title, label }: PartProps) {
+  const subject = useSubject();
+  const framed = useFramed();
   const pointed = { kind: 'terms', terms: part.terms } as const;
   const [first] = part.boxes;
+  const boxes = part.boxes.map((box) => ({
+    x: edge + box.x * side,
+    y: TOP + box.y * side,
+    width: box.width * side,
+    height: box.height * side,
+  }));
   const isTall = first!.width * side < label.length * LETTER;
   const [x, y] = [
     edge + (first!.x + first!.width / 2) * side,
     TOP + (first!.y + first!.height / 2) * side,
   ];
   return (
-    <Region name={title} className={`region ${standing} ${lit}`} point={pointed}>
-      {part.boxes.map((box, k) => (
-        <rect
-          key={k}
-          x={edge + box.x * side}
-          y={TOP + box.y * side}
-          width={box.width * side}
-          height={box.height * side}
-        />
+    <Region
+      name={title}
+      className={`region ${standing} ${termsLight(subject, part.terms)}`}
+      point={pointed}
+    >
+      {boxes.map((box, k) => (
+        <rect key={k} {...box} />
       ))}
+      <FramedPart numbers={framesOf(framed, part.terms)} boxes={boxes} />
       {first!.height * side > label.length * LETTER || !isTall ? (
         <text
           x={x}

@@ -1,11 +1,11 @@
 /** @jest-environment jsdom */
+import { UNLIT } from '../worked/lit.ts';
 import { PLAIN_NOTATION, type Notation } from '@levee/core';
 import { Rendered } from '../testing/render.tsx';
 import { workedWith } from '../testing/scene.ts';
 import { SheetView } from './sheet-view.tsx';
 
 const page = new Rendered();
-const NOTHING = { frames: [], held: new Set<never>() };
 
 function show(problem: string, method: string, step: number, notation: Notation = PLAIN_NOTATION) {
   const [paper] = workedWith(problem, [method]).papers;
@@ -13,7 +13,7 @@ function show(problem: string, method: string, step: number, notation: Notation 
     <SheetView
       paper={paper!}
       step={step < 0 ? paper!.last : step}
-      lit={NOTHING}
+      lit={UNLIT}
       notation={notation}
       notes
       notches

@@ -1,4 +1,5 @@
 /** @jest-environment jsdom */
+import { UNLIT } from '../worked/lit.ts';
 import { markState, PLAIN_NOTATION } from '@levee/core';
 import fc from 'fast-check';
 import { act } from 'react';
@@ -16,7 +17,6 @@ const worked = workedWith('406 × 58', [
   'lattice',
   'partial-products',
 ]);
-const NOTHING = { frames: [], held: new Set<never>() };
 
 function allIds({ lane: { trace } }: Paper) {
   return [
@@ -69,7 +69,7 @@ describe('SheetView', () => {
         <SheetView
           paper={paper}
           step={step}
-          lit={NOTHING}
+          lit={UNLIT}
           notation={PLAIN_NOTATION}
           notes
           notches={notches}

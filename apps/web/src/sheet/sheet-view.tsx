@@ -12,6 +12,7 @@ import {
 import { memo, useLayoutEffect, useMemo, useRef } from 'react';
 import type { Lit } from '../worked/lit.ts';
 import type { Paper } from '../worked/work.ts';
+import { FramedAmounts } from './framed-amounts.tsx';
 import './sheet.css';
 import { WrittenPage } from './written.ts';
 
@@ -45,11 +46,13 @@ export const SheetView = memo(function SheetView(props: SheetViewProps) {
       aria-label={label}
     >
       <Frames lit={lit} part="fill" />
+      <FramedAmounts framed={lit.framed} unit={1} part="texture" />
       <Printed paper={paper} brush={brush} />
       <Written paper={paper} brush={brush} step={step} />
       {notes && <Notes paper={paper} brush={brush} step={step} />}
       {notes && <Links paper={paper} brush={brush} step={step} />}
       <Frames lit={lit} part="edge" />
+      <FramedAmounts framed={lit.framed} unit={1} part="edge" />
     </svg>
   );
 });

@@ -8,6 +8,7 @@ import {
   readProblem,
   registry,
   resolveSchool,
+  schoolsOf,
   type ComparisonDocument,
   type EstimateRecord,
   type PaperChoice,
@@ -102,15 +103,13 @@ export function withAnotherPaper(content: Content): Content {
   const problem = problemOf(content);
   const accepted = registry.methods.filter((method) => method.accepts(problem).ok);
   const usual = accepted.map(({ id }) => paperOf(id));
-  const otherwise = accepted.flatMap(({ id, schools }) =>
-    schools
-      .filter(({ matters }) => matters?.(problem) ?? true)
-      .flatMap((school) =>
-        school.options.map((option) => ({
-          ...paperOf(id),
-          school: fullSchool(id, { [school.id]: option.id }),
-        })),
-      ),
+  const otherwise = accepted.flatMap((method) =>
+    schoolsOf(method, problem).flatMap((school) =>
+      school.options.map((option) => ({
+        ...paperOf(method.id),
+        school: fullSchool(method.id, { [school.id]: option.id }),
+      })),
+    ),
   );
   const isNew = (paper: PaperChoice) =>
     content.papers.every(({ method }) => method !== paper.method);

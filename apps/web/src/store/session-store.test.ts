@@ -1,11 +1,73 @@
-import type { EntryId } from '@levee/core';
+import { MOST_FRAMED, type EntryId, type PaperId } from '@levee/core';
 import { workedWith } from '../testing/scene.ts';
-import { hover, pin, resetSession, samePointed, useSession } from './session-store.ts';
+import {
+  enterComparison,
+  hover,
+  pin,
+  resetSession,
+  samePointed,
+  toggleFrame,
+  unframe,
+  useSession,
+} from './session-store.ts';
 
 const entry = (paper: string, id: string) => ({ kind: 'entry', paper, id: id as EntryId }) as const;
 const now = () => useSession.getState();
 
 beforeEach(resetSession);
+
+describe('entering a view', () => {
+  it('takes along what is held and framed, to views of the same comparison alone', () => {
+    const held = entry('p1', 'm1');
+    enterComparison('one');
+    pin(held);
+    toggleFrame(held);
+    useSession.setState({ playing: true, large: 'p1' });
+    enterComparison('one');
+    expect(useSession.getState()).toMatchObject({
+      pointed: held,
+      pinned: true,
+      framed: [{ number: 1, at: held }],
+      playing: false,
+      large: null,
+    });
+    enterComparison('two');
+    expect(useSession.getState()).toMatchObject({ pointed: null, pinned: false, framed: [] });
+  });
+});
+
+describe('framed amounts', () => {
+  const at = (k: number) => entry('p1', `m${k}`);
+  const numbers = () =>
+    useSession
+      .getState()
+      .framed.map(({ number, at: own }) => [number, own.kind === 'entry' && own.id]);
+
+  it('have the least free number, and lose it when framed again', () => {
+    for (const k of [1, 2, 3]) toggleFrame(at(k));
+    toggleFrame(at(2));
+    expect(numbers()).toEqual([
+      [1, 'm1'],
+      [3, 'm3'],
+    ]);
+    toggleFrame(at(4));
+    expect(numbers()).toEqual([
+      [1, 'm1'],
+      [3, 'm3'],
+      [2, 'm4'],
+    ]);
+    unframe(1);
+    expect(numbers()).toEqual([
+      [3, 'm3'],
+      [2, 'm4'],
+    ]);
+  });
+
+  it('are as many as there are textures', () => {
+    for (let k = 1; k <= MOST_FRAMED + 2; k++) toggleFrame(at(k));
+    expect(useSession.getState().framed).toHaveLength(MOST_FRAMED);
+  });
+});
 
 describe('pointing', () => {
   it('lasts as long as the pointer is there', () => {
@@ -63,8 +125,10 @@ describe('a new comparison', () => {
     pin(entry('p1', 'm1'));
     resetSession();
     expect(now()).toEqual({
+      of: null,
       pointed: null,
       pinned: false,
+      framed: [],
       active: null,
       large: null,
       zoom: 1,

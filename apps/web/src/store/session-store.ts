@@ -1,4 +1,4 @@
-import type { EntryId, PaperId, TermSet } from '@levee/core';
+import { MOST_FRAMED, type EntryId, type PaperId, type TermSet } from '@levee/core';
 import { create } from 'zustand';
 import { useComparison } from './comparison-store.ts';
 
@@ -8,10 +8,20 @@ export type PointedAt =
   | { readonly kind: 'group'; readonly paper: PaperId; readonly id: string }
   | { readonly kind: 'terms'; readonly terms: TermSet };
 
+/** An amount that stays framed, with the number that tells its texture. */
+export interface FramedAmount {
+  readonly number: number;
+  readonly at: PointedAt;
+}
+
 export interface Session {
+  /** The comparison that all this is about. */
+  readonly of: string | null;
   /** What is pointed at, and whether it stays when the pointer leaves. */
   readonly pointed: PointedAt | null;
   readonly pinned: boolean;
+  /** Amounts that stay framed on papers and pictures, at most {@link MOST_FRAMED}; each keeps its number. */
+  readonly framed: readonly FramedAmount[];
   /** The paper that single steps and the keyboard pointer belong to; the first one when it is none of those there. */
   readonly active: PaperId | null;
   /** The one paper shown large, if any. */
@@ -27,8 +37,10 @@ export interface Session {
 }
 
 const BEGINNING: Session = {
+  of: null,
   pointed: null,
   pinned: false,
+  framed: [],
   active: null,
   large: null,
   zoom: 1,
@@ -62,6 +74,22 @@ export function pin(pointed: PointedAt | null): void {
   );
 }
 
+/** Frames what is pointed at under the least free number, or lets go of its frame. Nothing happens when all are taken. */
+export function toggleFrame(at: PointedAt): void {
+  const { framed } = useSession.getState();
+  const there = framed.find((one) => samePointed(one.at, at));
+  if (there) return unframe(there.number);
+  const free = NUMBERS.find((number) => framed.every((one) => one.number !== number));
+  if (free) useSession.setState({ framed: [...framed, { number: free, at }] });
+}
+
+export function unframe(number: number): void {
+  const { framed } = useSession.getState();
+  useSession.setState({ framed: framed.filter((one) => one.number !== number) });
+}
+
+const NUMBERS = Array.from({ length: MOST_FRAMED }, (_, k) => k + 1);
+
 export function samePointed(a: PointedAt | null, b: PointedAt | null): boolean {
   if (a === b) return true;
   if (!a || !b || a.kind !== b.kind) return false;
@@ -69,22 +97,33 @@ export function samePointed(a: PointedAt | null, b: PointedAt | null): boolean {
   return b.kind !== 'terms' && a.paper === b.paper && a.id === b.id;
 }
 
-/** Forgets all that belongs to one comparison. */
+/** Opens a view of a comparison: what is pointed at and framed goes along from view to view, but not to another comparison. */
+export function enterComparison(of: string): void {
+  const session = useSession.getState();
+  resetSession();
+  useSession.setState({ of });
+  if (session.of !== of) return;
+  const { pointed, pinned, framed, active } = session;
+  useSession.setState({ framed, active, ...(pinned ? { pointed, pinned } : {}) });
+}
+
+/** Forgets all that is going on. */
 export function resetSession(): void {
   useSession.setState(BEGINNING);
 }
 
 /**
- * What is pointed at on a paper stays while that paper is worked as it was; terms stay while the same papers lie
- * there, since other papers cut the numbers otherwise.
+ * What is pointed at or framed on a paper stays while that paper is worked as it was; terms stay while the same papers
+ * lie there, since other papers cut the numbers otherwise.
  */
 useComparison.subscribe(({ content }, { content: before }) => {
-  const { pointed } = useSession.getState();
-  if (!pointed || (content.papers === before.papers && content.problem === before.problem)) return;
+  if (content.papers === before.papers && content.problem === before.problem) return;
+  const { pointed, framed } = useSession.getState();
   const paper = (of: typeof content, id: PaperId) => of.papers.find((own) => own.id === id);
-  const stays =
-    pointed.kind !== 'terms' &&
+  const stays = (at: PointedAt) =>
+    at.kind !== 'terms' &&
     content.problem === before.problem &&
-    paper(content, pointed.paper) === paper(before, pointed.paper);
-  if (!stays) useSession.setState({ pointed: null, pinned: false });
+    paper(content, at.paper) === paper(before, at.paper);
+  if (pointed && !stays(pointed)) useSession.setState({ pointed: null, pinned: false });
+  if (framed.length > 0) useSession.setState({ framed: framed.filter(({ at }) => stays(at)) });
 });

@@ -4,6 +4,7 @@ import {
   type Box,
   type Counterpart,
   type EntryId,
+  type Framed,
   type Group,
   type Subject,
   type TermSet,
@@ -28,9 +29,18 @@ export interface Lit {
   readonly frames: readonly Frame[];
   /** Marks in the head that light up. */
   readonly held: ReadonlySet<EntryId>;
+  /** Amounts that stay framed. */
+  readonly framed: readonly Framed[];
 }
 
-const NOTHING: Lit = { frames: [], held: new Set() };
+/** Nothing is pointed at, and nothing framed. */
+export const UNLIT: Lit = { frames: [], held: new Set(), framed: [] };
+
+/** A framed amount, found in every method. */
+export interface FramedSubject {
+  readonly number: number;
+  readonly subject: Subject;
+}
 
 /** Whether a group is on its paper as one finished number after so many steps. */
 function isGathered(paper: Paper, group: Group, step: number): boolean {
@@ -92,17 +102,57 @@ export function isOwedStill(paper: Paper, subject: Subject, step: number): boole
   );
 }
 
-/** What lights up on every paper when this is pointed at. */
+/** What lights up on every paper when this is pointed at, and what stays framed there. */
 export function litPapers(
   worked: Worked,
   subject: Subject | null,
   steps: readonly number[],
+  framed: readonly FramedSubject[] = [],
 ): readonly Lit[] {
-  if (!subject) return worked.papers.map(() => NOTHING);
-  return worked.papers.map((paper, k) => litPaper(paper, subject, steps[k] ?? 0));
+  return worked.papers.map((paper, k) => {
+    if (!subject && framed.length === 0) return UNLIT;
+    const lit = subject ? litPaper(paper, subject, steps[k] ?? 0) : UNLIT;
+    const own = framed.length === 0 ? UNLIT.framed : framedOn(paper, framed, steps[k] ?? 0);
+    return { ...lit, framed: own };
+  });
 }
 
-function litPaper(paper: Paper, subject: Subject, step: number): Lit {
+/** Where framed amounts lie on a paper: as one number where they do, else as terms; mere parts of others are left out. */
+export function framedOn(
+  paper: Paper,
+  framed: readonly FramedSubject[],
+  step: number,
+): readonly Framed[] {
+  return framed.flatMap(({ number, subject }): Framed[] => {
+    const { frames } = litPaper(paper, subject, step);
+    const found = LIGHTS.map((light) => frames.find((frame) => frame.light === light)).find(
+      (frame) => frame && frame.boxes.length > 0,
+    );
+    return found ? [{ number, boxes: found.boxes, gathered: found.light !== 'terms' }] : [];
+  });
+}
+
+const LIGHTS: readonly Light[] = ['point', 'same', 'terms'];
+
+/** Numbers of the framed amounts that all of these terms belong to. */
+export function framesOf(framed: readonly FramedSubject[], terms: TermSet): readonly number[] {
+  return framed.flatMap(({ number, subject }) =>
+    termsLight(subject, terms) === 'exact' ? [number] : [],
+  );
+}
+
+/** Numbers of the framed amounts that an entry of a paper is. */
+export function framesOfEntry(
+  framed: readonly FramedSubject[],
+  paper: Paper,
+  id: EntryId,
+): readonly number[] {
+  return framed.flatMap(({ number, subject }) =>
+    entryLight(paper, id, subject) === 'exact' ? [number] : [],
+  );
+}
+
+function litPaper(paper: Paper, subject: Subject, step: number): Omit<Lit, 'framed'> {
   const counterpart = subject.counterparts[paper.index];
   const frames: Frame[] = [];
   const held = new Set<EntryId>();

@@ -13,8 +13,9 @@ import {
 } from '@levee/core';
 import { useMemo } from 'react';
 import { useComparison } from '../store/comparison-store.ts';
-import { useSession, type PointedAt } from '../store/session-store.ts';
+import { useSession, type FramedAmount, type PointedAt } from '../store/session-store.ts';
 import { useSettings } from '../store/settings-store.ts';
+import type { FramedSubject } from './lit.ts';
 import { fittedSteps, work, type Paper, type Worked } from './work.ts';
 
 /** The open comparison worked out. */
@@ -80,6 +81,28 @@ function inComparison({ papers }: Worked, pointed: PointedAt): Pointed | null {
   return pointed.kind === 'entry'
     ? { kind: 'entry', lane, id: pointed.id }
     : { kind: 'group', lane, id: pointed.id };
+}
+
+let lastFramed: {
+  comparison: Comparison;
+  framed: readonly FramedAmount[];
+  found: readonly FramedSubject[];
+} | null = null;
+
+/** The amounts that stay framed; worked out once for all who ask. */
+export function useFramed(): readonly FramedSubject[] {
+  const worked = useWorked();
+  const { comparison } = worked;
+  const framed = useSession((session) => session.framed);
+  if (lastFramed?.comparison !== comparison || lastFramed.framed !== framed) {
+    const found = framed.flatMap(({ number, at }): FramedSubject[] => {
+      const named = inComparison(worked, at);
+      const subject = named && pointAt(comparison, named);
+      return subject ? [{ number, subject }] : [];
+    });
+    lastFramed = { comparison, framed, found };
+  }
+  return lastFramed.found;
 }
 
 let last: { comparison: Comparison; pointed: PointedAt; subject: Subject | null } | null = null;

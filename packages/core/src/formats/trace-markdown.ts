@@ -1,6 +1,7 @@
 import { answerText } from '../account/answer-text.ts';
 import { raised } from '../exact/terms-text.ts';
 import type { Trace } from '../account/account.ts';
+import { schoolsOf } from '../methods/method.ts';
 import type { Method } from '../methods/method.ts';
 import { inNotation } from '../exact/notation.ts';
 import { amountWriter } from '../problem/script.ts';
@@ -18,7 +19,7 @@ export function traceMarkdown(
 ): string {
   const document = traceDocument(method, trace, words);
   const notation = notationFor(trace.problem, words);
-  const school = method.schools.map(({ id, label, options }) => {
+  const school = schoolsOf(method, trace.problem).map(({ id, label, options }) => {
     const chosen = options.find((option) => option.id === trace.school[id]);
     return `${label.toLowerCase()}: ${chosen?.label ?? ''}`;
   });

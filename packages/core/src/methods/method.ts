@@ -2,7 +2,7 @@ import { addressText } from '../account/chance.ts';
 import type { Opportunity, School, SlipRequest, Trace } from '../account/account.ts';
 import type { Problem } from '../problem/problem.ts';
 import { sheetOf } from '../sheet/composed-sheet.ts';
-import type { MethodSpec, TraceOptions } from './method-spec.ts';
+import type { MethodSpec, SchoolSpec, TraceOptions } from './method-spec.ts';
 import type { LightRun } from '../account/light-run.ts';
 import { runLight } from './run-light.ts';
 import { runMethod } from './run-method.ts';
@@ -20,6 +20,14 @@ export interface Method extends MethodSpec {
   readonly trace: (problem: Problem, options?: TraceOptions) => Trace;
   /** What the same work comes to and where it leaks, without how it looks. RangeError likewise. */
   readonly light: (problem: Problem, options?: TraceOptions) => LightRun;
+}
+
+/** The schools of a method that make a difference to a problem. */
+export function schoolsOf(
+  { schools }: Pick<Method, 'schools'>,
+  problem: Problem,
+): readonly SchoolSpec[] {
+  return schools.filter(({ matters }) => matters?.(problem) ?? true);
 }
 
 /** Checks a spec and makes the method. RangeError on ids that are not kebab-case or not unique. */

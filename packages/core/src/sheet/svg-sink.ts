@@ -2,6 +2,7 @@ import type { EntryId, Trace } from '../account/account.ts';
 import { PLAIN_NOTATION, type Notation } from '../exact/notation.ts';
 import { fileBrush } from './brush.ts';
 import { drawSheet } from './drawing.ts';
+import { framedColour, framedEdges, framedTextures, type Framed } from './framed.ts';
 import {
   escaped,
   figuresMarkup,
@@ -22,6 +23,8 @@ export interface SvgOptions {
   readonly notes?: boolean;
   readonly notches?: boolean;
   readonly title?: string;
+  /** Amounts that are framed. */
+  readonly framed?: readonly Framed[];
 }
 
 const GRID = '#e4e1d6';
@@ -35,6 +38,7 @@ export function sheetSvg(sheet: Sheet, trace: Trace, options: SvgOptions = {}): 
     notation = PLAIN_NOTATION,
     notes = true,
     notches = true,
+    framed = [],
   } = options;
   const { width, height, rulings, signs, figures, ...drawing } = drawSheet(sheet, trace);
   const line = timeline(trace);
@@ -52,6 +56,7 @@ export function sheetSvg(sheet: Sheet, trace: Trace, options: SvgOptions = {}): 
     figures: figures.filter(({ entry }) => stateOf(entry) !== 'absent'),
   };
   const body = [
+    framedTextures(framed, 1, framedColour),
     rulingsMarkup(rulings, brush),
     signsMarkup(signs, brush),
     figuresMarkup(
@@ -65,6 +70,7 @@ export function sheetSvg(sheet: Sheet, trace: Trace, options: SvgOptions = {}): 
     const links = drawing.links.filter((link) => isLinkShown(link, step));
     body.push(notesMarkup(said, brush), linksMarkup(links, step, brush));
   }
+  body.push(framedEdges(framed, 1, framedColour));
   return page(width, height, square, body, options.title ?? trace.method);
 }
 

@@ -17,6 +17,7 @@ import { MathText } from '../../ui/math-text.tsx';
 import { Spoken } from '../../ui/spoken.tsx';
 import type { Paper } from '../../worked/work.ts';
 import { exampleOf, lawsOf, mediaOf, scopeOf } from './example.ts';
+import { UNLIT } from '../../worked/lit.ts';
 import './methods.css';
 
 const FAMILIES: Record<string, string> = {
@@ -69,8 +70,6 @@ const MEDIA: Record<Method['medium'], string> = {
   'in the head': 'in the head; only the answer is written',
   either: 'in the head or on paper',
 };
-
-const NOTHING = { frames: [], held: new Set<never>() };
 
 /** One method told in full. */
 function MethodSheet({ method }: { readonly method: Method }) {
@@ -126,7 +125,7 @@ function WorkedExample({ method, example }: WorkedExampleProps) {
         <SheetView
           paper={paper}
           step={paper.last}
-          lit={NOTHING}
+          lit={UNLIT}
           notation={notation}
           notes={notes}
           notches={notches}

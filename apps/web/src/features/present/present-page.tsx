@@ -17,6 +17,7 @@ import { IconCommand } from '../../commands/icon-command.tsx';
 import { Sentence } from '../../paper/sentence.tsx';
 import { PointableStage } from '../../paper/pointable-stage.tsx';
 import { useLit } from '../../paper/use-lit.ts';
+import { FramedList } from '../../paper/framed-list.tsx';
 import { MathText } from '../../ui/math-text.tsx';
 import { Announcer } from '../../paper/announcer.tsx';
 import { SharedPicture } from '../../pictures/lazy-picture.ts';
@@ -43,6 +44,7 @@ export function PresentPage() {
           {unit && ` · in ${unit}`}
         </p>
         <Pointed />
+        <FramedList />
         <span className="spacer" />
         <VoiceSwitch />
         <ToggleButton
@@ -53,11 +55,13 @@ export function PresentPage() {
         >
           picture
         </ToggleButton>
-        <IconCommand id="start" icon={<FirstPageIcon />} />
-        <IconCommand id="back" icon={<NavigateBeforeIcon />} />
-        <IconCommand id="next" icon={<NavigateNextIcon />} />
-        <IconCommand id="end" icon={<LastPageIcon />} />
-        <IconCommand id="bench" icon={<CloseIcon />} />
+        <span className="present-tools">
+          <IconCommand id="start" icon={<FirstPageIcon />} />
+          <IconCommand id="back" icon={<NavigateBeforeIcon />} />
+          <IconCommand id="next" icon={<NavigateNextIcon />} />
+          <IconCommand id="end" icon={<LastPageIcon />} />
+          <IconCommand id="bench" icon={<CloseIcon />} />
+        </span>
       </header>
       <div className="present-papers">
         {shown.map((paper) => (

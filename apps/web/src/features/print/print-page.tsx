@@ -6,6 +6,7 @@ import {
   lawName,
   termTextsOf,
   sayMarked,
+  schoolsOf,
   scriptOf,
   Exact,
   type Agreement,
@@ -22,6 +23,7 @@ import { MathText } from '../../ui/math-text.tsx';
 import { Spoken } from '../../ui/spoken.tsx';
 import {
   useChoice,
+  useFramed,
   useNotation,
   useSpeaker,
   useSteps,
@@ -33,14 +35,15 @@ import { slipNames } from '../../worked/slip-names.ts';
 import type { Paper } from '../../worked/work.ts';
 import { isPlain } from '../../certificate/plain-terms.ts';
 import { certified } from '../../certificate/certified.ts';
+import { framedOn, UNLIT } from '../../worked/lit.ts';
 import { estimateLine } from '../../worked/estimate-line.ts';
 import { USUAL, type Choices, type Extent } from './choices.ts';
 import { PrintControls } from './print-controls.tsx';
 import { CostTable } from '../../ui/cost-table.tsx';
 import { PrintedChecks } from './printed-checks.tsx';
+import { FramedList } from '../../paper/framed-list.tsx';
 import './print.css';
 
-const NOTHING = { frames: [], held: new Set<never>() };
 const SQUARE = 24;
 /** Widest a sheet may be on a page, in pixels. */
 const WIDEST = 660;
@@ -86,6 +89,7 @@ export function PrintPage() {
           sentences={parts.has('sentences')}
         />
       ))}
+      <FramedList />
       {finished && parts.has('reasons') && <PrintedAgreement without={without} />}
       {finished && parts.has('costs') && shown.length > 0 && <CostTable papers={shown} />}
       {parts.has('checks') && <PrintedChecks />}
@@ -117,6 +121,7 @@ function PrintedPaper({ paper, extent, sentences }: PrintedPaperProps) {
   const steps = useSteps();
   const { notes, notches } = useSettings();
   const notation = useNotation();
+  const framed = useFramed();
   const say = useSpeaker();
   const voice = useVoice();
   const step = { blank: 0, now: steps[paper.index]!, finished: paper.last }[extent];
@@ -126,7 +131,7 @@ function PrintedPaper({ paper, extent, sentences }: PrintedPaperProps) {
     <section className="printed-paper">
       <h2>{paper.method.name}</h2>
       <p className="caption">
-        {paper.method.schools
+        {schoolsOf(paper.method, trace.problem)
           .map(({ id, label, options }) => {
             const chosen = options.find((option) => option.id === trace.school[id]);
             return `${label.toLowerCase()}: ${chosen?.label ?? ''}`;
@@ -141,7 +146,7 @@ function PrintedPaper({ paper, extent, sentences }: PrintedPaperProps) {
         <SheetView
           paper={paper}
           step={step}
-          lit={NOTHING}
+          lit={{ ...UNLIT, framed: framedOn(paper, framed, step) }}
           notation={notation}
           notes={notes}
           notches={notches}

@@ -10,6 +10,7 @@ import { IconCommand } from '../../../commands/icon-command.tsx';
 import { useWorked } from '../../../worked/use-worked.ts';
 import { WhenOpened } from '../../../ui/when-opened.tsx';
 import { BaseChip } from './base-chip.tsx';
+import { OneLine } from '../../../ui/one-line.tsx';
 import { MathText } from '../../../ui/math-text.tsx';
 import { ReadingChip } from './reading-chip.tsx';
 import { BenchMenu } from './bench-menu.tsx';
@@ -48,7 +49,7 @@ function AroundProblem() {
         <button type="button" className="link caption story" onClick={() => setAbout(true)}>
           <MathText text={story || 'what do the numbers stand for?'} />
         </button>
-        <span className="chips">
+        <OneLine name="about these numbers" className="chips">
           {swap.can && (
             <button
               type="button"
@@ -68,7 +69,7 @@ function AroundProblem() {
             {unit ? `unit: ${unit}` : 'unit?'}
           </button>
           <ContextNotes problem={problem} />
-        </span>
+        </OneLine>
       </div>
       {scriptOf(problem) === 'terms' ? null : <EstimateStrip />}
       <span className="spacer" />

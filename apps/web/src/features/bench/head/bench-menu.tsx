@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useSession } from '../../../store/session-store.ts';
 import { useSettings } from '../../../store/settings-store.ts';
 import { Menu, type MenuEntry } from '../../../ui/menu.tsx';
-import { useWorked } from '../../../worked/use-worked.ts';
+import { useFramed, useWorked } from '../../../worked/use-worked.ts';
 import { command, sceneNow } from '../../../commands/commands.ts';
 import { keyText } from '../../../commands/keys.ts';
 import { useGo } from '../../../commands/scene.tsx';
@@ -15,10 +15,11 @@ export function BenchMenu({ onAbout }: { readonly onAbout: () => void }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const go = useGo();
   const worked = useWorked();
+  const framed = useFramed();
   const settings = useSettings();
   const { notes, notches } = settings;
   const save = (as: Export) => {
-    void import('./exports.ts').then(({ exportAs }) => exportAs(as, worked, settings));
+    void import('./exports.ts').then(({ exportAs }) => exportAs(as, framed, worked, settings));
   };
   const run = (id: string) => command(id).run(sceneNow(go));
   const close = () => setAnchor(null);

@@ -8,6 +8,7 @@ import {
 import { dispatch, useComparison } from '../../../store/comparison-store.ts';
 import { changed } from '../../../store/edits.ts';
 import { withEstimate } from '../../../store/content.ts';
+import { OneLine } from '../../../ui/one-line.tsx';
 import { MathText } from '../../../ui/math-text.tsx';
 import { useSpeaker, useSteps, useWorked } from '../../../worked/use-worked.ts';
 import { worthOf } from './estimate-worth.ts';
@@ -42,7 +43,7 @@ export function EstimateStrip() {
             ? 'estimate first?'
             : 'an estimate?'}
       </span>
-      <span className="estimate-line">
+      <OneLine name="about the estimate" className="estimate-line">
         {isOffered ? (
           <EstimateText estimate={shown} problem={problem} />
         ) : (
@@ -64,7 +65,7 @@ export function EstimateStrip() {
             </button>
           </>
         )}
-      </span>
+      </OneLine>
     </div>
   );
 }

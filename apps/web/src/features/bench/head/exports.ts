@@ -9,6 +9,7 @@ import {
 import { currentDocument } from '../../../store/comparison-store.ts';
 import type { Settings } from '../../../store/settings-store.ts';
 import { download, fileName } from '../../../ui/download.ts';
+import { framedOn, type FramedSubject } from '../../../worked/lit.ts';
 import type { Worked } from '../../../worked/work.ts';
 
 /** What can be exported of the open comparison. */
@@ -17,6 +18,7 @@ export type Export = 'json' | 'markdown' | 'latex' | 'svg';
 /** Exports the open comparison in her words, as it stands. */
 export function exportAs(
   as: Export,
+  framed: readonly FramedSubject[],
   { comparison, papers, problem }: Worked,
   { words, notes, notches }: Pick<Settings, 'words' | 'notes' | 'notches'>,
 ): void {
@@ -32,10 +34,12 @@ export function exportAs(
     case 'latex':
       return download(name('tex'), reasonsLatex(reasonsOf(comparison), names), 'text/x-tex');
     case 'svg':
-      for (const { id, method, sheet, lane, index } of papers) {
+      for (const paper of papers) {
+        const { id, method, sheet, lane, index } = paper;
         const svg = sheetSvg(sheet, lane.trace, {
           step: document.steps[id] ?? 0,
           notation,
+          framed: framedOn(paper, framed, document.steps[paper.id] ?? 0),
           notes,
           notches,
           title: `${method.name}, ${document.problem}`,

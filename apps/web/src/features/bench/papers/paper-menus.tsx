@@ -1,4 +1,4 @@
-import { refusalText, registry, type Method, type SchoolSpec } from '@levee/core';
+import { refusalText, registry, schoolsOf, type Method, type SchoolSpec } from '@levee/core';
 import { memo, useEffect, useRef, useState } from 'react';
 import { dispatch } from '../../../store/comparison-store.ts';
 import { withoutSlip, withPaper, withSchool } from '../../../store/content.ts';
@@ -105,11 +105,9 @@ export const SchoolMenus = memo(function SchoolMenus({ paper }: { readonly paper
   const order = useChoice(paper)?.order.length ?? 0;
   return (
     <span className="schools">
-      {paper.method.schools
-        .filter(({ matters }) => matters?.(paper.lane.trace.problem) ?? true)
-        .map((school) => (
-          <SchoolMenu key={school.id} paper={paper} school={school} />
-        ))}
+      {schoolsOf(paper.method, paper.lane.trace.problem).map((school) => (
+        <SchoolMenu key={school.id} paper={paper} school={school} />
+      ))}
       <HopsButton paper={paper} />
       {order > 0 && (
         <button

@@ -10,7 +10,8 @@ import {
   type Subject,
   type TermSet,
 } from '@levee/core';
-import { useSession } from '../../../store/session-store.ts';
+import { FramedList } from '../../../paper/framed-list.tsx';
+import { samePointed, useSession } from '../../../store/session-store.ts';
 import { lightOf, type Light } from '../../../worked/lit.ts';
 import { MathText } from '../../../ui/math-text.tsx';
 import { useSpeaker, useSteps, useSubject, useWorked } from '../../../worked/use-worked.ts';
@@ -28,6 +29,7 @@ export function WorthPanel() {
       <h2>
         What this is worth {pinned && <span className="caption">held fast · Esc lets go</span>}
       </h2>
+      <FramedList />
       {subject ? <Found subject={subject} /> : <Hint />}
     </section>
   );
@@ -48,6 +50,10 @@ function Found({ subject }: { readonly subject: Subject }) {
   const steps = useSteps();
   const say = useSpeaker();
   const workNext = useCommand('work-next');
+  const frame = useCommand('frame');
+  const isFramed = useSession(
+    ({ framed, pointed }) => pointed !== null && framed.some(({ at }) => samePointed(at, pointed)),
+  );
   const paper = subject.lane === null ? null : worked.papers[subject.lane]!;
   const story =
     paper && subject.entry ? entryStory(paper, subject.entry, steps[paper.index]!, say) : null;
@@ -63,6 +69,9 @@ function Found({ subject }: { readonly subject: Subject }) {
             text={paper ? (story?.name ?? groupName(paper, subject, say)) : 'on the shared picture'}
           />
         </span>
+        <button type="button" className="chip" aria-pressed={isFramed} onClick={frame.run}>
+          {isFramed ? 'framed' : 'frame it'} · i
+        </button>
         {workNext.can && (
           <button type="button" className="chip" onClick={workNext.run}>
             work this next · w
