@@ -75,7 +75,7 @@ describe('expressions with letters', () => {
 
   it('are the same as numbers where x is ten', async () => {
     await openComparison(server, page, 'Sandbags, ten read as x');
-    await page.press('read x as ten');
+    await page.pressChip('read x as ten');
     await page.waitText('.gauge-total', /^2668$/);
     await page.waitTexts('.paper .method-name', ['Grid', 'Crosswise', 'Partial products']);
     await page.keys('y');

@@ -165,7 +165,7 @@ describe('other bases', () => {
     await openComparison(server, page, '1670_8');
     await page.keys(Key.END);
     await page.waitText('.gauge-total', /^210$/);
-    await page.press('base 8');
+    await page.pressChip('base 8');
     await page.find('[role="menu"]');
     const ten = await page.control('base ten952 ÷ 7');
     await ten.click();

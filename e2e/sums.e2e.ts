@@ -244,7 +244,7 @@ describe('context', () => {
     await openComparison(server, page, '38-52');
     const note = await page.find('.chip.warning');
     expect(await note.getAttribute('aria-label')).toMatch(/Only 38 stakes are there/);
-    await page.press('unit: stakes');
+    await page.pressChip('unit: stakes');
     await page.press(
       'counted in wholes: they cannot be split, and there are never fewer than none',
     );
@@ -293,10 +293,10 @@ describe('products in other ways', () => {
 
   it('are rewritten in another base and back under the same papers', async () => {
     await openComparison(server, page, '26 × 34');
-    await page.press('base ten');
+    await page.pressChip('base ten');
     await page.press('base 211010_2 × 100010_2');
     await page.waitText('.gauge-total', /^1101110100$/);
-    await page.press('base 2');
+    await page.pressChip('base 2');
     await page.press('base ten26 × 34');
     await page.waitText('.gauge-total', /^884$/);
     await page.waitTexts('.paper .method-name', ['Halving, doubling', 'Halving, doubling', 'Grid']);

@@ -93,13 +93,13 @@ describe('a lost server', () => {
     const { id } = await openFirst();
     expect(await server.stop()).toBe(0);
     await page.keys(Key.END);
-    await page.press('swap factors');
+    await page.pressChip('swap factors');
     await page.waitText('[data-keeping]', /kept here only/);
     await server.start();
     await page.waitText('[data-keeping]', /^kept \d/);
     const kept = await server.json<Stored>(`comparisons/${id}`);
     expect(kept.document.problem).toBe('58 × 46');
-    await page.press('swap factors');
+    await page.pressChip('swap factors');
     await page.waitText('[data-keeping]', /^kept \d/);
   });
 

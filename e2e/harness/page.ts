@@ -136,6 +136,15 @@ export class Page {
     await (await this.control(name)).click();
   }
 
+  /** The same for a chip of the head, which may lie behind "more". */
+  async pressChip(name: string): Promise<void> {
+    const [more] = await this.driver.findElements(
+      By.css('[aria-label="more about these numbers"]'),
+    );
+    if (more) await more.click();
+    await this.press(name);
+  }
+
   async click(css: string): Promise<void> {
     await (await this.find(css)).click();
   }

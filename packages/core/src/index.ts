@@ -95,6 +95,7 @@ export {
 } from './sheet/framed.ts';
 export { sheetSvg } from './sheet/svg-sink.ts';
 export { sheetText } from './sheet/text-sink.ts';
+export { paperRows } from './sheet/rows.ts';
 export { givenState, markState, timeline, type Timeline } from './sheet/visible.ts';
 export { blockPlaces, blocksAt, type BlockRun } from './ground/blocks.ts';
 export { lineAt, lineExtent, type LineHop, type LineSegment } from './ground/line.ts';

@@ -7,6 +7,7 @@ import { Latest } from './latest.tsx';
 import { OpenComparison } from './open-comparison.tsx';
 import { Opening } from './opening.tsx';
 import { Shell } from './shell.tsx';
+import { ViewFocus } from './view-focus.tsx';
 
 const MethodsPage = lazy(async () => ({
   default: (await import('../features/methods/methods-page.tsx')).MethodsPage,
@@ -53,6 +54,7 @@ export function Screens() {
         </Route>
       </Routes>
       <Notices />
+      <ViewFocus />
     </Suspense>
   );
 }

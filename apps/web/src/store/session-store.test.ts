@@ -1,4 +1,4 @@
-import { MOST_FRAMED, type EntryId, type PaperId } from '@levee/core';
+import { MOST_FRAMED, type EntryId } from '@levee/core';
 import { workedWith } from '../testing/scene.ts';
 import {
   enterComparison,

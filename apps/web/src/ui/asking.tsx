@@ -1,5 +1,5 @@
 import { Button, DialogActions } from '@mui/material';
-import { useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 
 export interface AskingState {
   /** Whether it is asked what becomes of what was typed. */
@@ -13,10 +13,18 @@ export interface AskingState {
 /** A dialog that is left by Esc or by a click beside it asks before what was typed is thrown away. */
 export function useAsking(hasTyped: boolean, close: () => void): AskingState {
   const [asks, setAsks] = useState(false);
+  const typing = useRef<Element>(null);
+  const ask = () => {
+    if (!asks) typing.current = document.activeElement;
+    setAsks(!asks);
+  };
   return {
     asks: asks && hasTyped,
-    close: () => (hasTyped ? setAsks(!asks) : close()),
-    goOn: () => setAsks(false),
+    close: () => (hasTyped ? ask() : close()),
+    goOn: () => {
+      setAsks(false);
+      if (typing.current instanceof HTMLElement) typing.current.focus();
+    },
     throwAway: close,
   };
 }

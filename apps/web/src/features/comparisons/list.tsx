@@ -14,6 +14,7 @@ import {
 import { closeComparison } from '../../store/keeping.ts';
 import { download, fileName } from '../../ui/download.ts';
 import { notify } from '../../ui/notices.tsx';
+import { useRefocus } from '../../ui/use-refocus.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 
 export interface ListProps {
@@ -33,9 +34,13 @@ function emptyText({ search, kind, method, tag, deleted }: Wanted): string {
 
 /** The comparisons that were found, a row each; a click on a column sorts by it. */
 export function List({ found, wanted, want, reload }: ListProps) {
+  const list = useRefocus<HTMLTableElement>(
+    found.items.length,
+    'tbody .actions button:last-of-type',
+  );
   if (found.items.length === 0) return <p className="empty">{emptyText(wanted)}</p>;
   return (
-    <table className="list">
+    <table className="list" ref={list}>
       <thead>
         <tr>
           <Sorted by="title" first="asc" {...{ wanted, want }}>

@@ -50,6 +50,7 @@ function AroundProblem() {
           <MathText text={story || 'what do the numbers stand for?'} />
         </button>
         <OneLine name="about these numbers" className="chips">
+          <ContextNotes problem={problem} />
           {swap.can && (
             <button
               type="button"
@@ -68,7 +69,6 @@ function AroundProblem() {
           <button type="button" className="chip" onClick={() => setAbout(true)}>
             {unit ? `unit: ${unit}` : 'unit?'}
           </button>
-          <ContextNotes problem={problem} />
         </OneLine>
       </div>
       {scriptOf(problem) === 'terms' ? null : <EstimateStrip />}

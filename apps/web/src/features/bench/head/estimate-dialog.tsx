@@ -23,6 +23,7 @@ import { useState } from 'react';
 import { useComparison } from '../../../store/comparison-store.ts';
 import { useSession } from '../../../store/session-store.ts';
 import { useSpeaker, useSteps, useWorked } from '../../../worked/use-worked.ts';
+import { Asking, useAsking } from '../../../ui/asking.tsx';
 import { enterGoesOn } from '../../../ui/next-field.ts';
 import { worthOf } from './estimate-worth.ts';
 import { record } from './estimate-strip.tsx';
@@ -31,11 +32,7 @@ import { operandLabel } from './operand-label.ts';
 export function EstimateDialog() {
   const open = useSession((session) => session.dialog === 'estimate');
   const close = () => useSession.setState({ dialog: null });
-  return (
-    <Dialog open={open} onClose={close} maxWidth="sm" fullWidth>
-      {open && <EstimateForm close={close} />}
-    </Dialog>
-  );
+  return open ? <EstimateForm close={close} /> : null;
 }
 
 /** `First factor`, `Minuend`, `Addend 3`. */
@@ -48,9 +45,8 @@ function EstimateForm({ close }: { readonly close: () => void }) {
   const { problem, comparison } = useWorked();
   const steps = useSteps();
   const kept = useComparison((state) => state.content.estimate);
-  const [operands, setOperands] = useState<readonly string[]>(
-    kept?.operands ?? proposedOperands(problem),
-  );
+  const [before] = useState<readonly string[]>(kept?.operands ?? proposedOperands(problem));
+  const [operands, setOperands] = useState(before);
   const [judgement, setJudgement] = useState(kept?.judgement ?? '');
   const say = useSpeaker();
   const value = worthOf(problem.kind, operands, problem.base);
@@ -63,45 +59,62 @@ function EstimateForm({ close }: { readonly close: () => void }) {
     record({ operands, value: value.toString(), judgement: judgement.trim(), beforeWorking });
     close();
   };
+  const hasTyped = operands.join(' ') !== before.join(' ') || judgement !== (kept?.judgement ?? '');
+  const asking = useAsking(hasTyped, close);
   return (
-    <form
-      onKeyDown={enterGoesOn}
-      onSubmit={(event) => {
-        event.preventDefault();
-        save();
-      }}
-    >
-      <DialogTitle>Estimate</DialogTitle>
-      <DialogContent>
-        {problem.operands.map((operand, k) => (
-          <OperandChoice
-            key={k}
-            label={fieldLabel(problem, k)}
-            text={operands[k] ?? ''}
-            say={say}
-            choices={roundings(operand, problem.kind).map(({ rule, worth }) => ({
-              rule,
-              text: amountWriter(problem)(worth),
-            }))}
-            fault={worthOf('sum', [operands[k] ?? ''], problem.base) === null}
-            base={problem.base}
-            set={(text) => set(k, text)}
-          />
-        ))}
-        <p className="estimate-result" role="status">
-          {value ? `≈ ${say.worth(value)}` : faultText(problem, operands)}
-          {value && done && <Distance value={value} />}
-        </p>
-        <NearEnough judgement={judgement} judge={setJudgement} />
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={close}>Leave</Button>
-        <Button type="submit" variant="contained" disabled={!value}>
-          Record
-        </Button>
-      </DialogActions>
-    </form>
+    <Dialog open onClose={asking.close} maxWidth="sm" fullWidth>
+      <form
+        onKeyDown={enterGoesOn}
+        onSubmit={(event) => {
+          event.preventDefault();
+          save();
+        }}
+      >
+        <DialogTitle>Estimate</DialogTitle>
+        <DialogContent>
+          <OperandChoices operands={operands} set={set} />
+          <p className="estimate-result" role="status">
+            {value ? `≈ ${say.worth(value)}` : faultText(problem, operands)}
+            {value && done && <Distance value={value} />}
+          </p>
+          <NearEnough judgement={judgement} judge={setJudgement} />
+        </DialogContent>
+        <Asking asking={asking} keep={save}>
+          <DialogActions>
+            <Button onClick={close}>Leave</Button>
+            <Button type="submit" variant="contained" disabled={!value}>
+              Record
+            </Button>
+          </DialogActions>
+        </Asking>
+      </form>
+    </Dialog>
   );
+}
+
+/** A field for each number of the problem, with what it may be rounded to. */
+function OperandChoices(props: {
+  readonly operands: readonly string[];
+  readonly set: (k: number, text: string) => void;
+}) {
+  const { operands, set } = props;
+  const { problem } = useWorked();
+  const say = useSpeaker();
+  return problem.operands.map((operand, k) => (
+    <OperandChoice
+      key={k}
+      label={fieldLabel(problem, k)}
+      text={operands[k] ?? ''}
+      say={say}
+      choices={roundings(operand, problem.kind).map(({ rule, worth }) => ({
+        rule,
+        text: amountWriter(problem)(worth),
+      }))}
+      fault={worthOf('sum', [operands[k] ?? ''], problem.base) === null}
+      base={problem.base}
+      set={(text) => set(k, text)}
+    />
+  ));
 }
 
 /** Her own judgement in her own words, or in words that are often used. */

@@ -1,6 +1,6 @@
 import { litSteps } from '../../../worked/lit.ts';
 import { stepLabels } from '@levee/core';
-import { memo, useLayoutEffect, useMemo, useRef, type RefObject } from 'react';
+import { memo, useLayoutEffect, useMemo, useRef, type KeyboardEvent, type RefObject } from 'react';
 import { dispatch, useComparison } from '../../../store/comparison-store.ts';
 import { stepped } from '../../../store/edits.ts';
 import { useSession } from '../../../store/session-store.ts';
@@ -99,10 +99,30 @@ function Lane({ paper, step, columns, width, blocks }: LaneProps) {
   const lit = useMemo(() => litSteps(paper, subject), [paper, subject]);
   useBlockStates(root, step, lit);
   return (
-    <div className="lane" ref={root}>
+    <div
+      className="lane"
+      ref={root}
+      tabIndex={0}
+      role="group"
+      aria-label={`Steps of ${paper.title}: arrow keys go along them, Enter goes there`}
+      onKeyDown={(event) => goAlong(event, step)}
+    >
       {blocks && <Blocks paper={paper} columns={columns} width={width} />}
     </div>
   );
+}
+
+/** Arrow keys go from block to block, from the last step that is done; the papers stay until one is pressed. */
+function goAlong(event: KeyboardEvent<HTMLDivElement>, step: number): void {
+  const blocks = [...event.currentTarget.querySelectorAll<HTMLElement>('.block')];
+  const at = blocks.indexOf(document.activeElement as HTMLElement);
+  const from = at < 0 ? step - 1 : at;
+  const to = { ArrowRight: from + 1, ArrowLeft: from - 1, Home: 0, End: blocks.length - 1 }[
+    event.key
+  ];
+  if (to === undefined || event.ctrlKey || event.altKey || event.metaKey) return;
+  event.preventDefault();
+  blocks[Math.max(0, Math.min(blocks.length - 1, to))]?.focus();
 }
 
 /** Marks the blocks that are done and those that are lit; touches only what changes. */

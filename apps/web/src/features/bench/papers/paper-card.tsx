@@ -9,6 +9,7 @@ import type { Lit } from '../../../worked/lit.ts';
 import { useActive } from '../../../worked/use-worked.ts';
 import type { Paper } from '../../../worked/work.ts';
 import { CostStrip } from './cost-strip.tsx';
+import { HeardRows } from '../../../paper/heard-rows.tsx';
 import { Sentence } from '../../../paper/sentence.tsx';
 import { HopsStrip } from './hops-strip.tsx';
 import { PointableStage } from '../../../paper/pointable-stage.tsx';
@@ -50,6 +51,7 @@ export const PaperCard = memo(function PaperCard(props: PaperCardProps) {
       </header>
       <PointableStage paper={paper} step={step} lit={lit} most={30} />
       <Sentence paper={paper} step={step} />
+      <HeardRows paper={paper} step={step} />
       {costs ? <CostStrip paper={paper} /> : <div className="cost caption" />}
     </article>
   );

@@ -1,6 +1,7 @@
 import AddIcon from '@mui/icons-material/Add';
 import { useSteps, useWorked } from '../../../worked/use-worked.ts';
 import { useLit } from '../../../paper/use-lit.ts';
+import { useRefocus } from '../../../ui/use-refocus.ts';
 import { PaperCard } from './paper-card.tsx';
 import { IconCommand } from '../../../commands/icon-command.tsx';
 import './papers.css';
@@ -10,8 +11,9 @@ export function Papers({ all }: { readonly all: boolean }) {
   const { papers } = useWorked();
   const steps = useSteps();
   const lit = useLit();
+  const list = useRefocus<HTMLElement>(papers.length, '.stage-wrap');
   return (
-    <section className="papers" aria-label="Papers">
+    <section className="papers" aria-label="Papers" ref={list}>
       {papers.map((paper, k) =>
         all || k === 0 ? (
           <PaperCard
