@@ -155,6 +155,7 @@ export { decodeComparison, readComparison } from './formats/comparison-document.
 export {
   JUDGEMENTS,
   MAX_CHECKS,
+  MAX_EARLIER,
   MAX_PAPERS,
   MAX_TAGS,
   TEXT_LIMITS,

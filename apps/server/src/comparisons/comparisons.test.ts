@@ -46,7 +46,7 @@ describe('a comparison of an earlier version', () => {
 
   it('is taken in and kept in the current one', async () => {
     const { id, document: kept } = await create(early);
-    expect(kept).toEqual({ ...document!, units: [], tags: [], counted: false, checks: [] });
+    expect(kept).toEqual({ ...document!, units: [], tags: [], earlier: [], counted: false, checks: [] });
     const { body } = await server.ask.get(`/api/comparisons/${id}`).expect(200);
     expect((body as Stored).document).toEqual(kept);
   });
@@ -56,7 +56,7 @@ describe('a comparison of an earlier version', () => {
     const rows = server.app.get(DataSource).getRepository(ComparisonEntity);
     await rows.update({ id }, { document: JSON.stringify(early) });
     const { body } = await server.ask.get(`/api/comparisons/${id}`).expect(200);
-    expect((body as Stored).document).toMatchObject({ version: 5, counted: false, checks: [] });
+    expect((body as Stored).document).toMatchObject({ version: 6, counted: false, checks: [] });
     expect((body as Stored).document!.papers[0]).toMatchObject({ hops: [] });
   });
 });

@@ -42,7 +42,8 @@ export function comparison(demo: DemoComparison): ComparisonDocument {
   }));
   return {
     format: 'levee-comparison',
-    version: 5,
+    version: 6,
+    earlier: [],
     pace,
     counted,
     units,

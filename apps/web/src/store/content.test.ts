@@ -40,7 +40,7 @@ describe('content', () => {
     expect(stretched.steps).toEqual({ p1: 4, p2: 0, p3: 0 });
   });
 
-  it('takes another problem: schools stay, estimate and own orders go', () => {
+  it('takes another problem: schools stay, own orders go, and the estimate waits for its computation', () => {
     const chosen = withSchool(content, 'p1', 'carries', 'below');
     const estimated = withEstimate(chosen, {
       operands: ['50', '60'],
@@ -53,6 +53,10 @@ describe('content', () => {
     expect(next.estimate).toBeNull();
     expect(next.papers.map(({ order }) => order.length)).toEqual([0, 0, 0]);
     expect(next.papers[0]!.school['carries']).toBe('below');
+    expect(next.earlier).toEqual([{ problem: content.problem, estimate: estimated.estimate }]);
+    const back = withProblem(next, problemOf(content));
+    expect(back.estimate).toEqual(estimated.estimate);
+    expect(back.earlier).toEqual([]);
   });
 
   it('puts papers away that refuse the problem', () => {

@@ -4,6 +4,7 @@ import {
   scriptOf,
   inBase,
   makeProblem,
+  MAX_EARLIER,
   problemText,
   readProblem,
   registry,
@@ -63,6 +64,7 @@ export function freshDocument(problem?: Problem): ComparisonDocument {
     unit: '',
     units: [],
     tags: [],
+    earlier: [],
     counted: false,
     ...numbers,
   };
@@ -70,8 +72,8 @@ export function freshDocument(problem?: Problem): ComparisonDocument {
 }
 
 /**
- * Another problem under the same methods, as papers of their own. Schools stay; own orders, own hops, slips and the
- * estimate belong to the old numbers and go. Papers whose method refuses the new problem go too; when none is
+ * Another problem under the same methods, as papers of their own. Schools stay; own orders, own hops and slips
+ * belong to the old numbers and go; the estimate stays with its computation and comes back with it. Papers whose method refuses the new problem go too; when none is
  * left, papers that suit the new kind of problem are laid.
  */
 export function withProblem(content: Content, problem: Problem): Content {
@@ -80,10 +82,18 @@ export function withProblem(content: Content, problem: Problem): Content {
     .map((paper) => ({ ...paper, id: UNNAMED, order: [], hops: [], slips: [] }));
   return {
     ...content,
-    problem: problemText(problem),
-    estimate: null,
+    ...estimateOf(content, problemText(problem)),
     papers: papers.length > 0 ? papers : firstPapers(problem),
   };
+}
+
+/** Another computation with the estimate that was made of it before; that of the one before it is kept. */
+function estimateOf({ problem, estimate, earlier }: Content, next: string) {
+  if (next === problem) return { problem, estimate, earlier };
+  const others = earlier.filter((one) => one.problem !== problem && one.problem !== next);
+  const kept = estimate ? [...others, { problem, estimate }].slice(-MAX_EARLIER) : others;
+  const found = earlier.find((one) => one.problem === next)?.estimate ?? null;
+  return { problem: next, estimate: found, earlier: kept };
 }
 
 function firstPapers(problem: Problem): readonly PaperChoice[] {

@@ -3,7 +3,16 @@ import type { CheckRecord, ComparisonDocument, Pace, PaperId } from '@levee/core
 /** What she chose and wrote: the part of a comparison that undo goes through. */
 export type Content = Pick<
   ComparisonDocument,
-  'title' | 'story' | 'unit' | 'units' | 'tags' | 'counted' | 'problem' | 'estimate' | 'papers'
+  | 'title'
+  | 'story'
+  | 'unit'
+  | 'units'
+  | 'tags'
+  | 'counted'
+  | 'problem'
+  | 'estimate'
+  | 'earlier'
+  | 'papers'
 >;
 
 /** How far the papers are: kept with the comparison, but no matter for undo. */
@@ -53,7 +62,8 @@ function numberOf(id: PaperId): number {
 
 export function deskOf(document: ComparisonDocument): Desk {
   const { title, story, unit, units, tags, counted, problem, estimate, papers } = document;
-  const content = { title, story, unit, units, tags, counted, problem, estimate, papers };
+  const { earlier } = document;
+  const content = { title, story, unit, units, tags, counted, problem, estimate, earlier, papers };
   const { steps, pace, checks } = document;
   return { content, progress: { steps, pace }, checks };
 }
@@ -61,7 +71,7 @@ export function deskOf(document: ComparisonDocument): Desk {
 export function documentOf({ content, progress, checks }: Desk): ComparisonDocument {
   const steps = Object.fromEntries(ids(content).map((id) => [id, progress.steps[id] ?? 0]));
   const { pace } = progress;
-  return { format: 'levee-comparison', version: 5, ...content, steps, pace, checks };
+  return { format: 'levee-comparison', version: 6, ...content, steps, pace, checks };
 }
 
 /** What must not be lost when two versions meet: all but how far the papers are. */

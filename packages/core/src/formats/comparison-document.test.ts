@@ -5,7 +5,7 @@ import type { ComparisonDocument } from './comparison-shape.ts';
 
 const document: ComparisonDocument = {
   format: 'levee-comparison',
-  version: 5,
+  version: 6,
   title: 'Sandbags',
   story: 'sandbags on 46 pallets of 58',
   unit: 'bags',
@@ -14,6 +14,12 @@ const document: ComparisonDocument = {
   counted: true,
   problem: '46 × 58',
   estimate: { operands: ['50', '60'], value: '3000', judgement: 'close', beforeWorking: true },
+  earlier: [
+    {
+      problem: '58 × 46',
+      estimate: { operands: ['60', '50'], value: '3000', judgement: '', beforeWorking: false },
+    },
+  ],
   papers: [
     {
       id: 'p1',
@@ -67,7 +73,7 @@ describe('decodeComparison', () => {
       papers: document.papers.map(({ method, school, order }) => ({ method, school, order })),
       steps: [0, 3],
     };
-    const later = new Set(['counted', 'checks', 'units', 'tags']);
+    const later = new Set(['counted', 'checks', 'units', 'tags', 'earlier']);
     const known = Object.fromEntries(Object.entries(old).filter(([field]) => !later.has(field)));
     const read = decodeComparison(JSON.parse(JSON.stringify(known)), registry);
     expect(read.ok && read.document).toEqual({
@@ -76,6 +82,7 @@ describe('decodeComparison', () => {
       checks: [],
       units: [],
       tags: [],
+      earlier: [],
     });
     expect(decodeComparison({ ...known, papers: 'none' }, registry)).toMatchObject({ ok: false });
   });
@@ -94,7 +101,7 @@ describe('decodeComparison', () => {
   const check = document.checks[0]!;
   it.each<[Record<string, unknown>, string, RegExp]>([
     [{ format: 'other' }, 'format', /not a Levee comparison/],
-    [{ version: 6 }, 'version', /version 6 is not known here; versions up to 5 are/],
+    [{ version: 7 }, 'version', /version 7 is not known here; versions up to 6 are/],
     [{ counted: 'yes' }, 'counted', /true or false/],
     [{ checks: [{ ...check, check: 'luck' }] }, 'checks[0].check', /one of/],
     [{ checks: [{ ...check, method: 'magic' }] }, 'checks[0].method', /no method "magic"/],
@@ -193,6 +200,9 @@ describe('decodeComparison', () => {
     }));
     const old = { ...document, version: 2, papers, steps: [0, 3], units: [], tags: [] };
     const read = decodeComparison(old, registry);
-    expect(read).toMatchObject({ ok: true, document: { ...document, units: [], tags: [] } });
+    expect(read).toMatchObject({
+      ok: true,
+      document: { ...document, units: [], tags: [], earlier: [] },
+    });
   });
 });

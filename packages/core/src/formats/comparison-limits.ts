@@ -20,5 +20,7 @@ export const MAX_HOPS = 40;
 export const MAX_SLIPS = 20;
 /** Most characters of a title, story, unit, tag, and of how near is near enough. */
 export const TEXT_LIMITS = { title: 120, story: 400, unit: 40, tag: 30, judgement: 80 } as const;
+/** Most estimates that are kept with computations worked before this one. */
+export const MAX_EARLIER = 40;
 /** Most tags of a comparison. */
 export const MAX_TAGS = 12;

@@ -18,6 +18,7 @@ import { Exact } from '../exact/exact.ts';
 import { LIMITS } from '../problem/limits.ts';
 import {
   MAX_CHECKS,
+  MAX_EARLIER,
   MAX_HOPS,
   MAX_PAPERS,
   MAX_SLIPS,
@@ -87,7 +88,7 @@ const CHECK_RECORD = record({
 /** The open format of a kept comparison: what was chosen, never what can be computed. */
 export const COMPARISON = record({
   format: only('levee-comparison'),
-  version: only(5),
+  version: only(6),
   title: text(TEXT_LIMITS.title),
   story: said('What the numbers stand for, in a line.', text(TEXT_LIMITS.story)),
   unit: said('The unit of the answer.', text(TEXT_LIMITS.unit)),
@@ -102,6 +103,10 @@ export const COMPARISON = record({
   counted: said('Whether the unit is counted in wholes and cannot be split.', flag()),
   problem: text(LIMITS.text),
   estimate: orNull(ESTIMATE),
+  earlier: said(
+    'Estimates of computations that were worked in it before; each comes back with its computation.',
+    listOf(record({ problem: text(LIMITS.text), estimate: ESTIMATE }), { most: MAX_EARLIER }),
+  ),
   papers: listOf(PAPER, { least: 1, most: MAX_PAPERS }),
   steps: said('Steps done, by the ids of papers.', tableOf(count(), paperId())),
   pace: oneOf(PACES),

@@ -35,8 +35,8 @@ function applyProblem(
     ...(content.story + content.unit !== '' && next.story + next.unit === ''
       ? ['Story and unit belong to the other computation and were taken off.']
       : []),
-    ...(content.estimate && !next.estimate
-      ? ['The estimate belongs to the other computation and was taken off.']
+    ...(content.estimate
+      ? [`The estimate stays with ${content.problem} and comes back with it.`]
       : []),
   ];
   const undo = said.length > 0 ? ['Undo brings all back.'] : [];
