@@ -55,7 +55,7 @@ const phrases = definePhrases({
     digit: ({ minuend, subtrahend, to }: TakeValues, say) =>
       `${say.amount(minuend)} − ${say.amount(subtrahend)} = **${say.amount(to)}**.`,
     value: ({ minuend, subtrahend, to }: TakeValues, say) =>
-      `${say.minus(say.amount(minuend), say.amount(subtrahend))} leaves **${say.amount(to)}**.`,
+      `${say.minus(say.amount(minuend), say.amount(subtrahend))} ${to.isNegative ? 'is' : 'leaves'} **${say.amount(to)}**.`,
   },
   'same-change.answer': fixed('answer of the compensation'),
 });

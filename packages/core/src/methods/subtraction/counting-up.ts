@@ -50,6 +50,7 @@ const total: Wording<TotalValues> = {
   digit: ({ hops, to, skipped }, say) => {
     if (hops.length === 0) return `Nothing is ringed: write **${say.amount(to)}**.`;
     const missing = skipped ? ', with one ring passed over' : '';
+    if (hops.length === 1 && !skipped) return `Only one ring: **${say.amount(to)}**.`;
     return `The rings: ${ringSum(hops, (one) => say.amount(one))} = **${say.amount(to)}**${missing}.`;
   },
   value: ({ hops, to, start, target, skipped }, say) => {
