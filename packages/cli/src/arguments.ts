@@ -11,6 +11,7 @@ import {
   type Method,
   type Problem,
   type School,
+  currentSlip,
   readWhere,
   type SlipRequest,
 } from '@levee/core';
@@ -51,7 +52,8 @@ export function schoolArgument(method: Method, pairs: readonly string[]): School
  * either, the first.
  */
 export function slipArgument(method: Method, text: string): SlipRequest {
-  const [slip = '', chance = '1', ...rest] = text.split('@');
+  const [named = '', chance = '1', ...rest] = text.split('@');
+  const slip = currentSlip(named);
   const at = readWhere(chance);
   if (rest.length > 0 || (!at && !/^[1-9]\d{0,5}$/.test(chance))) {
     throw new UsageError(

@@ -39,12 +39,7 @@ describe('levee methods', () => {
     const { methods } = json<{ methods: { id: string; schools: { id: string }[] }[] }>('methods');
     expect(methods.map(({ id }) => id)).toEqual(registry.methods.map(({ id }) => id));
     const column = methods.find(({ id }) => id === 'column-multiplication')!;
-    expect(column.schools.map(({ id }) => id)).toEqual([
-      'carries',
-      'shift',
-      'zero-rows',
-      'on-top',
-    ]);
+    expect(column.schools.map(({ id }) => id)).toEqual(['carries', 'shift', 'zero-rows', 'on-top']);
   });
 
   it('says which accept a problem, and why the others do not', () => {

@@ -30,7 +30,7 @@ export { squareGround, type SquareGround, type SquarePart } from './ground/squar
 export { kindsGround, type KindsGround } from './ground/kinds.ts';
 export { amountWriter, scriptOf, type Script } from './problem/script.ts';
 export { scaleOf, type Scale } from './problem/scale.ts';
-export { readAddress, readWhere, whereText, type Where } from './account/chance.ts';
+export { currentSlip, readAddress, readWhere, whereText, type Where } from './account/chance.ts';
 export { structureOf, type Structure } from './problem/structure.ts';
 export { answerUnit, unitFaultText, type AnswerUnit } from './problem/units.ts';
 export { findingText } from './problem/structure-text.ts';

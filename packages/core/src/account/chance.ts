@@ -52,11 +52,24 @@ export function readWhere(text: string): Where | null {
   return stage === undefined ? { what, at } : { what, at, stage: Number(stage) };
 }
 
-/** Reads `forget-carry@line-1.0`; null for any other text. */
+/** Reads `forget-carry@line-1.0`, also under an earlier id of the slip; null for any other text. */
 export function readAddress(text: string): { readonly slip: string; readonly at: Where } | null {
   const [slip = '', place = '', ...more] = text.split('@');
   const at = readWhere(place);
-  return at && /^[a-z]+(-[a-z]+)*$/.test(slip) && more.length === 0 ? { slip, at } : null;
+  const known = /^[a-z]+(-[a-z]+)*$/.test(slip) && more.length === 0;
+  return at && known ? { slip: currentSlip(slip), at } : null;
+}
+
+/** Ids under which earlier versions wrote a slip, and the idea that it is. */
+const EARLIER: Readonly<Record<string, string>> = {
+  'forget-sum-carry': 'forget-carry',
+  'forget-held': 'forget-carry',
+  'whole-column-total': 'whole-total-in-place',
+};
+
+/** The id of a slip as it is written now. */
+export function currentSlip(id: string): string {
+  return EARLIER[id] ?? id;
 }
 
 /** What the numbers are like at a chance; a learner's habit may go by it. */

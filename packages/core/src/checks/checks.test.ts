@@ -99,10 +99,10 @@ describe('checks', () => {
       ({ opportunity: { slip }, answer, caught }) => `${slip} ${answer} ${caught}`,
     );
     expect(verdicts).toEqual([
-      'whole-column-total 4314 true',
-      'forget-sum-carry 434 false',
-      'whole-column-total 3144 true',
-      'forget-sum-carry 344 false',
+      'whole-total-in-place 4314 true',
+      'forget-carry 434 false',
+      'whole-total-in-place 3144 true',
+      'forget-carry 344 false',
     ]);
   });
 

@@ -1,5 +1,6 @@
 import { refusalText, type Method } from '../methods/method.ts';
 import type { Problem } from '../problem/problem.ts';
+import { slipIdea } from '../slips/catalogue.ts';
 import type { MethodsDocument } from './methods-shape.ts';
 
 /** Methods with their names, schools and slips; with a problem, which accept it and why the others do not. */
@@ -28,9 +29,15 @@ function described(method: Method) {
         reason: option.reason,
       })),
     })),
-    slips: slips.map((slip) => ({ id: slip.id, label: slip.label, mechanism: slip.mechanism })),
+    slips: slips.map(describedSlip),
     ownHops: ownHops ? { name: ownHops.name, hint: ownHops.hint, most: ownHops.most } : null,
   };
+}
+
+/** A slip as this method makes it, with what its idea is like in all methods. */
+function describedSlip({ id, label, mechanism }: Method['slips'][number]) {
+  const { written, effect, often, feature = null } = slipIdea(id);
+  return { id, label, mechanism, written, effect, often, feature };
 }
 
 function acceptance(method: Method, problem: Problem | null) {

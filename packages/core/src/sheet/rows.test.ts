@@ -36,7 +36,7 @@ describe('a paper as rows', () => {
     );
   });
 
-  it('names no place where a number is written whole', () => {
-    expect(rows('grid-multiplication', '46 × 58', 0)[0]).toBe('40, 6');
+  it('names no place for a number of several figures', () => {
+    expect(rows('grid-multiplication', '46 × 58', 0)[0]).toBe('40, 6 in the ones');
   });
 });

@@ -219,10 +219,10 @@ describe('slips in sums', () => {
     [
       'column-addition',
       [
-        'whole-column-total@1 8514',
-        'forget-sum-carry@1 854',
-        'whole-column-total@2 7164',
-        'forget-sum-carry@2 764',
+        'whole-total-in-place@1 8514',
+        'forget-carry@1 854',
+        'whole-total-in-place@2 7164',
+        'forget-carry@2 764',
       ],
     ],
     [

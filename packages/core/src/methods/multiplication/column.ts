@@ -9,7 +9,6 @@ import {
   addColumns,
   addends,
   answerOf,
-  FORGET_SUM_CARRY,
   sumPhrases,
 } from '../shared/add-columns.ts';
 import { COLUMN_SCHOOLS } from './column-schools.ts';
@@ -118,7 +117,8 @@ export const columnMultiplication = defineMethod({
     {
       id: 'forget-carry',
       label: 'Carry not added',
-      mechanism: 'The carry is written or held but not added to the next product.',
+      mechanism:
+        'A carry is written or held, but not added to the next product, or to the next column of the sum.',
     },
     {
       id: 'carry-before-multiplying',
@@ -135,7 +135,6 @@ export const columnMultiplication = defineMethod({
       label: 'Whole product in one place',
       mechanism: 'Both figures are written and nothing is carried, so the line gains a figure.',
     },
-    FORGET_SUM_CARRY,
   ],
   phrases: phrases.book,
   accepts: acceptsProduct,

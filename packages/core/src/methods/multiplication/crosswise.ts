@@ -38,7 +38,7 @@ const gathered: Wording<PlaceValues> = {
     const pairs = digits.length / 2;
     const from = `${pairs === 1 ? 'The one pair' : `The ${pairs} pairs`} of the ${say.places(place)}`;
     const joined =
-      carried > 0 && slip !== 'forget-held'
+      carried > 0 && slip !== 'forget-carry'
         ? ` with the ${say.count(carried, place)} ${say.carried}`
         : '';
     const sum = `${from}${joined} ${pairs === 1 && joined === '' ? 'makes' : 'make'} **${say.count(total, place)}**`;
@@ -52,7 +52,7 @@ function pairText(digits: readonly string[], carried: number, slip: string, say:
     { length: digits.length / 2 },
     (_, k) => `${digits[2 * k]}${say.times}${digits[2 * k + 1]}`,
   );
-  const joined = carried > 0 && slip !== 'forget-held' ? [`(${say.number(carried)})`] : [];
+  const joined = carried > 0 && slip !== 'forget-carry' ? [`(${say.number(carried)})`] : [];
   const all = [...pairs, ...joined];
   return all.length > 7
     ? `${pairs.length} products${joined.length > 0 ? ` + ${joined[0]}` : ''}`
@@ -60,7 +60,7 @@ function pairText(digits: readonly string[], carried: number, slip: string, say:
 }
 
 function tail(slip: string): string {
-  if (slip === 'forget-held') return ', and what was held is forgotten';
+  if (slip === 'forget-carry') return ', and what was held is forgotten';
   if (slip === 'miss-pair') return ', with one pair missed';
   return '';
 }
@@ -141,7 +141,7 @@ export const crosswise = defineMethod({
   ],
   slips: [
     {
-      id: 'forget-held',
+      id: 'forget-carry',
       label: 'Held number not added',
       mechanism: 'What was carried to this place does not join its pairs.',
     },
@@ -232,7 +232,7 @@ function fromTheOnes(
   let carried = 0;
   for (let place = 0; place < places; place++) {
     const { takes, digits, count, missed } = gatherPlace(scribe, factors, place);
-    const forgotten = scribe.slip('forget-held', carried > 0, {
+    const forgotten = scribe.slip('forget-carry', carried > 0, {
       at: where('place', place),
       features: carryFeatures(carried),
     });
@@ -257,7 +257,7 @@ function fromTheOnes(
         keep,
         last,
         written: isWritten,
-        slip: forgotten ? 'forget-held' : missed ? 'miss-pair' : '',
+        slip: forgotten ? 'forget-carry' : missed ? 'miss-pair' : '',
       }),
     });
     carry = keep > 0 ? marks.at(-1)! : null;
@@ -304,7 +304,7 @@ function fromTheLeft(
   let total = Exact.ZERO;
   for (let place = places - 1; place >= 0; place--) {
     const { takes, digits, count, missed } = gatherPlace(scribe, factors, place);
-    const forgotten = scribe.slip('forget-held', so !== null && !total.isZero, {
+    const forgotten = scribe.slip('forget-carry', so !== null && !total.isZero, {
       at: where('place', place),
     });
     const from = forgotten ? Exact.ZERO : total;
@@ -334,7 +334,7 @@ function fromTheLeft(
         place,
         from,
         to: total,
-        slip: forgotten ? 'forget-held' : missed ? 'miss-pair' : '',
+        slip: forgotten ? 'forget-carry' : missed ? 'miss-pair' : '',
       }),
     });
     so = mark!;

@@ -50,13 +50,13 @@ const column: Wording<ColumnValues> = {
 export const sumPhrases = definePhrases({ 'sum.column': column });
 
 export const FORGET_SUM_CARRY: SlipSpec = {
-  id: 'forget-sum-carry',
-  label: 'Carry of the sum forgotten',
-  mechanism: 'A carry between two columns of the final sum is not added.',
+  id: 'forget-carry',
+  label: 'Carry not added',
+  mechanism: 'A carry between two columns of the sum is not added.',
 };
 
 export const WHOLE_COLUMN_TOTAL: SlipSpec = {
-  id: 'whole-column-total',
+  id: 'whole-total-in-place',
   label: 'Whole total of a column in one place',
   mechanism: 'Both figures of a column’s total are written, so that all places after it move up.',
 };

@@ -1,0 +1,75 @@
+import { addressText, readWhere } from '../account/chance.ts';
+import { leaksOf } from '../account/leaks.ts';
+import { Exact } from '../exact/exact.ts';
+import { registry } from '../methods/index.ts';
+import { problemValue } from '../problem/problem.ts';
+import { problemFrom, worked } from '../testing/work.ts';
+import { SLIP_IDEAS, slipIdea } from './catalogue.ts';
+import type { SlipExample, SlipIdea } from './slip-idea.ts';
+
+type Case = readonly [slip: string, method: string, problem: string, at: string, of: SlipExample];
+
+const cases = SLIP_IDEAS.flatMap(({ id, examples }) =>
+  examples.map((of): Case => [id, of.method ?? '', of.problem, of.at, of]),
+);
+
+/** Whether a method can make a slip. */
+function canMake(method: string, slip: string): boolean {
+  return registry.methods.some(
+    ({ id, slips }) => id === method && slips.some((one) => one.id === slip),
+  );
+}
+
+const built = cases.filter(([slip, method]) => canMake(method, slip));
+const others = cases.filter(([slip, method]) => !canMake(method, slip));
+
+describe('the catalogue of slips', () => {
+  it('has one idea an id, each told in sentences', () => {
+    const ids = SLIP_IDEAS.map(({ id }) => id);
+    expect(new Set(ids).size).toBe(ids.length);
+    for (const { id, label, mechanism, written } of SLIP_IDEAS) {
+      expect(id).toMatch(/^[a-z]+(-[a-z]+)*$/);
+      expect(label).toMatch(/[^.]$/);
+      expect(mechanism).toMatch(/^[A-Z0-9].*\.$/);
+      expect(written).toMatch(/^\S.*\.$/);
+    }
+    expect(() => slipIdea('no-such-slip')).toThrow(/no-such-slip/);
+  });
+
+  it('has every slip of every method, with an example for it', () => {
+    const shown = new Set(cases.map(([slip, method]) => `${method} ${slip}`));
+    const all = registry.methods.flatMap(({ id, slips }) =>
+      slips.map((slip) => `${id} ${slip.id}`),
+    );
+    expect(all.filter((one) => !shown.has(one))).toEqual([]);
+  });
+
+  it.each(built)('makes %s by %s in %s at %s as it says', (slip, id, text, place, of) => {
+    const method = registry.get(id);
+    const options = {
+      school: { ...method.defaultSchool, ...of.school },
+      slips: [{ slip, at: readWhere(place)! }],
+    };
+    const trace = worked(id, text, options);
+    expect(trace.answer.toString()).toBe(of.answer);
+    expect(method.light(problemFrom(text), options).answer.toString()).toBe(of.answer);
+    const leaked = Exact.sum(leaksOf(trace).map(({ amount }) => amount));
+    if (trace.problem.kind !== 'quotient') {
+      expect(trace.total.plus(leaked).toString()).toBe(of.answer);
+    }
+    expect(trace.opportunities.map(addressText)).toContain(`${slip}@${place}`);
+  });
+
+  it.each(others)('tells what %s by %s in %s at %s would give', (slip, id, text, place, of) => {
+    const problem = problemFrom(text);
+    if (id !== '') expect(registry.get(id).accepts(problem).ok).toBe(true);
+    expect(readWhere(place)).not.toBeNull();
+    if (!/^-?\d+(\/\d+)?$/.test(of.answer)) return;
+    const right = Exact.parse(of.answer).equals(problemValue(problem));
+    expect(right).toBe(!changesAmount(slipIdea(slip)));
+  });
+});
+
+function changesAmount({ effect }: SlipIdea): boolean {
+  return effect === 'amount';
+}
