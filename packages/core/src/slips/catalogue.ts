@@ -31,6 +31,12 @@ export const SLIP_IDEAS: readonly SlipIdea[] = [
 
 const BY_ID = new Map(SLIP_IDEAS.map((idea) => [idea.id, idea]));
 
+/** A slip of a method as the catalogue tells it. */
+export function slipOf(id: string): Pick<SlipIdea, 'id' | 'label' | 'mechanism'> {
+  const { label, mechanism } = slipIdea(id);
+  return { id, label, mechanism };
+}
+
 /** The idea of a slip; RangeError for an id that is not in the catalogue. */
 export function slipIdea(id: string): SlipIdea {
   const idea = BY_ID.get(id);

@@ -8,15 +8,8 @@ import type { Sheet } from '../../sheet/sheet.ts';
 import { defineMethod } from '../method.ts';
 import { placeRule, placeSquare } from '../shared/place-columns.ts';
 import { acceptsDifference, mostPlaces } from '../shared/sums.ts';
-import {
-  FILLED,
-  LENDER_NOT_REDUCED,
-  Minuend,
-  move,
-  REGROUP,
-  SMALLER_FROM_LARGER,
-  type WritePlace,
-} from './regrouping.ts';
+import { FILLED, Minuend, move, REGROUP, REGROUPING_SLIPS, type WritePlace } from './regrouping.ts';
+import { columnSlip, COLUMN_SLIPS, slippedColumn, slippedResult } from './column-slips.ts';
 import {
   answerPlaces,
   columnDifference,
@@ -24,11 +17,13 @@ import {
   groupColumns,
   minusSign,
   openTwoRows,
+  type TwoNumbers,
 } from './two-rows.ts';
 
 const phrases = definePhrases({
   'decomposition.move': move,
   'decomposition.column': columnDifference,
+  'decomposition.slipped': slippedColumn,
   'decomposition.pair': columnName,
   'decomposition.regrouped': fixed('the minuend as it is regrouped'),
   'decomposition.answer': fixed('answer of the decomposition'),
@@ -48,7 +43,7 @@ export const decomposition = defineMethod({
   direction: 'from the ones to the left; the scan from the largest place down',
   freeOrder: false,
   schools: [REGROUP, FILLED],
-  slips: [SMALLER_FROM_LARGER, LENDER_NOT_REDUCED],
+  slips: [...REGROUPING_SLIPS, ...COLUMN_SLIPS],
   phrases: phrases.book,
   accepts: acceptsDifference(false),
   work,
@@ -57,7 +52,6 @@ export const decomposition = defineMethod({
 
 function work(scribe: Scribe, problem: Problem, school: School): Trace {
   const numbers = openTwoRows(scribe, problem);
-  const { subtrahend } = numbers;
   const minuend = new Minuend(
     scribe,
     numbers,
@@ -78,34 +72,49 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   numbers.minuend.digits.forEach((_, place) => {
     if (!scans) minuend.repair(place, false);
     minuend.chanceAt(place);
-    const top = minuend.counts[place]!;
-    const bottom = digitAt(subtrahend, place);
-    const reversed = top < bottom;
-    const result = Math.abs(top - bottom);
-    const isWritten = result > 0 || place < significant;
-    const bare = place >= subtrahend.digits.length;
-    const [mark] = scribe.step({
-      law: 'evaluate',
-      phase: { kind: 'difference', serves: place },
-      takes: [...minuend.at(place), ...(bare ? [] : [scribe.owes(1, place)])],
-      writes: isWritten ? [answerFigure(result, place)] : [],
-      phrase: phrase('decomposition.column', {
-        top,
-        bottom,
-        result,
-        place,
-        bare,
-        written: isWritten,
-        slip: reversed ? SMALLER_FROM_LARGER.id : '',
-      }),
-    });
-    if (mark) answer.push(mark);
+    answer.push(...writeColumn(scribe, numbers, minuend, place, place < significant));
   });
   groupColumns(scribe, numbers, (place) => phrase('decomposition.pair', { place }));
   const regrouped = minuend.regrouped();
   if (regrouped.length > 0)
     scribe.group('regrouped', 'line', regrouped, phrase('decomposition.regrouped', {}));
   return scribe.close(answer, phrase('decomposition.answer', {}));
+}
+
+/** One column subtracted; a zero in front is written only where it is `needed`. */
+function writeColumn(
+  scribe: Scribe,
+  { subtrahend }: TwoNumbers,
+  minuend: Minuend,
+  place: number,
+  needed: boolean,
+): readonly Mark[] {
+  const bare = place >= subtrahend.digits.length;
+  const [top, bottom] = [minuend.counts[place]!, digitAt(subtrahend, place)];
+  const over = minuend.counts.slice(place);
+  const column = { place, top, bottom, bare, over, subtrahend: subtrahend.digits };
+  const slip = columnSlip(scribe, column, minuend.features(place));
+  const left = minuend.leftShort.get(place) ?? '';
+  const due = left === 'zero-minus-is-zero' ? 0 : Math.abs(top - bottom);
+  const result = slip ? slippedResult(slip, column) : due;
+  const written = result !== null && (result > 0 || needed || slip !== null);
+  return scribe.step({
+    law: 'evaluate',
+    phase: { kind: 'difference', serves: place },
+    takes: [...minuend.at(place), ...(bare ? [] : [scribe.owes(1, place)])],
+    writes: written ? [answerFigure(result, place)] : [],
+    phrase: slip
+      ? phrase('decomposition.slipped', {
+          ...{ slip, top, bottom, place },
+          lastLower: subtrahend.digits.at(-1)!,
+          result: result ?? 0,
+        })
+      : phrase('decomposition.column', {
+          ...{ top, bottom, bare, place, written },
+          result: due,
+          slip: left,
+        }),
+  });
 }
 
 /** Ten of a place, before the figure that stands there after so many rewritings. */

@@ -10,12 +10,19 @@ import type { Box, Sheet, SheetSign } from '../../sheet/sheet.ts';
 import { defineMethod } from '../method.ts';
 import { acceptsDifference, mostPlaces } from '../shared/sums.ts';
 import { wholeWriting } from '../shared/whole.ts';
-import { LENDER_NOT_REDUCED, Minuend, move, REGROUP, SMALLER_FROM_LARGER } from './regrouping.ts';
-import { columnDifference, columnName, groupColumns, twoNumbers } from './two-rows.ts';
+import { Minuend, move, REGROUP, REGROUPING_SLIPS } from './regrouping.ts';
+import {
+  columnDifference,
+  columnName,
+  groupColumns,
+  twoNumbers,
+  type TwoNumbers,
+} from './two-rows.ts';
 
 type PartValues = {
   readonly topCount: number;
   readonly bottomCount: number;
+  readonly result: number;
   readonly place: number;
   readonly slip: string;
 };
@@ -23,15 +30,14 @@ type PartValues = {
 const part: Wording<PartValues> = {
   digit: ({ topCount, bottomCount, place, slip }, say) => {
     const [top, bottom] = [topCount, bottomCount].map((count) => worthAt(count, say.base, place));
+    if (slip === 'zero-minus-is-zero')
+      return `From ${say.amount(top!)} nothing can be taken: write **0**.`;
     const [upper, lower] = slip === '' ? [top!, bottom!] : [bottom!, top!];
     const result = say.amount(upper.minus(lower));
     return `${say.amount(upper)} − ${say.amount(lower)} = **${result}**${slip === '' ? '' : ', the smaller from the larger'}.`;
   },
-  value: ({ topCount: top, bottomCount: bottom, place, slip }, say) =>
-    columnDifference.value(
-      { top, bottom, result: Math.abs(top - bottom), place, bare: false, written: true, slip },
-      say,
-    ),
+  value: ({ topCount: top, bottomCount: bottom, result, place, slip }, say) =>
+    columnDifference.value({ top, bottom, result, place, bare: false, written: true, slip }, say),
 };
 
 const phrases = definePhrases({
@@ -64,7 +70,7 @@ export const expandedSubtraction = defineMethod({
   direction: 'from the ones to the left; the scan from the largest place down',
   freeOrder: false,
   schools: [REGROUP],
-  slips: [SMALLER_FROM_LARGER, LENDER_NOT_REDUCED],
+  slips: REGROUPING_SLIPS,
   phrases: phrases.book,
   accepts: acceptsDifference(false),
   work,
@@ -81,19 +87,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
       scribe.give(row, column, 'operand part', { area: 'given', row, column }),
     ),
   );
-  const minuend = new Minuend(
-    scribe,
-    numbers,
-    (count, place, row, from) =>
-      wholeWriting(
-        'regrouped digit',
-        worthAt(count, base, place),
-        { area: 'regrouped', row, column: place },
-        base,
-        { from },
-      ),
-    (values) => phrase('expanded.move', values),
-  );
+  const minuend = expandedMinuend(scribe, numbers);
   const scans = school['regroup'] === 'scan-first';
   if (scans) minuend.scan();
   const single = numbers.minuend.digits.length === 1;
@@ -102,7 +96,9 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
     minuend.chanceAt(place);
     const top = minuend.counts[place]!;
     const bottom = digitAt(subtrahend, place);
-    const result = worthAt(Math.abs(top - bottom), base, place);
+    const slip = minuend.leftShort.get(place) ?? '';
+    const due = slip === 'zero-minus-is-zero' ? 0 : Math.abs(top - bottom);
+    const result = worthAt(due, base, place);
     const spot = { area: single ? 'answer' : 'difference', row: 0, column: place };
     const [mark] = scribe.step({
       law: 'evaluate',
@@ -115,8 +111,9 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
       phrase: phrase('expanded.part', {
         topCount: top,
         bottomCount: bottom,
+        result: due,
         place,
-        slip: top < bottom ? SMALLER_FROM_LARGER.id : '',
+        slip,
       }),
     });
     const name = phrase('expanded.difference', { place });
@@ -128,6 +125,24 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   if (regrouped.length > 0)
     scribe.group('regrouped', 'line', regrouped, phrase('expanded.regrouped', {}));
   return scribe.close(single ? parts : gathered(scribe, parts), phrase('expanded.answer', {}));
+}
+
+/** The minuend in parts, each written anew with its zeros when it is regrouped. */
+function expandedMinuend(scribe: Scribe, numbers: TwoNumbers): Minuend {
+  const { base } = scribe;
+  return new Minuend(
+    scribe,
+    numbers,
+    (count, place, row, from) =>
+      wholeWriting(
+        'regrouped digit',
+        worthAt(count, base, place),
+        { area: 'regrouped', row, column: place },
+        base,
+        { from },
+      ),
+    (values) => phrase('expanded.move', values),
+  );
 }
 
 /** The differences of the places put together. */

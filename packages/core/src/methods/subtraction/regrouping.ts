@@ -4,6 +4,7 @@ import type { Entry } from '../../account/account.ts';
 import type { Phase } from '../../account/phase.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import type { Wording } from '../../phrases/phrasebook.ts';
+import { slipOf } from '../../slips/catalogue.ts';
 import type { SchoolSpec, SlipSpec } from '../method.ts';
 import type { TwoNumbers } from './two-rows.ts';
 
@@ -55,48 +56,89 @@ export const LENDER_NOT_REDUCED: SlipSpec = {
   mechanism: 'Ten are put to a place, but the place they come from keeps its figure.',
 };
 
+/** Slips of a regrouping itself, which every method that regroups can make. */
+export const REGROUPING_SLIPS: readonly SlipSpec[] = [
+  SMALLER_FROM_LARGER,
+  slipOf('zero-minus-is-zero'),
+  LENDER_NOT_REDUCED,
+  slipOf('lender-reduced-twice'),
+  slipOf('zero-skipped'),
+  slipOf('zero-made-nine'),
+  slipOf('lends-from-leftmost'),
+];
+
+/** Slips at a short place that is not filled, in the order in which their chances are named. */
+const LEFT_SHORT = [SMALLER_FROM_LARGER.id, 'zero-minus-is-zero'] as const;
+export type LeftShort = (typeof LEFT_SHORT)[number];
+
+/** Slips of a filling, in the order in which their chances are named. */
+const FILLING = ['zero-skipped', 'zero-made-nine', 'lends-from-leftmost'] as const;
+
 export type MoveValues = {
+  /** The place that lends. */
   readonly place: number;
+  /** The place that is filled: the next lower one, unless a learner passes places over. */
+  readonly low: number;
   readonly before: number;
   readonly lowBefore: number;
   readonly needed: number;
   /** Why it is done: the lower place is short, or is empty and must lend itself, or has become short. */
   readonly why: string;
-  readonly kept: boolean;
+  /** What stays at the lender. */
+  readonly left: number;
+  /** What the learner does instead, if anything. */
+  readonly slip: string;
   /** Whether the ten is written as a little one before the figure. */
   readonly inFront: boolean;
 };
 
 export const move: Wording<MoveValues> = {
-  digit: ({ before, lowBefore, needed, why, kept, inFront }, say) => {
+  digit: ({ before, lowBefore, needed, why, left, slip, inFront }, say) => {
     const low = say.number(lowBefore);
     const reasons: Record<string, string> = {
       short: `${low} is less than ${say.number(needed)}`,
       empty: 'There is only a 0 to open, so first its neighbour',
       again: `Now ${low} is less than ${say.number(needed)}`,
     };
-    const stays = kept
-      ? `the ${say.number(before)} is left as it is`
-      : `**${say.number(before - 1)}** stays`;
-    return `${reasons[why]}: ${say.ungroup} 1 of the ${say.number(before)}; ${stays}, and ${inFront ? `a little **1** before the ${low} makes it ${say.number(lowBefore + say.base)}` : `the ${low} becomes **${say.number(lowBefore + say.base)}**`}.`;
+    const stays =
+      left === before
+        ? `the ${say.number(before)} is left as it is`
+        : `**${say.number(left)}** stays`;
+    const opened =
+      slip === 'zero-made-nine'
+        ? `the 0 is made **${say.number(left)}**, and nothing to its left lends`
+        : `${say.ungroup} 1 of the ${say.number(before)}${passedOver(slip)}; ${stays}`;
+    return `${reasons[why]}: ${opened}, and ${inFront ? `a little **1** before the ${low} makes it ${say.number(lowBefore + say.base)}` : `the ${low} becomes **${say.number(lowBefore + say.base)}**`}.`;
   },
-  value: ({ place, before, lowBefore, needed, why, kept }, say) => {
-    const low = say.count(lowBefore, place - 1);
+  value: ({ place, low: at, before, lowBefore, needed, why, left, slip }, say) => {
+    const low = say.count(lowBefore, at);
     const reasons: Record<string, string> = {
-      short: `${low} ${say.is(lowBefore)} fewer than ${say.count(needed, place - 1)}`,
-      empty: `There are no ${say.places(place - 1)} to open yet`,
-      again: `Now ${low} ${say.is(lowBefore)} fewer than ${say.count(needed, place - 1)}`,
+      short: `${low} ${say.is(lowBefore)} fewer than ${say.count(needed, at)}`,
+      empty: `There are no ${say.places(at)} to open yet`,
+      again: `Now ${low} ${say.is(lowBefore)} fewer than ${say.count(needed, at)}`,
     };
-    const makes =
-      lowBefore > 0 ? `, which makes **${say.count(lowBefore + say.base, place - 1)}**` : '';
-    const stays = kept
-      ? `but the ${say.count(before, place)} are left as they are`
-      : before === 1
-        ? `no ${say.places(place)} stay`
-        : `${say.count(before - 1, place)} ${before === 2 ? 'stays' : 'stay'}`;
-    return `${reasons[why]}: ${say.open(place)}${makes}; ${stays}.`;
+    const makes = lowBefore > 0 ? `, which makes **${say.count(lowBefore + say.base, at)}**` : '';
+    const stays =
+      left === before
+        ? `but the ${say.count(before, place)} are left as they are`
+        : left === 0
+          ? `no ${say.places(place)} stay`
+          : `${say.count(left, place)} ${left === 1 ? 'stays' : 'stay'}`;
+    if (slip === 'zero-made-nine') {
+      return `${reasons[why]}: **${say.count(left, place)}** are written where there are none, and ${say.count(say.base, at)} come from nowhere${makes}.`;
+    }
+    const opened =
+      place === at + 1
+        ? say.open(place)
+        : `${say.count(1, place)} is counted as ${say.count(say.base, at)}`;
+    return `${reasons[why]}: ${opened}${makes}; ${stays}.`;
   },
 };
+
+function passedOver(slip: string): string {
+  if (slip === 'zero-skipped') return ' beyond the 0';
+  return slip === 'lends-from-leftmost' ? ' at the front' : '';
+}
 
 /** How a method writes what a place holds after a regrouping. */
 export type WritePlace = (
@@ -106,6 +148,14 @@ export type WritePlace = (
   from: readonly Entry[],
 ) => Writing;
 
+/** One of a place made ten of a lower one. */
+interface Move {
+  readonly lender: number;
+  readonly low: number;
+  readonly why: string;
+  readonly slip: string;
+}
+
 /** How a method says a move. */
 export type SayMove = (values: MoveValues) => Parameters<Scribe['step']>[0]['phrase'];
 
@@ -114,12 +164,14 @@ export class Minuend {
   readonly counts: number[];
   /** What holds every place: its figure, and a little one before it once it is filled so. */
   private readonly parts: (readonly Entry[])[];
-  /** Places at which a learner takes the smaller from the larger instead of regrouping. */
-  readonly reversed = new Set<number>();
+  /** Places that a learner leaves short, and by which slip. */
+  readonly leftShort = new Map<number, LeftShort>();
   private readonly rewrites: number[];
   private readonly asked = new Set<number>();
   /** Places that were short, where the smaller figure may be taken from the larger. */
   private readonly chances = new Set<number>();
+  /** Places whose filling was asked about. */
+  private readonly filled = new Set<number>();
 
   constructor(
     private readonly scribe: Scribe,
@@ -153,28 +205,40 @@ export class Minuend {
 
   /** Makes one place large enough for what is taken from it. */
   repair(place: number, again: boolean, why = 'short'): void {
-    if (!this.isShort(place) || this.reversed.has(place)) return;
+    if (!this.isShort(place) || this.leftShort.has(place)) return;
     if (!this.asked.has(place)) {
       const at = where('place', place);
       this.asked.add(place);
       if (!(again && this.isFilledLater(place))) this.chances.add(place);
-      if (this.chances.has(place) && this.scribe.willSlip(SMALLER_FROM_LARGER.id, at)) {
-        this.reversed.add(place);
+      const slip = LEFT_SHORT.find(
+        (id) => this.chances.has(place) && this.mayLeave(id, place) && this.scribe.willSlip(id, at),
+      );
+      if (slip) {
+        this.leftShort.set(place, slip);
         return;
       }
     }
-    this.fill(place, why, again);
+    // After a slip there may be nothing left that lends: the smaller is taken from the larger then.
+    if (this.counts.some((count, at) => at > place && count > 0)) this.fill(place, why, again);
+    else this.leftShort.set(place, 'smaller-from-larger');
   }
 
   /** Names the chance at a place where it was short; called just before its difference is written. */
   chanceAt(place: number): void {
-    this.scribe.slip(SMALLER_FROM_LARGER.id, this.chances.has(place), {
-      at: where('place', place),
-      features: this.features(place),
-    });
+    for (const id of LEFT_SHORT) {
+      this.scribe.slip(id, this.chances.has(place) && this.mayLeave(id, place), {
+        at: where('place', place),
+        features: this.features(place),
+      });
+    }
   }
 
-  private features(place: number): readonly Feature[] {
+  /** Whether a short place can be left so: only from a 0 of the question nothing seems to be left. */
+  private mayLeave(id: LeftShort, place: number): boolean {
+    return id !== 'zero-minus-is-zero' || this.numbers.minuend.digits[place] === 0;
+  }
+
+  features(place: number): readonly Feature[] {
     return [
       ...placeFeatures(this.numbers, place),
       ...(this.rewrites[place]! > 0 || this.at(place).length > 1
@@ -202,29 +266,56 @@ export class Minuend {
   private fill(place: number, why: string, again: boolean, target = place): void {
     const lender = place + 1;
     if (this.counts[lender] === undefined) return;
-    if (this.counts[lender] === 0) this.fill(lender, 'empty', again, target);
-    this.move(lender, why, again ? {} : { serves: target });
+    const serves = again ? {} : { serves: target };
+    const slip = this.fillingSlip(place);
+    if (slip) {
+      const from = slip === 'zero-made-nine' ? lender : this.lenderBy(slip, place);
+      this.move({ lender: from, low: place, why, slip }, serves);
+    } else {
+      if (this.counts[lender] === 0) this.fill(lender, 'empty', again, target);
+      this.move({ lender, low: place, why, slip: '' }, serves);
+    }
     if (again) this.repair(lender, true, 'again');
   }
 
-  private move(lender: number, why: string, serves: Pick<Phase, 'serves'>): void {
-    const low = lender - 1;
+  /** The slip that is made in filling a place, if any. The chances of a place are named once. */
+  private fillingSlip(place: number): (typeof FILLING)[number] | undefined {
+    if (this.filled.has(place)) return undefined;
+    this.filled.add(place);
+    const chance = { at: where('place', place), features: this.features(place) };
+    const isEmpty = this.counts[place + 1] === 0;
+    const may = {
+      'zero-skipped': isEmpty,
+      'zero-made-nine': isEmpty,
+      'lends-from-leftmost': !isEmpty && this.lenderBy('lends-from-leftmost', place) > place + 1,
+    };
+    const made = FILLING.filter((id) => this.scribe.slip(id, may[id], chance));
+    return made[0];
+  }
+
+  /** The place that lends when others are passed over: the first beyond the empty ones, or the leftmost of all. */
+  private lenderBy(slip: string, place: number): number {
+    const there = this.counts.flatMap((count, at) => (at > place && count > 0 ? [at] : []));
+    return (slip === 'zero-skipped' ? there[0] : there.at(-1)) ?? place + 1;
+  }
+
+  private move({ lender, low, why, slip }: Move, serves: Pick<Phase, 'serves'>): void {
     const [before, lowBefore] = [this.counts[lender]!, this.counts[low]!];
-    const kept = this.scribe.slip(LENDER_NOT_REDUCED.id, true, {
-      at: where('place', lender),
-      features: this.features(lender),
-    });
+    const left = slip === 'zero-made-nine' ? this.scribe.base - 1 : this.leftAt(lender, before);
+    const kept = left === before;
     const phrase = this.say({
       place: lender,
+      low,
       before,
       lowBefore,
       needed: this.numbers.subtrahend.digits[low] ?? 0,
       why,
-      kept,
+      left,
+      slip,
       inFront: this.inFront !== null,
     });
     const [high, below] = [this.at(lender), this.at(low)];
-    const stays = this.stays(before - 1, lender, kept);
+    const stays = this.stays(left, lender, kept);
     const gone = kept ? [] : high;
     const taken = this.inFront ? gone : [...gone, ...below];
     const filled = this.inFront
@@ -240,8 +331,19 @@ export class Minuend {
     });
     this.parts[low] = [...(this.inFront ? below : []), marks.at(-1)!];
     if (!kept) this.parts[lender] = [marks[0]!];
-    if (!kept) this.counts[lender] = before - 1;
+    this.counts[lender] = left;
     this.counts[low] = lowBefore + this.scribe.base;
+  }
+
+  /** What stays at a lender: one less, or what a learner leaves there. */
+  private leftAt(lender: number, before: number): number {
+    const chance = { at: where('place', lender), features: this.features(lender) };
+    // Ten that stay ten would leave a difference of two figures, which nobody writes into one column.
+    const mayStay = before - (this.numbers.subtrahend.digits[lender] ?? 0) < this.scribe.base;
+    const kept = this.scribe.slip(LENDER_NOT_REDUCED.id, mayStay, chance);
+    const twice = this.scribe.slip('lender-reduced-twice', before > 1, chance);
+    if (kept) return before;
+    return twice ? before - 2 : before - 1;
   }
 
   /** What a lender keeps, written anew; nothing when it is left as it is. */

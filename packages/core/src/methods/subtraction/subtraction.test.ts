@@ -249,6 +249,10 @@ describe('slips in differences', () => {
       [
         'lender-not-reduced@1 265',
         'lender-not-reduced@2 355',
+        'lender-reduced-twice@1 245',
+        'lender-reduced-twice@2 155',
+        'lends-from-leftmost@1 165',
+        'one-column-added@1 855',
         'smaller-from-larger@1 265',
         'smaller-from-larger@2 355',
       ],

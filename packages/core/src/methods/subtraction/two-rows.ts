@@ -93,6 +93,9 @@ export type ColumnValues = {
 /** One place subtracted, when the upper figure is large enough. */
 export const columnDifference: Wording<ColumnValues> = {
   digit: ({ top, bottom, result, bare, written, slip }, say) => {
+    if (slip === 'zero-minus-is-zero') {
+      return `From ${say.number(top)} nothing can be taken: write **${say.number(result)}**.`;
+    }
     if (slip !== '') {
       return `${say.number(bottom)} − ${say.number(top)} = **${say.number(result)}**, the smaller from the larger.`;
     }
@@ -103,6 +106,9 @@ export const columnDifference: Wording<ColumnValues> = {
   },
   value: ({ top, bottom, result, place, bare, written, slip }, say) => {
     const [upper, lower, rest] = [top, bottom, result].map((count) => say.count(count, place));
+    if (slip === 'zero-minus-is-zero') {
+      return `${upper} are fewer than ${lower}, and **${rest}** are written.`;
+    }
     if (slip !== '') {
       return `${upper} are fewer than ${lower}, but the smaller is taken from the larger: **${rest}**.`;
     }

@@ -15,15 +15,6 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
     ],
   },
   {
-    id: 'like-bottoms-added',
-    label: 'Like denominators added too',
-    mechanism: 'Also where the denominators are alike, both are added.',
-    written: 'Twice the denominator below.',
-    effect: 'amount',
-    often: 2,
-    examples: [{ method: 'cross-products', problem: '3/8 + 2/8', at: 'answer-0', answer: '5/16' }],
-  },
-  {
     id: 'same-added-above-and-below',
     label: 'The same added above and below',
     mechanism: 'To rename a fraction the same is added to its numerator and its denominator.',

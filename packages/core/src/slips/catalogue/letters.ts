@@ -79,18 +79,6 @@ export const LETTERS_SLIPS: readonly SlipIdea[] = [
     ],
   },
   {
-    id: 'lost-minus-in-last',
-    label: 'Minus lost in the last product',
-    mechanism: 'Only in the last product the minus is lost.',
-    written: 'The last term with the other sign.',
-    effect: 'amount',
-    often: 2,
-    feature: 'last',
-    examples: [
-      { method: 'expand-arcs', problem: '(x+4)(3x−2)', at: 'cell-0.0', answer: '3x^2+10x+8' },
-    ],
-  },
-  {
     id: 'minus-and-minus-plus',
     label: 'Two minuses of a sum make plus',
     mechanism: 'Two terms with a minus each are added and written with a plus.',

@@ -34,7 +34,10 @@ export const SUBTRACTION_SLIPS: readonly SlipIdea[] = [
     effect: 'amount',
     often: 3,
     feature: 'neighbour-zero',
-    examples: [{ method: 'decomposition', problem: '305 − 127', at: 'place-0', answer: '88' }],
+    examples: [
+      { method: 'decomposition', problem: '305 − 127', at: 'place-0', answer: '88' },
+      { method: 'expanded-subtraction', problem: '305 − 127', at: 'place-0', answer: '88' },
+    ],
   },
   {
     id: 'zero-made-nine',
@@ -44,17 +47,10 @@ export const SUBTRACTION_SLIPS: readonly SlipIdea[] = [
     effect: 'amount',
     often: 3,
     feature: 'neighbour-zero',
-    examples: [{ method: 'decomposition', problem: '305 − 127', at: 'place-0', answer: '278' }],
-  },
-  {
-    id: 'zero-lends-and-stays',
-    label: 'Zero lends and stays',
-    mechanism: 'A 0 is filled from its neighbour, lends, and is still counted as ten.',
-    written: '10 over the 0, as if it had not lent.',
-    effect: 'amount',
-    often: 2,
-    feature: 'neighbour-zero',
-    examples: [{ method: 'decomposition', problem: '305 − 127', at: 'place-0', answer: '188' }],
+    examples: [
+      { method: 'decomposition', problem: '305 − 127', at: 'place-0', answer: '278' },
+      { method: 'expanded-subtraction', problem: '305 − 127', at: 'place-0', answer: '278' },
+    ],
   },
   {
     id: 'lends-from-leftmost',
@@ -63,17 +59,10 @@ export const SUBTRACTION_SLIPS: readonly SlipIdea[] = [
     written: 'The first figure is one less for every short place.',
     effect: 'amount',
     often: 2,
-    examples: [{ method: 'decomposition', problem: '642 − 387', at: 'place-0', answer: '165' }],
-  },
-  {
-    id: 'zero-smaller-from-larger',
-    label: 'Smaller from larger under a zero',
-    mechanism: 'Only where the upper figure is 0, the lower one is written.',
-    written: 'The lower figure under a 0.',
-    effect: 'amount',
-    often: 2,
-    feature: 'zero-above',
-    examples: [{ method: 'decomposition', problem: '308 − 127', at: 'place-1', answer: '221' }],
+    examples: [
+      { method: 'decomposition', problem: '642 − 387', at: 'place-0', answer: '165' },
+      { method: 'expanded-subtraction', problem: '642 − 387', at: 'place-0', answer: '165' },
+    ],
   },
   {
     id: 'zero-minus-is-zero',
@@ -83,7 +72,10 @@ export const SUBTRACTION_SLIPS: readonly SlipIdea[] = [
     effect: 'amount',
     often: 2,
     feature: 'zero-above',
-    examples: [{ method: 'decomposition', problem: '308 − 127', at: 'place-1', answer: '201' }],
+    examples: [
+      { method: 'decomposition', problem: '308 − 127', at: 'place-1', answer: '201' },
+      { method: 'expanded-subtraction', problem: '308 − 127', at: 'place-1', answer: '201' },
+    ],
   },
   {
     id: 'minus-zero-is-zero',
@@ -132,7 +124,10 @@ export const SUBTRACTION_SLIPS: readonly SlipIdea[] = [
     written: 'The lender is two less.',
     effect: 'amount',
     often: 1,
-    examples: [{ method: 'decomposition', problem: '642 − 387', at: 'place-1', answer: '245' }],
+    examples: [
+      { method: 'decomposition', problem: '642 − 387', at: 'place-1', answer: '245' },
+      { method: 'expanded-subtraction', problem: '642 − 387', at: 'place-1', answer: '245' },
+    ],
   },
   {
     id: 'regrouped-without-need',
