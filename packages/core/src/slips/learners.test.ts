@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { addressText } from '../account/chance.ts';
+import { addressText, whereText } from '../account/chance.ts';
 import { registry } from '../methods/index.ts';
 import { problemFrom } from '../testing/work.ts';
 
@@ -80,5 +80,76 @@ describe('a learner of decomposition', () => {
       { numRuns: 200, examples: [[[305, 127]], [[90_000, 7]], [[308, 120]], [[5558, 128]]] },
     );
     expect(method.slips.map(({ id }) => id).filter((id) => !met.has(id))).toEqual([]);
+  });
+});
+
+/** A learner of column multiplication who slips once, with figures alone. */
+function multiplied(upper: number, lower: number, slip: string, at: string): number {
+  const top = figures(upper);
+  const lines = figures(lower).map((figure, j) => {
+    const here = at === `line-${j}`;
+    if (figure === 0) return [...Array<number>(j).fill(0), ...top.map(() => 0)];
+    const shifts: Readonly<Record<string, number>> = {
+      'omit-placeholder': 0,
+      'one-placeholder-for-two': j - 1,
+      'extra-placeholder': j + 1,
+    };
+    const shift = (here ? shifts[slip] : undefined) ?? j;
+    const multiplier = here && slip === 'first-figure-again' ? figures(lower)[0]! : figure;
+    const written = Array<number>(shift).fill(0);
+    let [carried, old] = [0, 0];
+    top.forEach((digit, i) => {
+      const slips = (id: string) => slip === id && at === `line-${j}.${i}`;
+      const isLast = i === top.length - 1;
+      if (slips('carry-over-zero')) return written.push(0);
+      let total = digit * multiplier + carried;
+      if (slips('forget-carry')) total = digit * multiplier;
+      if (slips('carry-before-multiplying')) total = (digit + carried) * multiplier;
+      if (slips('carry-multiplied')) total = digit * multiplier * carried;
+      if (slips('leftmost-not-multiplied')) total = digit + carried;
+      if (slips('old-carry-again')) total += old;
+      if (slips('times-one-as-one')) total = 1 + carried;
+      old = carried;
+      const isWhole = isLast || slips('whole-product-in-place');
+      written.push(...(isWhole ? figures(total) : [total % 10]));
+      carried = isWhole ? 0 : Math.floor(total / 10);
+      return undefined;
+    });
+    return written;
+  });
+  if (lines.length === 1) return read(lines[0]!);
+  const width = Math.max(...lines.map((line) => line.length));
+  const sum: number[] = [];
+  let carried = 0;
+  for (let place = 0; place < width; place++) {
+    const kept = slip === 'forget-carry' && at === `place-${place}` ? 0 : carried;
+    const total = lines.reduce((all, line) => all + (line[place] ?? 0), kept);
+    sum.push(...(place === width - 1 ? figures(total) : [total % 10]));
+    carried = Math.floor(total / 10);
+  }
+  return read(sum);
+}
+
+describe('a learner of column multiplication', () => {
+  const method = registry.get('column-multiplication');
+  const factors = fc.tuple(fc.integer({ min: 1, max: 9090 }), fc.integer({ min: 1, max: 909 }));
+
+  it('answers as one who works with figures alone, at every chance of every slip', () => {
+    const met = new Set<string>();
+    fc.assert(
+      fc.property(factors, ([a, b]) => {
+        const problem = problemFrom(`${a} × ${b}`);
+        for (const chance of method.trace(problem).opportunities) {
+          met.add(chance.slip);
+          const { answer } = method.light(problem, { slips: [chance] });
+          const address = addressText(chance);
+          const expected = multiplied(a, b, chance.slip, whereText(chance.at));
+          expect([a, b, address, answer.toString()]).toEqual([a, b, address, String(expected)]);
+        }
+      }),
+      { numRuns: 200, examples: [[[406, 8]], [[46, 258]], [[346, 111]], [[9999, 999]]] },
+    );
+    const all = method.slips.map(({ id }) => id).filter((id) => id !== 'point-one-off');
+    expect(all.filter((id) => !met.has(id))).toEqual([]);
   });
 });

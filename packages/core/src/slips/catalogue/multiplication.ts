@@ -66,7 +66,7 @@ export const MULTIPLICATION_SLIPS: readonly SlipIdea[] = [
     effect: 'amount',
     often: 1,
     examples: [
-      { method: 'column-multiplication', problem: '46 × 3', at: 'line-0.1', answer: '128' },
+      { method: 'column-multiplication', problem: '46 × 4', at: 'line-0.1', answer: '324' },
     ],
   },
   {

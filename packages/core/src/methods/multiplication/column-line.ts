@@ -1,0 +1,215 @@
+import { where } from '../../account/chance.ts';
+import type { Mark, School } from '../../account/account.ts';
+import type { Scribe, Writing } from '../../account/scribe.ts';
+import { digitAt, numeralText } from '../../exact/numeral.ts';
+import { lineSlip, productSlip, productTotal, shiftOf, zerosFrom } from './column-slips.ts';
+import { columnPhrases } from './column-words.ts';
+import { lineText, type TwoFactors } from './two-factors.ts';
+
+const { phrase } = columnPhrases;
+
+/** Writes one line and its group; returns the figures that the final sum adds. */
+export function writeLine(
+  scribe: Scribe,
+  factors: TwoFactors,
+  j: number,
+  school: School,
+  single: boolean,
+): Mark[] {
+  const { top, bottom } = factors;
+  if (isLeftOut(factors, j, school)) {
+    leaveOut(scribe, factors, j);
+    return [];
+  }
+  const zeros = school['shift'] === 'zeros';
+  const slip = lineSlip(scribe, factors, j, zeros);
+  const shift = shiftOf(slip, j);
+  const opening = zeros && shift > 0 ? openLine(scribe, factors, { j, shift, single }) : [];
+  const multiplier = digitAt(bottom, slip === 'first-figure-again' ? 0 : j);
+  const figures =
+    digitAt(bottom, j) === 0
+      ? zeroRow(scribe, factors, j, single)
+      : productRow(scribe, factors, { j, shift, multiplier, school, single });
+  const marks = [...figures, ...opening];
+  scribe.group(
+    `line-${j}`,
+    'line',
+    marks,
+    phrase('column.line', { line: lineText(top, bottom, j), number: j + 1 }),
+  );
+  return marks;
+}
+
+/** A line to be written. */
+interface Line {
+  readonly j: number;
+  readonly shift: number;
+  readonly single: boolean;
+}
+
+/** Whether a row of zeros is left out: only where the zeros of other lines hold its place. */
+export function isLeftOut({ top, bottom }: TwoFactors, j: number, school: School): boolean {
+  const may = school['zero-rows'] === 'left-out' && school['shift'] === 'zeros';
+  const isSomething = top.digits.some((digit) => digit > 0);
+  return may && isSomething && bottom.digits.length > 1 && digitAt(bottom, j) === 0;
+}
+
+function leaveOut(scribe: Scribe, { top, bottom }: TwoFactors, j: number): void {
+  scribe.step({
+    law: 'evaluate',
+    phase: { kind: 'line', of: j },
+    takes: top.digits.map((_, i) => scribe.owes(i, j)),
+    writes: [],
+    phrase: phrase('column.zero-left-out', {
+      multiplier: 0,
+      place: j,
+      lower: scribe.lowerFactor,
+      next: bottom.digits.some((digit, k) => k > j && digit > 0),
+    }),
+  });
+}
+
+function openLine(
+  scribe: Scribe,
+  { bottom }: TwoFactors,
+  { j, shift, single }: Line,
+): readonly Mark[] {
+  return scribe.step({
+    law: 'place-value',
+    phase: { kind: 'line', of: j },
+    takes: [],
+    writes: Array.from({ length: shift }, (_, place) => ({
+      role: single ? ('answer' as const) : ('placeholder' as const),
+      count: 0,
+      place,
+      spot: lineSpot(j, place),
+    })),
+    phrase: phrase('column.placeholder', {
+      multiplier: digitAt(bottom, j),
+      place: j,
+      zeros: shift,
+      lower: scribe.lowerFactor,
+    }),
+  });
+}
+
+function lineSpot(j: number, place: number) {
+  return { area: 'line', row: j, column: place };
+}
+
+/** A digit 0 of the lower factor: a full row of zeros, or a single 0 when it is the only line. */
+function zeroRow(scribe: Scribe, { top }: TwoFactors, j: number, single: boolean): readonly Mark[] {
+  const places = single ? [0] : top.digits.map((_, i) => i);
+  return scribe.step({
+    law: 'evaluate',
+    phase: { kind: 'line', of: j },
+    takes: top.digits.map((_, i) => scribe.owes(i, j)),
+    writes: places.map((i) => ({
+      role: single ? ('answer' as const) : ('product' as const),
+      count: 0,
+      place: i + j,
+      spot: lineSpot(j, i + j),
+    })),
+    phrase: phrase('column.zero-row', {
+      multiplier: 0,
+      top: numeralText(top),
+      place: j,
+      lower: scribe.lowerFactor,
+    }),
+  });
+}
+
+function productRow(
+  scribe: Scribe,
+  { top }: TwoFactors,
+  line: Line & { readonly multiplier: number; readonly school: School },
+): Mark[] {
+  const { base } = scribe;
+  const { j, multiplier, school, single } = line;
+  const role = single ? 'answer' : 'product';
+  const figures: Mark[] = [];
+  let offset = line.shift;
+  let carry: Mark | null = null;
+  let [carried, old] = [0, 0];
+  for (let i = 0; i < top.digits.length; i++) {
+    const isLast = i === top.digits.length - 1;
+    const product = { digit: digitAt(top, i), multiplier, carried, old, isLast };
+    const slip = productSlip(scribe, product, where('line', j, i));
+    const total = productTotal(product, slip);
+    const whole =
+      !isLast &&
+      scribe.slip('whole-product-in-place', total >= base && slip === '', {
+        at: where('line', j, i),
+        ahead: zerosFrom(top, i + 1) + 1,
+      });
+    // A carry that jumps over a zero stays as it is, and joins the next figure.
+    const goesOn: Mark | null = slip === 'carry-over-zero' ? carry : null;
+    const keep: number = isLast || whole ? 0 : Math.floor(total / base);
+    const place = i + offset;
+    const writes: Writing[] = writtenFigures(total, isLast || whole, base).map((count, k) => ({
+      role,
+      count,
+      place: place + k,
+      spot: lineSpot(j, place + k),
+    }));
+    if (keep > 0) writes.push(carryWriting(keep, j, i + 1, place + 1, school));
+    const used: Mark | null = goesOn ? null : carry;
+    const marks = scribe.step({
+      law: 'evaluate',
+      phase: { kind: 'line', of: j },
+      takes: used ? [scribe.owes(i, j), used] : [scribe.owes(i, j)],
+      strikes: used && used.medium === 'paper' ? [used] : [],
+      writes,
+      phrase: phrase('column.product', {
+        ...{ digit: product.digit, place: i, multiplier, linePlace: line.shift },
+        ...{ lower: scribe.lowerFactor, carried, total, keep, slip },
+      }),
+    });
+    if (!goesOn) {
+      old = carried;
+      carry = keep > 0 ? marks.at(-1)! : null;
+      carried = keep;
+    }
+    if (whole) offset++;
+    figures.push(...marks.filter((mark) => mark.role === role));
+  }
+  return figures;
+}
+
+/** One figure, or all figures of the total when it is written whole, ones first. */
+function writtenFigures(total: number, whole: boolean, base: number): number[] {
+  if (!whole) return [total % base];
+  return [...total.toString(base)].reverse().map((digit) => parseInt(digit, base));
+}
+
+/**
+ * A carry sits over the next digit of the upper factor, or under the figure of the line it joins.
+ * Either way it is worth what its line's place makes it.
+ */
+/** Where carries stand by school, and whether they are lined up with the line's figures or with those of the factor. */
+const CARRY_SPOTS: Readonly<Record<string, readonly [area: string, column: 'place' | 'factor']>> = {
+  above: ['carry-above', 'factor'],
+  below: ['carry-below', 'place'],
+  'at-the-side': ['carry-side', 'factor'],
+};
+
+function carryWriting(
+  count: number,
+  j: number,
+  over: number,
+  place: number,
+  school: School,
+): Writing {
+  const [area, column] = CARRY_SPOTS[school['carries'] ?? ''] ?? CARRY_SPOTS['above']!;
+  return {
+    role: 'carry',
+    count,
+    place,
+    spot: { area, row: j, column: column === 'place' ? place : over },
+    medium: carryMedium(school),
+  };
+}
+
+export function carryMedium(school: School): 'paper' | 'head' {
+  return school['carries'] === 'in-the-head' ? 'head' : 'paper';
+}
