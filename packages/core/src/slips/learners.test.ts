@@ -153,3 +153,50 @@ describe('a learner of column multiplication', () => {
     expect(all.filter((id) => !met.has(id))).toEqual([]);
   });
 });
+
+/** A learner of column addition who slips once, with figures alone. */
+function added(addends: readonly number[], slip: string, at: number): number {
+  const columns = addends.map(figures);
+  const width = Math.max(...columns.map((column) => column.length));
+  const written: number[] = [];
+  let carried = 0;
+  for (let place = 0; place < width; place++) {
+    const slips = (id: string) => slip === id && at === place;
+    const total = columns.reduce(
+      (all, column) => all + (column[place] ?? 0),
+      slips('forget-carry') ? 0 : carried,
+    );
+    const [ones, tens] = [total % 10, Math.floor(total / 10)];
+    const isLast = place === width - 1;
+    const isWhole = slips('whole-total-in-place') || (isLast && !slips('carry-over-blank-lost'));
+    if (slips('carry-the-ones')) written.push(tens);
+    else written.push(...(isWhole ? figures(total) : [ones]));
+    carried = isWhole ? 0 : tens;
+    if (slips('carry-the-ones')) carried = ones;
+    if (slips('carry-always-one') || slips('carry-where-none')) carried = 1;
+  }
+  return read(written);
+}
+
+describe('a learner of column addition', () => {
+  const method = registry.get('column-addition');
+  const addends = fc.array(fc.integer({ min: 1, max: 9090 }), { minLength: 2, maxLength: 5 });
+
+  it('answers as one who works with figures alone, at every chance of every slip', () => {
+    const met = new Set<string>();
+    fc.assert(
+      fc.property(addends, (all) => {
+        const problem = problemFrom(all.join(' + '));
+        for (const chance of method.trace(problem).opportunities) {
+          met.add(chance.slip);
+          const { answer } = method.light(problem, { slips: [chance] });
+          const expected = added(all, chance.slip, chance.at.at[0]!);
+          const address = addressText(chance);
+          expect([all, address, answer.toString()]).toEqual([all, address, String(expected)]);
+        }
+      }),
+      { numRuns: 200, examples: [[[58, 76]], [[999, 999, 999, 9]]] },
+    );
+    expect(method.slips.map(({ id }) => id).filter((id) => !met.has(id))).toEqual([]);
+  });
+});

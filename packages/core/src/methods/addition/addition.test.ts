@@ -219,6 +219,8 @@ describe('slips in sums', () => {
     [
       'column-addition',
       [
+        'carry-the-ones@1 891',
+        'carry-the-ones@2 1314',
         'whole-total-in-place@1 8514',
         'forget-carry@1 854',
         'whole-total-in-place@2 7164',

@@ -12,6 +12,7 @@ import {
   sumPhrases,
   WHOLE_COLUMN_TOTAL,
 } from '../shared/add-columns.ts';
+import { TOTAL_SLIPS } from '../shared/sum-slips.ts';
 import { placeRule, placeSquare, widest } from '../shared/place-columns.ts';
 import { acceptsSum, mostPlaces } from '../shared/sums.ts';
 import { addendArea, digitAddends, isUsed, openAddends, plusSign } from './addend-rows.ts';
@@ -55,7 +56,7 @@ export const columnAddition = defineMethod({
       ],
     },
   ],
-  slips: [FORGET_SUM_CARRY, WHOLE_COLUMN_TOTAL],
+  slips: [FORGET_SUM_CARRY, WHOLE_COLUMN_TOTAL, ...TOTAL_SLIPS],
   phrases: phrases.book,
   accepts: acceptsSum(),
   work,
@@ -69,7 +70,7 @@ function work(scribe: Scribe, problem: Problem): Trace {
     what: 'addends',
     carryMedium: 'paper',
     strikes: true,
-    mayWriteWhole: true,
+    maySlip: true,
   });
   for (const { place, entries } of columns) {
     if (entries.length < 2) continue;

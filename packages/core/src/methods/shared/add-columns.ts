@@ -1,8 +1,9 @@
 import { carryFeatures, type Feature, figureFeatures, where } from '../../account/chance.ts';
 import type { Entry, Mark, Spot } from '../../account/account.ts';
-import type { Scribe } from '../../account/scribe.ts';
+import type { Scribe, Writing } from '../../account/scribe.ts';
 import { definePhrases, type Wording } from '../../phrases/phrasebook.ts';
 import type { SlipSpec } from '../method.ts';
+import { totalSlip, writtenTotal } from './sum-slips.ts';
 
 type ColumnValues = {
   readonly figures: readonly string[];
@@ -15,10 +16,13 @@ type ColumnValues = {
   /** What is added: `lines` or `addends`. */
   readonly what: string;
   readonly inPlace: boolean;
+  /** What is written in the column. */
+  readonly stays: number;
+  readonly slip: string;
 };
 
 const column: Wording<ColumnValues> = {
-  digit: ({ figures, carried, total, keep, last, lostCarry, inPlace }, say) => {
+  digit: ({ figures, carried, total, keep, last, lostCarry, inPlace, stays, slip }, say) => {
     const parts =
       carried && !lostCarry ? [...figures, `${say.number(carried)} ${say.carried}`] : figures;
     const lost = lostCarry ? ` The ${say.number(carried)} ${say.carried} is forgotten.` : '';
@@ -26,10 +30,15 @@ const column: Wording<ColumnValues> = {
     if (parts.length === 1) return `Only ${parts[0]} here: write **${say.number(total)}**.${lost}`;
     const sum = `${parts.length > 5 ? `${parts.length} figures` : parts.join(' + ')} = ${say.number(total)}`;
     if (inPlace) return `${sum}: write the whole **${say.number(total)}** here.${lost}`;
-    if (last || total < say.base) return `${sum}: write **${say.number(total)}**.${lost}`;
-    return `${sum}: write **${say.number(total % say.base)}**, ${say.passOnFigures(keep)}.${lost}`;
+    if (slip === 'carry-over-blank-lost')
+      return `${sum}: write **${say.number(stays)}**, and nothing before it.${lost}`;
+    if (keep === 0 && (last || total < say.base))
+      return `${sum}: write **${say.number(total)}**.${lost}`;
+    return `${sum}: write **${say.number(stays)}**, ${say.passOnFigures(keep)}.${lost}`;
   },
-  value: ({ figures, carried, total, place, keep, last, lostCarry, what, inPlace }, say) => {
+  value: (values, say) => {
+    const { figures, carried, total, place, keep, last, lostCarry, what, inPlace } = values;
+    const { stays, slip } = values;
     const lost = lostCarry ? ` The ${say.count(carried, place)} ${say.carried} are forgotten.` : '';
     const places = say.places(place);
     if (figures.length === 0 && carried === 0) {
@@ -42,8 +51,12 @@ const column: Wording<ColumnValues> = {
       carried && !lostCarry ? ` with the ${say.count(carried, place)} ${say.carried}` : '';
     const sum = `The ${places} of all ${what}${from} make **${say.count(total, place)}**`;
     if (inPlace) return `${sum}, but all of it is written in the ${places}.${lost}`;
+    if (slip === 'carry-over-blank-lost')
+      return `${sum}, but only ${say.count(stays, place)} are written.${lost}`;
+    if (slip !== '')
+      return `${sum}: ${say.count(stays, place)} are written and ${say.count(keep, place + 1)} ${say.carried}.${lost}`;
     if (last || total < say.base) return `${sum}.${lost}`;
-    return `${sum}: write ${say.count(total % say.base, place)}, ${say.passOn(keep, place + 1)}.${lost}`;
+    return `${sum}: write ${say.count(stays, place)}, ${say.passOn(keep, place + 1)}.${lost}`;
   },
 };
 
@@ -76,8 +89,8 @@ export interface ColumnSum {
   readonly carryMedium: 'paper' | 'head';
   /** Strikes a carry once it is used. */
   readonly strikes: boolean;
-  /** Whether a learner may write a column's whole total in it. */
-  readonly mayWriteWhole?: boolean;
+  /** Whether a learner may slip in what is written of a total and what is carried, as in the sum that is asked for. */
+  readonly maySlip?: boolean;
 }
 
 /** The next column that writes more than a zero, once the total of one has been written whole and carries nothing on. */
@@ -99,6 +112,17 @@ function nextWritten(
 function columnFeatures(column: readonly Addend[]): readonly Feature[] {
   const [above, below] = column;
   return above ? figureFeatures(above.count, below?.count) : [];
+}
+
+/** The figures of a column's total from its place on, and its carry. */
+function columnWrites(figures: readonly number[], from: number, carry: Writing | null): Writing[] {
+  const own = figures.map((count, i): Writing => ({
+    role: 'answer',
+    count,
+    place: from + i,
+    spot: answerSpot(from + i),
+  }));
+  return carry ? [...own, carry] : own;
 }
 
 /** One column added up. */
@@ -140,29 +164,28 @@ export function addColumns(scribe: Scribe, sum: ColumnSum): readonly AddedColumn
     });
     const kept = lostCarry ? 0 : carried;
     const total: number = here.reduce((all, { count }) => all + count, kept);
-    const may = sum.mayWriteWhole === true && total >= scribe.base && place < filled;
+    const parts = here.length + (kept > 0 ? 1 : 0);
+    const column = { total, place, last, parts };
+    const slip = sum.maySlip ? totalSlip(scribe, column) : '';
+    const may = sum.maySlip === true && slip === '' && total >= scribe.base && place < filled;
     const inPlace = scribe.slip(WHOLE_COLUMN_TOTAL.id, may, {
       at: where('place', place),
       ahead: may ? nextWritten(columns, place, top, scribe.base) - place : 0,
     });
-    const keep = last || inPlace ? 0 : Math.floor(total / scribe.base);
+    const whole = { stays: total, keep: 0 };
+    const { stays, keep } = inPlace ? whole : writtenTotal(column, slip, scribe.base);
     const entries = here.map(({ entry }) => entry);
-    const figures = figuresOf(total, last || inPlace, scribe.base);
-    const written = place + shift;
+    const figures = figuresOf(stays, last || inPlace, scribe.base);
     const marks: readonly Mark[] = scribe.step({
       law: 'place-value',
       phase: { kind: 'sum' },
       takes: carry ? [...entries, carry] : entries,
       strikes: carry && sum.strikes ? [carry] : [],
-      writes: [
-        ...figures.map((count, i) => ({
-          role: 'answer' as const,
-          count,
-          place: written + i,
-          spot: answerSpot(written + i),
-        })),
-        ...(keep > 0 ? [carryOf(keep, place + 1, sum.carryMedium)] : []),
-      ],
+      writes: columnWrites(
+        figures,
+        place + shift,
+        keep > 0 ? carryOf(keep, place + 1, sum.carryMedium) : null,
+      ),
       phrase: sumPhrases.phrase('sum.column', {
         figures: here.map(({ count }) => count.toString(scribe.base).toUpperCase()),
         carried,
@@ -173,6 +196,8 @@ export function addColumns(scribe: Scribe, sum: ColumnSum): readonly AddedColumn
         lostCarry,
         what: sum.what,
         inPlace,
+        stays,
+        slip,
       }),
     });
     if (inPlace) shift += figures.length - 1;
