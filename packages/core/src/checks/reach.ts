@@ -33,6 +33,13 @@ interface SlippedWork {
   readonly trace: Trace;
 }
 
+/** As many chances as are tried, in their order: of every slip its first ones, so that none is left out by another. */
+function tried(chances: readonly Opportunity[]): readonly Opportunity[] {
+  const first = [...chances].sort((a, b) => a.occurrence - b.occurrence).slice(0, MOST);
+  const chosen = new Set(first);
+  return chances.filter((chance) => chosen.has(chance));
+}
+
 const SLIPPED = new WeakMap<Trace, readonly SlippedWork[]>();
 
 /** Every slip of a work made once, those that leave the answer right left out; the same works for every check. */
@@ -40,7 +47,7 @@ function slippedWorks({ method, trace }: Lane): readonly SlippedWork[] {
   const known = SLIPPED.get(trace);
   if (known) return known;
   const { school, choice, problem, total } = trace;
-  const made = trace.opportunities.slice(0, MOST).flatMap((opportunity): SlippedWork[] => {
+  const made = tried(trace.opportunities).flatMap((opportunity): SlippedWork[] => {
     const request = { school, slips: [opportunity], order: choice.order, hops: choice.hops };
     if (method.light(problem, request).answer.equals(total)) return [];
     const label = method.slips.find(({ id }) => id === opportunity.slip)?.label ?? opportunity.slip;
