@@ -46,7 +46,14 @@ describe('a comparison of an earlier version', () => {
 
   it('is taken in and kept in the current one', async () => {
     const { id, document: kept } = await create(early);
-    expect(kept).toEqual({ ...document!, units: [], tags: [], earlier: [], counted: false, checks: [] });
+    expect(kept).toEqual({
+      ...document!,
+      units: [],
+      tags: [],
+      earlier: [],
+      counted: false,
+      checks: [],
+    });
     const { body } = await server.ask.get(`/api/comparisons/${id}`).expect(200);
     expect((body as Stored).document).toEqual(kept);
   });

@@ -85,6 +85,8 @@ const TOP = 20;
 /** Room for the strips’ own lengths under the found ones. */
 const BAND = 16;
 const LETTER = 7.8;
+/** Least height of a cell with a label, in pixels: that of its figures. */
+const LEAST_FOR_LABEL = 12;
 
 function Rectangle({ worked, ground, width, height }: RectangleProps) {
   const steps = useSteps();
@@ -229,7 +231,7 @@ const RegionView = memo(function RegionView(props: RegionViewProps) {
     >
       <rect {...box} />
       <FramedPart numbers={framed === '' ? [] : framed.split(' ').map(Number)} boxes={[box]} />
-      {box.height >= 13 && fits(label, box.width) && (
+      {box.height >= LEAST_FOR_LABEL && fits(label, box.width) && (
         <SvgMath x={box.x + box.width / 2} y={box.y + box.height / 2 + 4.5} text={label} />
       )}
     </Region>

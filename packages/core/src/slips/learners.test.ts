@@ -200,3 +200,45 @@ describe('a learner of column addition', () => {
     expect(method.slips.map(({ id }) => id).filter((id) => !met.has(id))).toEqual([]);
   });
 });
+
+/** A learner of equal additions who slips once, with figures alone. */
+function evenedOut(minuend: number, subtrahend: number, slip: string, at: number): number {
+  const [upper, lower] = [figures(minuend), figures(subtrahend)];
+  const raised = upper.map(() => 0);
+  const written = upper.map((given, place) => {
+    const slips = (id: string) => slip === id && at === place;
+    let above = given;
+    let below = (lower[place] ?? 0) + raised[place]!;
+    if (above < below) {
+      if (slips('little-one-as-one')) above += 1;
+      else if (!slips('forget-upper')) above += 10;
+      if (slips('lower-in-wrong-place')) below += 1;
+      else if (slips('lower-taken-off')) raised[place + 1]! -= 1;
+      else if (!slips('forget-lower')) raised[place + 1]! += 1;
+    }
+    return Math.abs(above - below);
+  });
+  return read(written);
+}
+
+describe('a learner of equal additions', () => {
+  const method = registry.get('equal-additions');
+
+  it('answers as one who works with figures alone, at every chance of every slip', () => {
+    const met = new Set<string>();
+    fc.assert(
+      fc.property(differences, ([a, b]) => {
+        const problem = problemFrom(`${a} − ${b}`);
+        for (const chance of method.trace(problem).opportunities) {
+          met.add(chance.slip);
+          const { answer } = method.light(problem, { slips: [chance] });
+          const expected = evenedOut(a, b, chance.slip, chance.at.at[0]!);
+          const address = addressText(chance);
+          expect([a, b, address, answer.toString()]).toEqual([a, b, address, String(expected)]);
+        }
+      }),
+      { numRuns: 200, examples: [[[653, 387]], [[648, 389]]] },
+    );
+    expect(method.slips.map(({ id }) => id).filter((id) => !met.has(id))).toEqual([]);
+  });
+});

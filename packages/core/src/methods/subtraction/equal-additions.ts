@@ -7,6 +7,7 @@ import { definePhrases, fixed, type Wording } from '../../phrases/phrasebook.ts'
 import type { Problem } from '../../problem/problem.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
 import type { Sheet } from '../../sheet/sheet.ts';
+import { slipOf } from '../../slips/catalogue.ts';
 import { defineMethod } from '../method.ts';
 import { placeRule, placeSquare } from '../shared/place-columns.ts';
 import { acceptsDifference, mostPlaces } from '../shared/sums.ts';
@@ -18,29 +19,47 @@ import {
   minusSign,
   openTwoRows,
   placeFeatures,
+  type TwoNumbers,
 } from './two-rows.ts';
 
 type PairValues = {
   readonly top: number;
   readonly bottom: number;
   readonly place: number;
-  readonly forgotten: boolean;
+  readonly slip: string;
   readonly dot: boolean;
 };
 
 const pair: Wording<PairValues> = {
-  digit: ({ top, bottom, forgotten, dot }, say) => {
+  digit: ({ top, bottom, slip, dot }, say) => {
     const mark = dot ? 'a dot' : 'a small one';
-    const both = forgotten ? 'and nothing below' : `and ${mark} below, one place on`;
-    return `${say.number(top)} is less than ${say.number(bottom)}: ${mark} before the ${say.number(top)}, ${both}.`;
+    const above = `${mark} before the ${say.number(top)}`;
+    const texts: Readonly<Record<string, string>> = {
+      'forget-lower': `${above}, and nothing below`,
+      'forget-upper': `${mark} below, one place on, and nothing above`,
+      'little-one-as-one': `${above} that is counted as 1, and ${mark} below, one place on`,
+      'lower-taken-off': `${above}, and one off below, one place on`,
+      'lower-in-wrong-place': `${above}, and ${mark} below in the same place`,
+    };
+    const both = texts[slip] ?? `${above}, and ${mark} below, one place on`;
+    return `${say.number(top)} is less than ${say.number(bottom)}: ${both}.`;
   },
-  value: ({ top, bottom, place, forgotten }, say) => {
+  value: ({ top, bottom, place, slip }, say) => {
     const [upper, lower] = [top, bottom].map((count) => say.count(count, place));
-    const above = `**${say.count(say.base, place)}** are added above`;
-    const short = `${upper} ${say.is(top)} fewer than ${lower}`;
-    if (forgotten)
-      return `${short}: ${above}, but the ${say.count(1, place + 1)} below is forgotten.`;
-    return `${short}: ${above} and **${say.count(1, place + 1)}** below, so the difference stays.`;
+    const [ten, one, next] = [
+      say.count(say.base, place),
+      say.count(1, place),
+      say.count(1, place + 1),
+    ];
+    const texts: Readonly<Record<string, string>> = {
+      'forget-lower': `**${ten}** are added above, but the ${next} below is forgotten`,
+      'forget-upper': `**${next}** is added below, but the ${ten} above are forgotten`,
+      'little-one-as-one': `only **${one}** is added above, and **${next}** below`,
+      'lower-taken-off': `**${ten}** are added above, and **${next}** is taken off below`,
+      'lower-in-wrong-place': `**${ten}** are added above, but only **${one}** below`,
+    };
+    const both = texts[slip];
+    return `${upper} ${say.is(top)} fewer than ${lower}: ${both ?? `**${ten}** are added above and **${next}** below, so the difference stays`}.`;
   },
 };
 
@@ -50,20 +69,28 @@ type ColumnValues = {
   readonly place: number;
   readonly written: boolean;
   readonly adding: boolean;
+  /** Whether the upper figure is too small after all, and the smaller is taken from the larger. */
+  readonly turned: boolean;
 };
 
 const column: Wording<ColumnValues> = {
-  digit: ({ top, bottom, written, adding }, say) => {
-    const [upper, lower, rest] = [top, bottom, top - bottom].map((count) => say.number(count));
+  digit: ({ top, bottom, written, adding, turned }, say) => {
+    const [upper, lower, rest] = [top, bottom, Math.abs(top - bottom)].map((count) =>
+      say.number(count),
+    );
+    if (turned) return `${lower} − ${upper} = **${rest}**, the smaller from the larger.`;
     const ending = written ? '' : ': no zero is written in front';
     return adding
       ? `${lower} and **${rest}** make ${upper}${ending}.`
       : `${upper} − ${lower} = **${rest}**${ending}.`;
   },
-  value: ({ top, bottom, place, written, adding }, say) => {
-    const [upper, lower, rest] = [top, bottom, top - bottom].map((count) =>
+  value: ({ top, bottom, place, written, adding, turned }, say) => {
+    const [upper, lower, rest] = [top, bottom, Math.abs(top - bottom)].map((count) =>
       say.count(count, place),
     );
+    if (turned) {
+      return `${upper} are fewer than ${lower}, but the smaller is taken from the larger: **${rest}**.`;
+    }
     const ending = written ? '' : ', and no zero is written in front';
     return adding
       ? `${lower} and **${rest}** more make ${upper}${ending}.`
@@ -79,6 +106,16 @@ const phrases = definePhrases({
 });
 
 const { phrase } = phrases;
+
+/** Slips of the two little ones, in the order in which their chances are named. */
+const PAIR_SLIPS = [
+  'forget-lower',
+  'little-one-as-one',
+  'forget-upper',
+  'lower-taken-off',
+  'lower-in-wrong-place',
+] as const;
+type PairSlip = (typeof PAIR_SLIPS)[number] | '';
 
 export const equalAdditions = defineMethod({
   id: 'equal-additions',
@@ -118,13 +155,7 @@ export const equalAdditions = defineMethod({
       ],
     },
   ],
-  slips: [
-    {
-      id: 'forget-lower',
-      label: 'Little one below forgotten',
-      mechanism: 'Ten are added above, and nothing below to keep the difference.',
-    },
-  ],
+  slips: PAIR_SLIPS.map(slipOf),
   phrases: phrases.book,
   accepts: acceptsDifference(false),
   work,
@@ -134,53 +165,35 @@ export const equalAdditions = defineMethod({
 function work(scribe: Scribe, problem: Problem, school: School): Trace {
   const numbers = openTwoRows(scribe, problem);
   const significant = Math.max(answerPlaces(problem), scribe.leastPlaces);
-  const dot = school['mark'] === 'dot';
   const answer: Mark[] = [];
-  let raised: Mark | null = null;
+  let raised: Raised = NOT_RAISED;
   for (let place = 0; place < mostPlaces(problem.operands); place++) {
     const { top, bottom } = digitsOwed(scribe, numbers, place);
     let upper = digitAt(numbers.minuend, place);
-    const lower: number = digitAt(numbers.subtrahend, place) + (raised ? 1 : 0);
-    const takes: Entry[] = [top, bottom, raised].filter((entry) => entry !== null);
-    raised = null;
+    let lower: number = digitAt(numbers.subtrahend, place) + raised.by;
+    const takes: Entry[] = [top, bottom, ...raised.marks].filter((entry) => entry !== null);
+    raised = NOT_RAISED;
     if (upper < lower) {
-      const forgotten = scribe.slip('forget-lower', true, {
-        at: where('place', place),
-        features: placeFeatures(numbers, place),
-      });
-      const [above, below]: readonly Mark[] = scribe.step({
-        law: 'same-change',
-        phase: { kind: 'equal additions', serves: place },
-        takes: [],
-        writes: littleOnes(place, dot, forgotten, scribe.base),
-        phrase: phrase('equal.pair', { top: upper, bottom: lower, place, forgotten, dot }),
-      });
-      takes.push(above!);
-      raised = below ?? null;
-      upper += scribe.base;
+      const made = writeLittleOnes(scribe, numbers, { place, upper, lower }, school);
+      takes.push(...made.here);
+      upper += made.above;
+      lower += made.below;
+      raised = made.next;
     }
-    const result = upper - lower;
+    const result = Math.abs(upper - lower);
     const written = result > 0 || place < significant;
     const marks = scribe.step({
       law: 'evaluate',
       phase: { kind: 'difference', serves: place },
       takes,
-      writes: written
-        ? [
-            {
-              role: 'answer',
-              count: result,
-              place,
-              spot: { area: 'answer', row: 0, column: place },
-            },
-          ]
-        : [],
+      writes: written ? [answerFigure(result, place)] : [],
       phrase: phrase('equal.column', {
         top: upper,
         bottom: lower,
         place,
         written,
         adding: school['think'] === 'what-must-be-added',
+        turned: upper < lower,
       }),
     });
     answer.push(...marks);
@@ -189,32 +202,81 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   return scribe.close(answer, phrase('equal.answer', {}));
 }
 
-/** Ten of this place above, and one of the next place, to be taken away, below. */
-function littleOnes(
-  place: number,
-  dot: boolean,
-  forgotten: boolean,
-  base: number,
-): readonly Writing[] {
-  const ten = worthAt(1, base, place + 1);
+function answerFigure(count: number, place: number): Writing {
+  return { role: 'answer', count, place, spot: { area: 'answer', row: 0, column: place } };
+}
+
+/** The little one that a lower figure has got. */
+interface Raised {
+  readonly by: number;
+  readonly marks: readonly Mark[];
+}
+const NOT_RAISED: Raised = { by: 0, marks: [] };
+
+interface Short {
+  readonly place: number;
+  readonly upper: number;
+  readonly lower: number;
+}
+
+/** Writes both little ones, or what a learner writes; says by how much the figures here and the next lower one change. */
+function writeLittleOnes(
+  scribe: Scribe,
+  numbers: TwoNumbers,
+  { place, upper, lower }: Short,
+  school: School,
+) {
+  const dot = school['mark'] === 'dot';
+  const slip = pairSlip(scribe, numbers, { place, upper, lower });
+  const marks = scribe.step({
+    law: 'same-change',
+    phase: { kind: 'equal additions', serves: place },
+    takes: [],
+    writes: littleOnes(place, dot, slip, scribe.base),
+    phrase: phrase('equal.pair', { top: upper, bottom: lower, place, slip, dot }),
+  });
+  const of = (area: string) => marks.filter(({ spot }) => spot.area === area);
+  const isHere = slip === 'lower-in-wrong-place';
+  const by = slip === 'lower-taken-off' ? -1 : 1;
+  return {
+    here: isHere ? marks : of('above'),
+    above: slip === 'forget-upper' ? 0 : slip === 'little-one-as-one' ? 1 : scribe.base,
+    below: isHere ? 1 : 0,
+    next: isHere || slip === 'forget-lower' ? NOT_RAISED : { by, marks: of('below') },
+  };
+}
+
+function pairSlip(scribe: Scribe, numbers: TwoNumbers, { place, upper, lower }: Short): PairSlip {
+  const chance = { at: where('place', place), features: placeFeatures(numbers, place) };
+  const next = digitAt(numbers.subtrahend, place + 1);
+  const may: Readonly<Record<(typeof PAIR_SLIPS)[number], boolean>> = {
+    'forget-lower': true,
+    'little-one-as-one': lower === upper + 1,
+    'forget-upper': lower - upper < scribe.base,
+    'lower-taken-off': next > 0,
+    'lower-in-wrong-place': lower < upper + scribe.base,
+  };
+  return PAIR_SLIPS.filter((id) => scribe.slip(id, may[id], chance))[0] ?? '';
+}
+
+/** Ten of this place above, and one of the next place, to be taken away, below; or what a learner writes. */
+function littleOnes(place: number, dot: boolean, slip: PairSlip, base: number): readonly Writing[] {
   const glyph = dot ? '•' : '1';
-  const above: Writing = {
+  const little = (area: string, at: number, count: number, column: number): Writing => ({
     role: 'little one',
-    count: 1,
-    place: place + 1,
+    count,
+    place: at,
     glyph,
-    spot: { area: 'above', row: 0, column: place },
-    beyond: laidBeyond(`beyond.${place}`, ten),
-  };
-  const below: Writing = {
-    role: 'little one',
-    count: -1,
-    place: place + 1,
-    glyph,
-    spot: { area: 'below', row: 0, column: place + 1 },
-    beyond: laidBeyond(`beyond.${place}`, ten, -1n),
-  };
-  return forgotten ? [above] : [above, below];
+    spot: { area, row: 0, column },
+    beyond: laidBeyond(`beyond.${place}`, worthAt(1, base, at), BigInt(count)),
+  });
+  const above = little('above', slip === 'little-one-as-one' ? place : place + 1, 1, place);
+  const isHere = slip === 'lower-in-wrong-place';
+  const below = isHere
+    ? little('below', place, -1, place)
+    : little('below', place + 1, slip === 'lower-taken-off' ? 1 : -1, place + 1);
+  if (slip === 'forget-lower') return [above];
+  return slip === 'forget-upper' ? [below] : [above, below];
 }
 
 /** A figure leaves room for a small one before it. */

@@ -269,7 +269,19 @@ describe('slips in differences', () => {
       ],
     ],
     ['partial-differences', ['lost-sign@1 265', 'lost-sign@2 335']],
-    ['equal-additions', ['forget-lower@1 265', 'forget-lower@2 355']],
+    [
+      'equal-additions',
+      [
+        'forget-lower@1 265',
+        'forget-lower@2 355',
+        'forget-upper@1 255',
+        'forget-upper@2 255',
+        'lower-in-wrong-place@1 264',
+        'lower-in-wrong-place@2 345',
+        'lower-taken-off@1 275',
+        'lower-taken-off@2 455',
+      ],
+    ],
     ['compensation-subtraction', ['one-changed@1 242', 'opposite@1 229']],
   ])('%s answers', (id, answers) => {
     expect([...slipAnswers(id, '642 − 387')].sort()).toEqual([...answers].sort());
