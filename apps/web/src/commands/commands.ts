@@ -7,7 +7,7 @@ import {
   withSwappedOperands,
 } from '../store/content.ts';
 import { changed } from '../store/edits.ts';
-import { showLarge, toggleFrame, useSession } from '../store/session-store.ts';
+import { showLarge, toggleFrame, useSession, whyNoFrame } from '../store/session-store.ts';
 import { useSettings } from '../store/settings-store.ts';
 import { fittedSteps, tooLong, work, type Worked } from '../worked/work.ts';
 import type { Command, Scene } from './command.ts';
@@ -114,8 +114,8 @@ export const COMMANDS: readonly Command[] = [
     group: 'point',
     label: 'Frame the amount that is pointed at, or take its frame away',
     keys: ['i'],
-    can: () => useSession.getState().pointed !== null,
-    whyNot: () => (useSession.getState().pointed ? null : 'Point at an amount first.'),
+    can: () => whyNoFrame() === null,
+    whyNot: whyNoFrame,
     run: () => {
       const { pointed } = useSession.getState();
       if (pointed) toggleFrame(pointed);

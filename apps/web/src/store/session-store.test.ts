@@ -9,6 +9,7 @@ import {
   toggleFrame,
   unframe,
   useSession,
+  whyNoFrame,
 } from './session-store.ts';
 
 const entry = (paper: string, id: string) => ({ kind: 'entry', paper, id: id as EntryId }) as const;
@@ -66,6 +67,10 @@ describe('framed amounts', () => {
   it('are as many as there are textures', () => {
     for (let k = 1; k <= MOST_FRAMED + 2; k++) toggleFrame(at(k));
     expect(useSession.getState().framed).toHaveLength(MOST_FRAMED);
+    pin(at(MOST_FRAMED + 2));
+    expect(whyNoFrame()).toBe('6 amounts are framed already; take one away first.');
+    pin(at(2));
+    expect(whyNoFrame()).toBeNull();
   });
 });
 

@@ -83,6 +83,15 @@ export function toggleFrame(at: PointedAt): void {
   if (free) useSession.setState({ framed: [...framed, { number: free, at }] });
 }
 
+/** Why what is pointed at cannot be framed or let go of now; null when it can. */
+export function whyNoFrame(): string | null {
+  const { pointed, framed } = useSession.getState();
+  if (!pointed) return 'Point at an amount first.';
+  const isFramed = framed.some(({ at }) => samePointed(at, pointed));
+  if (isFramed || framed.length < MOST_FRAMED) return null;
+  return `${MOST_FRAMED} amounts are framed already; take one away first.`;
+}
+
 export function unframe(number: number): void {
   const { framed } = useSession.getState();
   useSession.setState({ framed: framed.filter((one) => one.number !== number) });

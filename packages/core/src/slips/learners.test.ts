@@ -242,3 +242,40 @@ describe('a learner of equal additions', () => {
     expect(method.slips.map(({ id }) => id).filter((id) => !met.has(id))).toEqual([]);
   });
 });
+
+/** A learner of partial differences who slips once, with figures alone. */
+function putTogether(minuend: number, subtrahend: number, slip: string, at: number): number {
+  const lower = figures(subtrahend);
+  const signed = figures(minuend).map((figure, place) => {
+    const difference = figure - (lower[place] ?? 0);
+    const isLost = slip === 'lost-sign' && at === place;
+    return (isLost || slip === 'signs-dropped' ? Math.abs(difference) : difference) * 10 ** place;
+  });
+  return signed.reduce(
+    (all, part, place) =>
+      all + (slip === 'second-shortfall-given-back' && at === place ? -part : part),
+    0,
+  );
+}
+
+describe('a learner of partial differences', () => {
+  const method = registry.get('partial-differences');
+
+  it('answers as one who works with figures alone, at every chance of every slip', () => {
+    const met = new Set<string>();
+    fc.assert(
+      fc.property(differences, ([a, b]) => {
+        const problem = problemFrom(`${a} − ${b}`);
+        for (const chance of method.trace(problem).opportunities) {
+          met.add(chance.slip);
+          const { answer } = method.light(problem, { slips: [chance] });
+          const expected = putTogether(a, b, chance.slip, chance.at.at[0]!);
+          const address = addressText(chance);
+          expect([a, b, address, answer.toString()]).toEqual([a, b, address, String(expected)]);
+        }
+      }),
+      { numRuns: 200, examples: [[[523, 287]]] },
+    );
+    expect(method.slips.map(({ id }) => id).filter((id) => !met.has(id))).toEqual([]);
+  });
+});

@@ -7,6 +7,7 @@ import { definePhrases, fixed, plain, type Wording } from '../../phrases/phraseb
 import type { Problem } from '../../problem/problem.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
 import type { Sheet } from '../../sheet/sheet.ts';
+import { slipOf } from '../../slips/catalogue.ts';
 import { defineMethod } from '../method.ts';
 import { placeRule, placeSquare } from '../shared/place-columns.ts';
 import { orderSchool } from '../shared/schools.ts';
@@ -47,16 +48,18 @@ const place: Wording<PlaceValues> = {
 const phrases = definePhrases({
   'differences.place': place,
   'differences.read': plain(
-    ({ parts }: { parts: readonly Exact[] }, say) =>
-      `At full worth: **${signedSum(parts, (part) => say.amount(part))}**.`,
+    ({ parts, dropped }: { parts: readonly Exact[]; dropped: boolean }, say) =>
+      `At full worth${dropped ? ', the signs dropped' : ''}: **${signedSum(parts, (part) => say.amount(part))}**.`,
   ),
   'differences.join': {
-    digit: ({ from, part, to }: JoinValues, say) =>
-      `${say.amount(from)} ${isPositive(part) ? '+' : '−'} ${say.amount(part.absolute())} = **${say.amount(to)}**.`,
-    value: ({ from, part, to }: JoinValues, say) =>
-      isPositive(part)
-        ? `${say.amount(from)} with ${say.amount(part)} more ${say.is(2)} **${say.amount(to)}**.`
-        : `${say.amount(from)} with ${say.amount(part.absolute())} missing ${say.is(2)} **${say.amount(to)}**.`,
+    digit: ({ from, part, to, turned }: JoinValues, say) =>
+      `${say.amount(from)} ${isPositive(part) !== turned ? '+' : '−'} ${say.amount(part.absolute())} = **${say.amount(to)}**.`,
+    value: ({ from, part, to, turned }: JoinValues, say) =>
+      turned
+        ? `${say.amount(part.absolute())} are missing once more, but are given back to ${say.amount(from)}: **${say.amount(to)}**.`
+        : isPositive(part)
+          ? `${say.amount(from)} with ${say.amount(part)} more ${say.is(2)} **${say.amount(to)}**.`
+          : `${say.amount(from)} with ${say.amount(part.absolute())} missing ${say.is(2)} **${say.amount(to)}**.`,
   },
   'differences.alone': plain(({ to }: { to: Exact }, say) => `That is all: **${say.amount(to)}**.`),
   'differences.pair': columnName,
@@ -69,7 +72,13 @@ const phrases = definePhrases({
   'differences.answer': fixed('answer of the partial differences'),
 });
 
-type JoinValues = { readonly from: Exact; readonly part: Exact; readonly to: Exact };
+type JoinValues = {
+  readonly from: Exact;
+  readonly part: Exact;
+  readonly to: Exact;
+  /** Whether a learner gives back what is missing. */
+  readonly turned: boolean;
+};
 
 /** `300 − 60 − 4`; more than six parts are only counted. */
 function signedSum(parts: readonly Exact[], text: (part: Exact) => string): string {
@@ -122,6 +131,8 @@ export const partialDifferences = defineMethod({
       label: 'Sign lost',
       mechanism: 'A shortfall is written as if it were over: the smaller figure from the larger.',
     },
+    slipOf('signs-dropped'),
+    slipOf('second-shortfall-given-back'),
   ],
   phrases: phrases.book,
   accepts: acceptsDifference(true),
@@ -189,31 +200,52 @@ function together(
     });
     return answer!;
   }
+  const missing = filled.some(({ worth }) => !isPositive(worth));
+  const dropped = scribe.slip('signs-dropped', missing, { at: where('answer', 0) });
+  const worths = filled.map(({ worth }) => (dropped ? worth.absolute() : worth));
   const parts = scribe.step({
     law: 'place-value',
     phase: { kind: 'together' },
     takes: all,
     writes: filled.map((mark, row) =>
-      wholeWriting('place total', mark.worth, { area: 'part', row, column: 0 }, base, {
+      wholeWriting('place total', worths[row]!, { area: 'part', row, column: 0 }, base, {
         from: [mark],
-        ...(row > 0 ? { glyph: signed(mark.worth, base) } : {}),
+        ...(row > 0 ? { glyph: signed(worths[row]!, base) } : {}),
       }),
     ),
-    phrase: phrase('differences.read', { parts: filled.map(({ worth }) => worth) }),
+    phrase: phrase('differences.read', { parts: worths, dropped }),
   });
   return school['combine'] === 'signs-apart'
     ? signsApart(scribe, parts)
-    : oneByOne(scribe, parts, true);
+    : oneByOne(scribe, parts, true, filled);
 }
 
 const ANSWER = { area: 'answer', row: 0, column: 0 } as const;
 
-function oneByOne(scribe: Scribe, parts: readonly Mark[], answers: boolean): Mark {
+/** One part after another; `figures` are those of the places, where a learner may give a shortfall back. */
+function oneByOne(
+  scribe: Scribe,
+  parts: readonly Mark[],
+  answers: boolean,
+  figures: readonly Mark[] = [],
+): Mark {
   const [first, ...rest] = parts;
   return rest.reduce((so, part, k) => {
     const last = answers && k === rest.length - 1;
-    return join(scribe, so, part, last ? null : part.spot.row);
+    const before = parts.slice(0, k + 1).some(({ worth }) => !isPositive(worth));
+    const place = figures[k + 1]?.place;
+    const again = place !== undefined && before && !isPositive(part.worth);
+    const turned = scribe.slip('second-shortfall-given-back', again, {
+      at: where('place', place ?? 0),
+    });
+    return join(scribe, { so, part, turned }, last ? null : part.spot.row);
   }, first!);
+}
+
+interface Joined {
+  readonly so: Mark;
+  readonly part: Mark;
+  readonly turned: boolean;
 }
 
 /** Everything over, everything missing, and then the one from the other. */
@@ -221,12 +253,13 @@ function signsApart(scribe: Scribe, parts: readonly Mark[]): Mark {
   const over = parts.filter(({ worth }) => isPositive(worth));
   const missing = parts.filter(({ worth }) => !isPositive(worth));
   if (over.length === 0 || missing.length === 0) return oneByOne(scribe, parts, true);
-  return join(scribe, oneByOne(scribe, over, false), oneByOne(scribe, missing, false), null);
+  const [so, part] = [oneByOne(scribe, over, false), oneByOne(scribe, missing, false)];
+  return join(scribe, { so, part, turned: false }, null);
 }
 
 /** Joins two amounts into a total at the side of a row, or into the answer. */
-function join(scribe: Scribe, so: Mark, part: Mark, row: number | null): Mark {
-  const to = so.worth.plus(part.worth);
+function join(scribe: Scribe, { so, part, turned }: Joined, row: number | null): Mark {
+  const to = turned ? so.worth.minus(part.worth) : so.worth.plus(part.worth);
   const spot = row === null ? ANSWER : { area: 'total', row, column: 0 };
   const [made] = scribe.step({
     law: 'evaluate',
@@ -237,7 +270,7 @@ function join(scribe: Scribe, so: Mark, part: Mark, row: number | null): Mark {
         hop: { from: so.worth, to },
       }),
     ],
-    phrase: phrase('differences.join', { from: so.worth, part: part.worth, to }),
+    phrase: phrase('differences.join', { from: so.worth, part: part.worth, to, turned }),
   });
   if (row !== null) {
     scribe.group(`so-far-${row}`, 'subtotal', [made!], phrase('differences.so-far', { to }));

@@ -268,7 +268,15 @@ describe('slips in differences', () => {
         'skip-ring@4 253',
       ],
     ],
-    ['partial-differences', ['lost-sign@1 265', 'lost-sign@2 335']],
+    [
+      'partial-differences',
+      [
+        'lost-sign@1 265',
+        'lost-sign@2 335',
+        'second-shortfall-given-back@1 265',
+        'signs-dropped@1 345',
+      ],
+    ],
     [
       'equal-additions',
       [

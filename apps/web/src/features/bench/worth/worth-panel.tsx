@@ -69,7 +69,14 @@ function Found({ subject }: { readonly subject: Subject }) {
             text={paper ? (story?.name ?? groupName(paper, subject, say)) : 'on the shared picture'}
           />
         </span>
-        <button type="button" className="chip" aria-pressed={isFramed} onClick={frame.run}>
+        <button
+          type="button"
+          className="chip"
+          aria-pressed={isFramed}
+          disabled={!frame.can}
+          title={frame.whyNot ?? undefined}
+          onClick={frame.run}
+        >
           {isFramed ? 'framed' : 'frame it'} · i
         </button>
         {workNext.can && (
