@@ -279,3 +279,55 @@ describe('a learner of partial differences', () => {
     expect(method.slips.map(({ id }) => id).filter((id) => !met.has(id))).toEqual([]);
   });
 });
+
+/** A learner of crosswise multiplication from the ones who slips once, with figures alone. */
+function crossed(upper: number, lower: number, slip: string, at: number): number {
+  const [top, bottom] = [figures(upper), figures(lower)];
+  const places = top.length + bottom.length - 1;
+  const written: number[] = [];
+  let carried = 0;
+  for (let place = 0; place < places; place++) {
+    const slips = (id: string) => slip === id && at === place;
+    const pairs = top
+      .map((_, i) => [i, place - i] as const)
+      .filter(([, j]) => j >= 0 && j < bottom.length)
+      .sort(([i], [k]) => i - k);
+    const products = pairs.map(([i, j]) => top[i]! * bottom[j]!);
+    let count = products.reduce((all, one) => all + one, 0);
+    if (slips('pair-twice')) count += products.find((one) => one > 0)!;
+    if (slips('miss-pair')) count -= products.find((one, k) => k > 0 && one > 0)!;
+    if (slips('straight-pairs-only')) {
+      count = products
+        .filter((_, k) => pairs[k]![0] === pairs[k]![1])
+        .reduce((all, one) => all + one, 0);
+    }
+    const total = count + (slips('forget-carry') ? 0 : carried);
+    written.push(...(place === places - 1 ? figures(total) : [total % 10]));
+    carried = Math.floor(total / 10);
+  }
+  return read(written);
+}
+
+describe('a learner of crosswise multiplication', () => {
+  const method = registry.get('crosswise');
+  const factors = fc.tuple(fc.integer({ min: 1, max: 9090 }), fc.integer({ min: 1, max: 909 }));
+
+  it('answers as one who works with figures alone, at every chance of every slip', () => {
+    const met = new Set<string>();
+    fc.assert(
+      fc.property(factors, ([a, b]) => {
+        const problem = problemFrom(`${a} × ${b}`);
+        for (const chance of method.trace(problem).opportunities) {
+          met.add(chance.slip);
+          const { answer } = method.light(problem, { slips: [chance] });
+          const expected = crossed(a, b, chance.slip, chance.at.at[0]!);
+          const address = addressText(chance);
+          expect([a, b, address, answer.toString()]).toEqual([a, b, address, String(expected)]);
+        }
+      }),
+      { numRuns: 200, examples: [[[46, 58]], [[406, 37]]] },
+    );
+    const all = method.slips.map(({ id }) => id).filter((id) => id !== 'point-one-off');
+    expect(all.filter((id) => !met.has(id))).toEqual([]);
+  });
+});

@@ -3,103 +3,18 @@ import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
 import { digitAt, placeValue, worthAt } from '../../exact/numeral.ts';
-import { definePhrases, fixed, plain, type Wording } from '../../phrases/phrasebook.ts';
-import type { Speaker } from '../../phrases/speaker.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
 import type { Sheet, SheetLink } from '../../sheet/sheet.ts';
+import { slipOf } from '../../slips/catalogue.ts';
 import { defineMethod } from '../method.ts';
+import { crosswisePhrases } from './crosswise-words.ts';
 import { placeRule, placeSquare, widest } from '../shared/place-columns.ts';
 import { orderSchool } from '../shared/schools.ts';
 import { wholeWriting } from '../shared/whole.ts';
 import { acceptsProduct, twoFactors, type Pair, type TwoFactors } from './two-factors.ts';
 
-type PlaceValues = {
-  /** Digit of the first factor, digit of the second, in turn. */
-  readonly digits: readonly string[];
-  readonly carried: number;
-  readonly total: number;
-  readonly place: number;
-  readonly keep: number;
-  readonly last: boolean;
-  /** Whether a figure is written; a place in front that holds nothing stays empty. */
-  readonly written: boolean;
-  readonly slip: string;
-};
-
-const gathered: Wording<PlaceValues> = {
-  digit: ({ digits, carried, total, keep, last, written, slip }, say) => {
-    const sum = `${pairText(digits, carried, slip, say)} = ${say.number(total)}`;
-    if (!written) return `${sum}: nothing is written in front${tail(slip)}.`;
-    if (last || keep === 0) return `${sum}: write **${say.number(total)}**${tail(slip)}.`;
-    return `${sum}: write **${say.number(total % say.base)}**, ${say.passOnFigures(keep)}${tail(slip)}.`;
-  },
-  value: ({ digits, carried, total, place, keep, last, slip }, say) => {
-    const pairs = digits.length / 2;
-    const from = `${pairs === 1 ? 'The one pair' : `The ${pairs} pairs`} of the ${say.places(place)}`;
-    const joined =
-      carried > 0 && slip !== 'forget-carry'
-        ? ` with the ${say.count(carried, place)} ${say.carried}`
-        : '';
-    const sum = `${from}${joined} ${pairs === 1 && joined === '' ? 'makes' : 'make'} **${say.count(total, place)}**`;
-    if (last || keep === 0) return `${sum}${tail(slip)}.`;
-    return `${sum}: write ${say.count(total % say.base, place)}, ${say.passOn(keep, place + 1)}${tail(slip)}.`;
-  },
-};
-
-function pairText(digits: readonly string[], carried: number, slip: string, say: Speaker): string {
-  const pairs = Array.from(
-    { length: digits.length / 2 },
-    (_, k) => `${digits[2 * k]}${say.times}${digits[2 * k + 1]}`,
-  );
-  const joined = carried > 0 && slip !== 'forget-carry' ? [`(${say.number(carried)})`] : [];
-  const all = [...pairs, ...joined];
-  return all.length > 7
-    ? `${pairs.length} products${joined.length > 0 ? ` + ${joined[0]}` : ''}`
-    : all.join(' + ');
-}
-
-function tail(slip: string): string {
-  if (slip === 'forget-carry') return ', and what was held is forgotten';
-  if (slip === 'miss-pair') return ', with one pair missed';
-  return '';
-}
-
-type RunningValues = {
-  readonly digits: readonly string[];
-  readonly count: number;
-  readonly place: number;
-  readonly from: Exact;
-  readonly to: Exact;
-  readonly slip: string;
-};
-
-const running: Wording<RunningValues> = {
-  digit: ({ digits, count, place, from, to, slip }, say) => {
-    const sum = `${pairText(digits, 0, '', say)} = ${say.number(count)}`;
-    if (from.isZero) return `${sum}: that is **${say.amount(to)}** so far${tail(slip)}.`;
-    return `${sum}: ${say.amount(from)} + ${say.amount(worthAt(count, say.base, place))} = **${say.amount(to)}**${tail(slip)}.`;
-  },
-  value: ({ digits, count, place, from, to, slip }, say) => {
-    const pairs = digits.length / 2;
-    const sum = `${pairs === 1 ? 'The one pair' : `The ${pairs} pairs`} of the ${say.places(place)} ${pairs === 1 ? 'makes' : 'make'} ${say.count(count, place)}`;
-    return from.isZero
-      ? `${sum}: **${say.amount(to)}** so far${tail(slip)}.`
-      : `${sum}; with ${say.amount(from)} that is **${say.amount(to)}**${tail(slip)}.`;
-  },
-};
-
-const phrases = definePhrases({
-  'crosswise.place': gathered,
-  'crosswise.running': running,
-  'crosswise.pairs': plain(
-    ({ place }: { place: number }, say) => `all digit pairs of the ${say.places(place)}`,
-  ),
-  'crosswise.so-far': plain(({ to }: { to: Exact }, say) => `the total so far, ${say.amount(to)}`),
-  'crosswise.answer': fixed('answer of the crosswise product'),
-});
-
-const { phrase } = phrases;
+const { phrase } = crosswisePhrases;
 
 export const crosswise = defineMethod({
   id: 'crosswise',
@@ -150,8 +65,10 @@ export const crosswise = defineMethod({
       label: 'Pair missed',
       mechanism: 'One of the crossing pairs of a place is not multiplied.',
     },
+    slipOf('pair-twice'),
+    slipOf('straight-pairs-only'),
   ],
-  phrases: phrases.book,
+  phrases: crosswisePhrases.book,
   accepts: acceptsProduct,
   work,
   sheet,
@@ -194,27 +111,41 @@ interface Gathered {
   readonly takes: readonly Entry[];
   readonly digits: readonly string[];
   readonly count: number;
-  readonly missed: boolean;
+  readonly slip: PairSlip;
 }
 
-/** Works out the pairs of one place; a learner may miss one of them. */
+/** Slips in gathering the pairs of a place, in the order in which their chances are named. */
+const PAIR_SLIPS = ['miss-pair', 'pair-twice', 'straight-pairs-only'] as const;
+type PairSlip = (typeof PAIR_SLIPS)[number] | '';
+
+/** Works out the pairs of one place; a learner may miss one of them, count one twice, or see straight ones alone. */
 function gatherPlace(scribe: Scribe, factors: TwoFactors, place: number): Gathered {
   const { top, bottom } = factors;
   const pairs = pairsOf(factors, place);
   const products = pairs.map(([i, j]) => digitAt(top, i) * digitAt(bottom, j));
+  const filled = products.findIndex((product) => product > 0);
   const crossing = products.findIndex((product, k) => k > 0 && product > 0);
-  const missed = scribe.slip('miss-pair', crossing >= 0, { at: where('place', place) });
-  const told = pairs.filter((_, k) => !(missed && k === crossing));
+  const isStraight = pairs.map(([i, j]) => i === j);
+  const may: Readonly<Record<(typeof PAIR_SLIPS)[number], boolean>> = {
+    'miss-pair': crossing >= 0,
+    'pair-twice': filled >= 0,
+    'straight-pairs-only': products.some((product, k) => product > 0 && !isStraight[k]),
+  };
+  const slip =
+    PAIR_SLIPS.filter((id) => scribe.slip(id, may[id], { at: where('place', place) }))[0] ?? '';
+  const times = (k: number): number => {
+    if (slip === 'miss-pair') return k === crossing ? 0 : 1;
+    if (slip === 'straight-pairs-only') return isStraight[k] ? 1 : 0;
+    return slip === 'pair-twice' && k === filled ? 2 : 1;
+  };
+  const told = pairs.flatMap((pair, k) => Array.from({ length: times(k) }, () => pair));
   return {
     takes: pairs.map(([i, j]) => scribe.owes(i, j)),
     digits: told.flatMap(([i, j]) =>
       [digitAt(top, i), digitAt(bottom, j)].map((d) => d.toString(scribe.base).toUpperCase()),
     ),
-    count: products.reduce(
-      (sum, product, k) => (missed && k === crossing ? sum : sum + product),
-      0,
-    ),
-    missed,
+    count: products.reduce((sum, product, k) => sum + product * times(k), 0),
+    slip,
   };
 }
 
@@ -231,7 +162,7 @@ function fromTheOnes(
   let carry: Mark | null = null;
   let carried = 0;
   for (let place = 0; place < places; place++) {
-    const { takes, digits, count, missed } = gatherPlace(scribe, factors, place);
+    const { takes, digits, count, slip } = gatherPlace(scribe, factors, place);
     const forgotten = scribe.slip('forget-carry', carried > 0, {
       at: where('place', place),
       features: carryFeatures(carried),
@@ -257,7 +188,7 @@ function fromTheOnes(
         keep,
         last,
         written: isWritten,
-        slip: forgotten ? 'forget-carry' : missed ? 'miss-pair' : '',
+        slip: forgotten ? 'forget-carry' : slip,
       }),
     });
     carry = keep > 0 ? marks.at(-1)! : null;
@@ -303,7 +234,7 @@ function fromTheLeft(
   let so: Mark | null = null;
   let total = Exact.ZERO;
   for (let place = places - 1; place >= 0; place--) {
-    const { takes, digits, count, missed } = gatherPlace(scribe, factors, place);
+    const { takes, digits, count, slip } = gatherPlace(scribe, factors, place);
     const forgotten = scribe.slip('forget-carry', so !== null && !total.isZero, {
       at: where('place', place),
     });
@@ -334,7 +265,7 @@ function fromTheLeft(
         place,
         from,
         to: total,
-        slip: forgotten ? 'forget-carry' : missed ? 'miss-pair' : '',
+        slip: forgotten ? 'forget-carry' : slip,
       }),
     });
     so = mark!;

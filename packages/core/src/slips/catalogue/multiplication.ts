@@ -267,7 +267,7 @@ export const MULTIPLICATION_SLIPS: readonly SlipIdea[] = [
     written: 'A place that is too large.',
     effect: 'amount',
     often: 1,
-    examples: [{ method: 'crosswise', problem: '46 × 58', at: 'cell-0.0', answer: '2716' }],
+    examples: [{ method: 'crosswise', problem: '46 × 58', at: 'place-0', answer: '2716' }],
   },
   {
     id: 'straight-pairs-only',
@@ -276,7 +276,7 @@ export const MULTIPLICATION_SLIPS: readonly SlipIdea[] = [
     written: 'One product a place, nothing crosswise.',
     effect: 'amount',
     often: 2,
-    examples: [{ method: 'crosswise', problem: '46 × 58', at: 'answer-0', answer: '2048' }],
+    examples: [{ method: 'crosswise', problem: '46 × 58', at: 'place-1', answer: '2048' }],
   },
   {
     id: 'keep-even',
