@@ -1,4 +1,5 @@
 import type { Exact } from '../../exact/exact.ts';
+import { worthAt } from '../../exact/numeral.ts';
 import { definePhrases, fixed, plain, type Wording } from '../../phrases/phrasebook.ts';
 import type { Speaker } from '../../phrases/speaker.ts';
 

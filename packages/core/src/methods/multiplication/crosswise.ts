@@ -2,7 +2,7 @@ import { carryFeatures, where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
-import { digitAt, placeValue, worthAt } from '../../exact/numeral.ts';
+import { digitAt, placeValue } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
 import type { Sheet, SheetLink } from '../../sheet/sheet.ts';
