@@ -331,3 +331,75 @@ describe('a learner of crosswise multiplication', () => {
     expect(all.filter((id) => !met.has(id))).toEqual([]);
   });
 });
+
+/** A learner of halving and doubling who slips once, with numbers alone. */
+function halved(left: number, right: number, slip: string, at: number): number {
+  let sum = 0;
+  for (
+    let [row, half, double] = [0, left, right];
+    half > 0;
+    row++, half = Math.floor(half / 2), double *= 2
+  ) {
+    const slips = (id: string) => slip === id && at === row;
+    const keeps =
+      slips('keep-even') || (half % 2 === 1 && !slips('strike-odd') && !slips('stops-before-one'));
+    if (keeps) sum += double;
+  }
+  return sum;
+}
+
+/** A learner of partial products who slips once; the products are added in columns. */
+function listed(upper: number, lower: number, slip: string, at: string): number {
+  const lines = figures(lower).flatMap((below, j) =>
+    figures(upper).flatMap((above, i) => {
+      if (above === 0 || below === 0) return [];
+      const here = at === `cell-${i}.${j}`;
+      if (here && slip === 'skip-product') return [];
+      if (slip === 'like-places-only' && i !== j) return [];
+      return [above * below * (here && slip === 'drop-zeros' ? 1 : 10 ** (i + j))];
+    }),
+  );
+  const columns = lines.map(figures);
+  const width = Math.max(0, ...columns.map((column) => column.length));
+  const sum: number[] = [];
+  let carried = 0;
+  for (let place = 0; place < width; place++) {
+    const kept = slip === 'forget-carry' && at === `place-${place}` ? 0 : carried;
+    const total = columns.reduce((all, column) => all + (column[place] ?? 0), kept);
+    sum.push(...(place === width - 1 ? figures(total) : [total % 10]));
+    carried = Math.floor(total / 10);
+  }
+  return read(sum);
+}
+
+describe('learners of other products', () => {
+  const factors = fc.tuple(fc.integer({ min: 1, max: 909 }), fc.integer({ min: 1, max: 909 }));
+
+  it.each([
+    [
+      'halving-doubling',
+      (a: number, b: number, slip: string, at: string) =>
+        halved(a, b, slip, Number(at.split('-')[1])),
+    ],
+    ['partial-products', listed],
+  ] as const)('of %s answer as those who work with numbers alone', (id, work) => {
+    const method = registry.get(id);
+    const met = new Set<string>();
+    fc.assert(
+      fc.property(factors, ([a, b]) => {
+        const problem = problemFrom(`${a} × ${b}`);
+        for (const chance of method.trace(problem).opportunities) {
+          met.add(chance.slip);
+          const { answer } = method.light(problem, { slips: [chance] });
+          const expected = work(a, b, chance.slip, whereText(chance.at));
+          const address = addressText(chance);
+          expect([a, b, address, answer.toString()]).toEqual([a, b, address, String(expected)]);
+        }
+      }),
+      { numRuns: 200, examples: [[[46, 58]], [[406, 37]]] },
+    );
+    const otherwise = new Set(['point-one-off', 'miss-power']);
+    const all = method.slips.map((slip) => slip.id).filter((slip) => !otherwise.has(slip));
+    expect(all.filter((slip) => !met.has(slip))).toEqual([]);
+  });
+});

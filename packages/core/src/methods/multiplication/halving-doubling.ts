@@ -7,6 +7,7 @@ import { numeralValue, wholeText } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
 import type { Ruling, Sheet } from '../../sheet/sheet.ts';
+import { slipOf } from '../../slips/catalogue.ts';
 import { defineMethod } from '../method.ts';
 import { partOf } from '../shared/sums.ts';
 import { wholeWriting } from '../shared/whole.ts';
@@ -62,6 +63,7 @@ export const halvingDoubling = defineMethod({
       label: 'Power passed over',
       mechanism: 'A power of two that fits is not ticked.',
     },
+    slipOf('stops-before-one'),
   ],
   phrases: halvingPhrases.book,
   accepts: acceptsProduct,
@@ -193,14 +195,17 @@ function finishRows(scribe: Scribe, lastRow: LastRow, base: number): void {
     });
     return;
   }
+  const may = kept.length > 0 && !double.isZero;
+  const stopped = scribe.slip('stops-before-one', may, { at: where('row', row) });
   const [mark] = scribe.step({
     law: 'evaluate',
     phase: { kind: 'rows' },
     takes: pair,
-    writes: [keptWriting(double, row, base, pair)],
-    phrase: phrase('halving.last', { right: double }),
+    strikes: stopped ? struck : [],
+    writes: stopped ? [] : [keptWriting(double, row, base, pair)],
+    phrase: phrase('halving.last', { right: double, stopped }),
   });
-  keep(scribe, kept, mark!, row);
+  if (mark) keep(scribe, kept, mark, row);
 }
 
 /** One double list; the powers that make up the factor are ticked from the largest down. */

@@ -46,9 +46,12 @@ export const halvingPhrases = definePhrases({
   },
   'halving.row': halve,
   'halving.last': {
-    digit: ({ right }: { right: Exact }, say) => `1 is odd: keep **${say.figures(right)}**.`,
-    value: ({ right }: { right: Exact }, say) =>
-      `One **${say.amount(right)}** is left, and it is kept.`,
+    digit: ({ right, stopped }: { right: Exact; stopped: boolean }, say) =>
+      stopped
+        ? `1 is thought to be the end: ${say.figures(right)} is struck.`
+        : `1 is odd: keep **${say.figures(right)}**.`,
+    value: ({ right, stopped }: { right: Exact; stopped: boolean }, say) =>
+      `One **${say.amount(right)}** is left, ${stopped ? 'but it is not kept' : 'and it is kept'}.`,
   },
   'halving.zero': plain(
     ({ right }: { right: Exact }, say) => `0 is even: nothing is kept of ${say.figures(right)}.`,

@@ -6,6 +6,7 @@ import { definePhrases, fixed, plain, type Wording } from '../../phrases/phraseb
 import type { Problem } from '../../problem/problem.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
 import type { Sheet } from '../../sheet/sheet.ts';
+import { slipOf } from '../../slips/catalogue.ts';
 import { defineMethod } from '../method.ts';
 import { FORGET_SUM_CARRY, sumPhrases, totalOfLines } from '../shared/add-columns.ts';
 import { countedWritings } from '../shared/whole.ts';
@@ -65,6 +66,9 @@ const phrases = definePhrases({
     ({ left, right }: { left: string; right: string }, say) =>
       `product ${left} ${say.times} ${right}`,
   ),
+  'partial.like-places': fixed(
+    'Each place is multiplied with the like place alone, and that is thought to be all.',
+  ),
   'partial.answer': fixed('answer of the partial products'),
 });
 
@@ -100,6 +104,7 @@ export const partialProducts = defineMethod({
       mechanism: 'One of the products is never written.',
     },
     FORGET_SUM_CARRY,
+    slipOf('like-places-only'),
   ],
   phrases: phrases.book,
   accepts: acceptsProduct,
@@ -123,8 +128,30 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   );
   const own = rows.flatMap((j) => columns.map((i): Pair => [i, j]));
   const inOrder = scribe.ordered(school['order'] === 'largest-first' ? own.reverse() : own);
-  const products = inOrder.map((pair, row) => writeProduct(scribe, factors, pair, row));
+  const worked = likePlacesOnly(scribe, factors, inOrder);
+  const products = worked.map((pair, row) => writeProduct(scribe, factors, pair, row));
   return scribe.close(totalOfLines(scribe, products), phrase('partial.answer', {}));
+}
+
+/** The pairs that are worked: all of them, or those of like places alone when a learner thinks that these are all. */
+function likePlacesOnly(
+  scribe: Scribe,
+  { top, bottom }: TwoFactors,
+  pairs: readonly Pair[],
+): readonly Pair[] {
+  const counts = ([i, j]: Pair) => digitAt(top, i) * digitAt(bottom, j) > 0;
+  const like = pairs.filter(([i, j]) => i === j);
+  const others = pairs.filter(([i, j]) => i !== j);
+  const may = like.some(counts) && others.some(counts);
+  if (!scribe.slip('like-places-only', may, { at: where('answer', 0) })) return pairs;
+  scribe.step({
+    law: 'evaluate',
+    phase: { kind: 'products' },
+    takes: others.map(([i, j]) => scribe.owes(i, j)),
+    writes: [],
+    phrase: phrase('partial.like-places', {}),
+  });
+  return like;
 }
 
 function writeProduct(

@@ -334,8 +334,8 @@ export const MULTIPLICATION_SLIPS: readonly SlipIdea[] = [
   {
     id: 'stops-before-one',
     label: 'Stops before 1',
-    mechanism: 'Halving ends before it has come to 1.',
-    written: 'The last row is missing.',
+    mechanism: 'Halving is thought to be over when it has come to 1, and the row of 1 is not kept.',
+    written: 'The row of 1 struck.',
     effect: 'amount',
     often: 1,
     examples: [{ method: 'halving-doubling', problem: '46 × 58', at: 'row-5', answer: '812' }],
