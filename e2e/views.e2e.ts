@@ -208,6 +208,12 @@ describe('other widths', () => {
         .map((e) => e.outerHTML.slice(0, 120));`,
       [],
     );
+    await page.find('.papers');
+    await page.settles(
+      `return document.querySelectorAll('ol.heard li').length > 0 &&
+        document.documentElement.scrollWidth <= innerWidth ? [] : ['scrolls sideways'];`,
+      [],
+    );
     await page.press('next');
     await page.waitText('.gauge .balance', /balanced/);
   });
