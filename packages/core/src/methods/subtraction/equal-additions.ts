@@ -172,9 +172,10 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
     let upper = digitAt(numbers.minuend, place);
     let lower: number = digitAt(numbers.subtrahend, place) + raised.by;
     const takes: Entry[] = [top, bottom, ...raised.marks].filter((entry) => entry !== null);
+    const isRaised = raised.marks.length > 0;
     raised = NOT_RAISED;
     if (upper < lower) {
-      const made = writeLittleOnes(scribe, numbers, { place, upper, lower }, school);
+      const made = writeLittleOnes(scribe, numbers, { place, upper, lower, isRaised }, school);
       takes.push(...made.here);
       upper += made.above;
       lower += made.below;
@@ -217,17 +218,15 @@ interface Short {
   readonly place: number;
   readonly upper: number;
   readonly lower: number;
+  /** Whether a little one stands at the lower figure already. */
+  readonly isRaised: boolean;
 }
 
 /** Writes both little ones, or what a learner writes; says by how much the figures here and the next lower one change. */
-function writeLittleOnes(
-  scribe: Scribe,
-  numbers: TwoNumbers,
-  { place, upper, lower }: Short,
-  school: School,
-) {
+function writeLittleOnes(scribe: Scribe, numbers: TwoNumbers, short: Short, school: School) {
+  const { place, upper, lower } = short;
   const dot = school['mark'] === 'dot';
-  const slip = pairSlip(scribe, numbers, { place, upper, lower });
+  const slip = pairSlip(scribe, numbers, short);
   const marks = scribe.step({
     law: 'same-change',
     phase: { kind: 'equal additions', serves: place },
@@ -246,7 +245,11 @@ function writeLittleOnes(
   };
 }
 
-function pairSlip(scribe: Scribe, numbers: TwoNumbers, { place, upper, lower }: Short): PairSlip {
+function pairSlip(
+  scribe: Scribe,
+  numbers: TwoNumbers,
+  { place, upper, lower, isRaised }: Short,
+): PairSlip {
   const chance = { at: where('place', place), features: placeFeatures(numbers, place) };
   const next = digitAt(numbers.subtrahend, place + 1);
   const may: Readonly<Record<(typeof PAIR_SLIPS)[number], boolean>> = {
@@ -254,7 +257,7 @@ function pairSlip(scribe: Scribe, numbers: TwoNumbers, { place, upper, lower }: 
     'little-one-as-one': lower === upper + 1,
     'forget-upper': lower - upper < scribe.base,
     'lower-taken-off': next > 0,
-    'lower-in-wrong-place': lower < upper + scribe.base,
+    'lower-in-wrong-place': !isRaised && lower < upper + scribe.base,
   };
   return PAIR_SLIPS.filter((id) => scribe.slip(id, may[id], chance))[0] ?? '';
 }

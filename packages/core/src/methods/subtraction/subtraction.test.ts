@@ -285,7 +285,6 @@ describe('slips in differences', () => {
         'forget-upper@1 255',
         'forget-upper@2 255',
         'lower-in-wrong-place@1 264',
-        'lower-in-wrong-place@2 345',
         'lower-taken-off@1 275',
         'lower-taken-off@2 455',
       ],
