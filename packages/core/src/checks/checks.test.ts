@@ -99,8 +99,10 @@ describe('checks', () => {
       ({ opportunity: { slip }, answer, caught }) => `${slip} ${answer} ${caught}`,
     );
     expect(verdicts).toEqual([
+      'carry-the-ones 471 false',
       'whole-total-in-place 4314 true',
       'forget-carry 434 false',
+      'carry-the-ones 714 false',
       'whole-total-in-place 3144 true',
       'forget-carry 344 false',
     ]);
