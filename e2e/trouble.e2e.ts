@@ -91,6 +91,11 @@ describe('a comparison changed elsewhere', () => {
 describe('a lost server', () => {
   it('loses nothing: changes wait here and are kept in the end', async () => {
     const { id } = await openFirst();
+    // What menus and chips need is fetched in a quiet moment.
+    await page.settles(
+      `return performance.getEntriesByType('resource').some(({ name }) => /rest-of-line/.test(name))`,
+      true,
+    );
     expect(await server.stop()).toBe(0);
     await page.keys(Key.END);
     await page.pressChip('swap factors');

@@ -255,6 +255,8 @@ describe('presenting and printing', () => {
 
 describe('the list of comparisons', () => {
   it('duplicates, deletes and brings back', async () => {
+    // Those of the pages before, which were left in the middle of keeping, are not of this one.
+    await page.complaints();
     await page.driver.get(`${server.address}/comparisons`);
     const total = (wanted: number) =>
       page.waitText('.MuiTablePagination-displayedRows', new RegExp(`of ${wanted}$`));

@@ -138,10 +138,8 @@ export class Page {
 
   /** The same for a chip of the head, which may lie behind "more". */
   async pressChip(name: string): Promise<void> {
-    const [more] = await this.driver.findElements(
-      By.css('[aria-label="more about these numbers"]'),
-    );
-    if (more) await more.click();
+    const path = `//button[normalize-space(.)=${JSON.stringify(name)}]`;
+    if (!(await this.visible(path))) await this.press('more about these numbers');
     await this.press(name);
   }
 

@@ -1,4 +1,4 @@
-import { lazy } from 'react';
+import { later } from './later.ts';
 import { WhenOpened } from './when-opened.tsx';
 
 /** Something to choose from a menu. */
@@ -23,7 +23,7 @@ export interface MenuProps {
   readonly dense?: boolean;
 }
 
-const MenuList = lazy(() => import('./menu-list.later.tsx'));
+const MenuList = later(() => import('./menu-list.later.tsx'));
 
 /** A menu below the button that opened it; it is loaded when the first one is opened. */
 export function Menu(props: MenuProps) {

@@ -1,9 +1,10 @@
-import { lazy, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
+import { useLayoutEffect, useRef, useState, type ReactNode } from 'react';
+import { later } from './later.ts';
 import { useSize } from './use-size.ts';
 import { WhenOpened } from './when-opened.tsx';
 import './one-line.css';
 
-const RestOfLine = lazy(() => import('./rest-of-line.later.tsx'));
+const RestOfLine = later(() => import('./rest-of-line.later.tsx'));
 
 /** Pixels by which the lane reaches over its room at each side, for the line around what has the focus. */
 const EDGE = 3;

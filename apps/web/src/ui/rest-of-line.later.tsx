@@ -7,6 +7,12 @@ interface RestOfLineProps {
   readonly children: ReactNode;
 }
 
+/** Whether what was pressed is done with: a button that opens no menu, or a choice in one. */
+function isDone(pressed: Element): boolean {
+  const what = pressed.closest('button, [role="menuitem"]');
+  return what !== null && !what.hasAttribute('aria-haspopup');
+}
+
 /** All that is in a line, wrapped, below the button that opened it. */
 export default function RestOfLine({ anchor, close, children }: RestOfLineProps) {
   return (
@@ -17,7 +23,13 @@ export default function RestOfLine({ anchor, close, children }: RestOfLineProps)
       anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
       transformOrigin={{ vertical: 'top', horizontal: 'right' }}
     >
-      <div className="one-line-rest">{children}</div>
+      <div
+        className="one-line-rest"
+        role="presentation"
+        onClick={(event) => isDone(event.target as Element) && close()}
+      >
+        {children}
+      </div>
     </Popover>
   );
 }

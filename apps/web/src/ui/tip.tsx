@@ -1,6 +1,7 @@
-import { lazy, Suspense, useId, useRef, useState, type ReactNode } from 'react';
+import { Suspense, useId, useRef, useState, type ReactNode } from 'react';
+import { later } from './later.ts';
 
-const TipBubble = lazy(() => import('./tip-bubble.later.tsx'));
+const TipBubble = later(() => import('./tip-bubble.later.tsx'));
 
 /** Long enough that a pointer on its way shows nothing. */
 const DELAY = 250;
