@@ -1,20 +1,6 @@
 import { Key } from 'selenium-webdriver';
 import { openComparison } from './harness/open.ts';
-import { Page } from './harness/page.ts';
-import { TestServer } from './harness/server.ts';
-
-const server = new TestServer();
-let page: Page;
-
-beforeAll(async () => {
-  await server.start();
-  page = await Page.open();
-});
-
-afterAll(async () => {
-  await page?.close();
-  await server.remove();
-});
+import { page, server } from './harness/scene.ts';
 
 /** What has the focus: its name, else its words, else what it is. */
 const focused = () =>

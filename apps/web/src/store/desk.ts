@@ -1,19 +1,7 @@
 import type { CheckRecord, ComparisonDocument, Pace, PaperId } from '@levee/core';
 
 /** What she chose and wrote: the part of a comparison that undo goes through. */
-export type Content = Pick<
-  ComparisonDocument,
-  | 'title'
-  | 'story'
-  | 'unit'
-  | 'units'
-  | 'tags'
-  | 'counted'
-  | 'problem'
-  | 'estimate'
-  | 'earlier'
-  | 'papers'
->;
+export type Content = Omit<ComparisonDocument, 'format' | 'version' | 'steps' | 'pace' | 'checks'>;
 
 /** How far the papers are: kept with the comparison, but no matter for undo. */
 export interface Progress {
@@ -61,8 +49,7 @@ function numberOf(id: PaperId): number {
 }
 
 export function deskOf(document: ComparisonDocument): Desk {
-  const { title, story, unit, units, tags, counted, problem, estimate, papers } = document;
-  const { earlier } = document;
+  const { title, story, unit, units, tags, counted, problem, estimate, earlier, papers } = document;
   const content = { title, story, unit, units, tags, counted, problem, estimate, earlier, papers };
   const { steps, pace, checks } = document;
   return { content, progress: { steps, pace }, checks };

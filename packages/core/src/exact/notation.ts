@@ -1,4 +1,4 @@
-import { pointedTerms } from './terms-text.ts';
+import { pointedTerms } from './numeral.ts';
 
 /** The signs on which people differ. */
 export interface Notation {

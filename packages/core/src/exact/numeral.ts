@@ -74,7 +74,7 @@ export function numeralOf(value: bigint, base = 10): Numeral {
 
 /** As people write it, without the base: `205`, `3.06`, `1AF`. */
 export function numeralText({ digits, decimals, fraction, terms }: Numeral): string {
-  if (terms) return termsSource(terms);
+  if (terms) return termListText(terms);
   const figures = digits.map(figure).reverse().join('');
   if (fraction) {
     const part = `${numeralText(fraction.top)}/${numeralText(fraction.bottom)}`;
@@ -83,6 +83,23 @@ export function numeralText({ digits, decimals, fraction, terms }: Numeral): str
   if (decimals === 0) return figures;
   const split = figures.length - decimals;
   return `${figures.slice(0, split)}.${figures.slice(split)}`;
+}
+
+/** Terms in the problem language, `x^2 - 3x + 10`, their fractions as they are written. */
+export function termListText({ list, pointed }: Omit<TermList, 'taken'>): string {
+  const text = termsSource(list);
+  return pointed === undefined ? text : pointedTerms(text, pointed);
+}
+
+/** Fractions that end after the point, closed up with a letter of the problem: `0.5x` for `1/2 x`; others stay. */
+export function pointedTerms(text: string, letters: string): string {
+  const variable = new RegExp(`^[${letters || '.'}]+(?![a-z])`);
+  return text.replace(/\d+\/\d+( ?)/g, (fraction, gap: string, at: number) => {
+    const amount = Exact.parse(fraction.trim());
+    if (decimalsNeeded(amount, 10) === null) return fraction;
+    const isClosed = variable.test(text.slice(at + fraction.length));
+    return numberText(amount, 10) + (isClosed ? '' : gap);
+  });
 }
 
 /** The digit `place` figures from the right; 0 beyond the left end. */

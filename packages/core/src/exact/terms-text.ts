@@ -27,33 +27,6 @@ export function lowered(text: string): string {
   return text.replace(RAISED_RUN, (run) => `^${plainNumber(run)}`);
 }
 
-/** Fractions that end after the point, closed up with a letter of the problem: `0.5x` for `1/2 x`; others stay. */
-export function pointedTerms(text: string, letters: string): string {
-  const variable = new RegExp(`^[${letters || '.'}]+(?![a-z])`);
-  return text.replace(
-    /(\d+)\/(\d+)( ?)/g,
-    (fraction, top: string, bottom: string, gap: string, at: number) => {
-      const ended = endedText(BigInt(top), BigInt(bottom));
-      if (ended === null) return fraction;
-      return variable.test(text.slice(at + fraction.length)) ? ended : ended + gap;
-    },
-  );
-}
-
-/** A fraction in lowest terms with a point, in base ten; null when its figures never end. */
-function endedText(top: bigint, bottom: bigint): string | null {
-  let decimals = 0;
-  let unit = 1n;
-  for (let rest = bottom; rest > 1n; decimals++) {
-    const shared = rest % 10n === 0n ? 10n : rest % 5n === 0n ? 5n : rest % 2n === 0n ? 2n : 1n;
-    if (shared === 1n) return null;
-    rest /= shared;
-    unit *= 10n;
-  }
-  const figures = String((top * unit) / bottom).padStart(decimals + 1, '0');
-  return decimals === 0 ? figures : `${figures.slice(0, -decimals)}.${figures.slice(-decimals)}`;
-}
-
 /** A single term as it is written in a sentence or on paper: `3x²`, `−x`, `3/4 x`, `−7`. */
 export function termText(term: Exact): string {
   const text = raised(term.toString()).replace('-', '−');
@@ -87,16 +60,10 @@ export function closedText(amount: Exact): string {
   return /[−+]/.test(text) ? `(${text})` : text;
 }
 
-/** Terms in order, and their letters where their fractions are written with a point. */
-export interface WrittenTerms {
-  readonly list: readonly Exact[];
-  readonly pointed?: string;
-}
-
 /** The same terms in the problem language: `x^2 - 3x + 10`. */
-export function termsSource({ list, pointed }: WrittenTerms): string {
+export function termsSource(list: readonly Exact[]): string {
   return list
-    .map((term) => (pointed === undefined ? String(term) : pointedTerms(String(term), pointed)))
+    .map(String)
     .reduce((line, text) =>
       text.startsWith('-') ? `${line} - ${text.slice(1)}` : `${line} + ${text}`,
     );

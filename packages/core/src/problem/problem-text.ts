@@ -1,5 +1,4 @@
-import { numeralText, type Numeral } from '../exact/numeral.ts';
-import { termsSource } from '../exact/terms-text.ts';
+import { numeralText, termListText, type Numeral } from '../exact/numeral.ts';
 import { numeralSource } from './expression.ts';
 import type { ProblemSign } from './kinds.ts';
 import type { Problem } from './problem.ts';
@@ -41,7 +40,7 @@ function addendsSource(operands: readonly Numeral[], isDifference: boolean): str
   return operands
     .map((operand, k) => {
       const { taken } = operand.terms!;
-      const text = termsSource(operand.terms!);
+      const text = termListText(operand.terms!);
       const minus = taken || (isDifference && k > 0);
       if (isLong(operand)) return signed(`(${text})`, minus, k);
       const closed = text.startsWith('-') && k > 0 && (isDifference || operands.length === 2);

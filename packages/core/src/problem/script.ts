@@ -1,6 +1,6 @@
 import type { Exact } from '../exact/exact.ts';
-import { fractionText, mixedText, type Numeral } from '../exact/numeral.ts';
-import { lettersText, pointedTerms } from '../exact/terms-text.ts';
+import { fractionText, mixedText, pointedTerms, type Numeral } from '../exact/numeral.ts';
+import { lettersText } from '../exact/terms-text.ts';
 
 /**
  * How the numbers of a problem are written: in figures with places, as fractions and mixed numbers, or

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { addressText, whereText } from '../account/chance.ts';
+import { addressText, whereText, type Where } from '../account/chance.ts';
 import { registry } from '../methods/index.ts';
 import { problemFrom } from '../testing/work.ts';
 
@@ -54,35 +54,6 @@ function subtracted(minuend: number, subtrahend: number, slip: string, at: numbe
   return read(given.map((_, place) => column(place)));
 }
 
-const differences = fc
-  .tuple(fc.integer({ min: 1, max: 90_909 }), fc.integer({ min: 1, max: 90_909 }))
-  .map(([a, b]) => [Math.max(a, b), Math.min(a, b)] as const);
-
-describe('a learner of decomposition', () => {
-  const method = registry.get('decomposition');
-
-  it('answers as one who works with figures alone, at every chance of every slip', () => {
-    const met = new Set<string>();
-    fc.assert(
-      fc.property(differences, ([a, b]) => {
-        const problem = problemFrom(`${a} − ${b}`);
-        for (const chance of method.trace(problem).opportunities) {
-          met.add(chance.slip);
-          const { answer } = method.light(problem, { slips: [chance] });
-          expect([a, b, addressText(chance), answer.toString()]).toEqual([
-            a,
-            b,
-            addressText(chance),
-            String(subtracted(a, b, chance.slip, chance.at.at[0]!)),
-          ]);
-        }
-      }),
-      { numRuns: 200, examples: [[[305, 127]], [[90_000, 7]], [[308, 120]], [[5558, 128]]] },
-    );
-    expect(method.slips.map(({ id }) => id).filter((id) => !met.has(id))).toEqual([]);
-  });
-});
-
 /** A learner of column multiplication who slips once, with figures alone. */
 function multiplied(upper: number, lower: number, slip: string, at: string): number {
   const top = figures(upper);
@@ -130,30 +101,6 @@ function multiplied(upper: number, lower: number, slip: string, at: string): num
   return read(sum);
 }
 
-describe('a learner of column multiplication', () => {
-  const method = registry.get('column-multiplication');
-  const factors = fc.tuple(fc.integer({ min: 1, max: 9090 }), fc.integer({ min: 1, max: 909 }));
-
-  it('answers as one who works with figures alone, at every chance of every slip', () => {
-    const met = new Set<string>();
-    fc.assert(
-      fc.property(factors, ([a, b]) => {
-        const problem = problemFrom(`${a} × ${b}`);
-        for (const chance of method.trace(problem).opportunities) {
-          met.add(chance.slip);
-          const { answer } = method.light(problem, { slips: [chance] });
-          const address = addressText(chance);
-          const expected = multiplied(a, b, chance.slip, whereText(chance.at));
-          expect([a, b, address, answer.toString()]).toEqual([a, b, address, String(expected)]);
-        }
-      }),
-      { numRuns: 200, examples: [[[406, 8]], [[46, 258]], [[346, 111]], [[9999, 999]]] },
-    );
-    const all = method.slips.map(({ id }) => id).filter((id) => id !== 'point-one-off');
-    expect(all.filter((id) => !met.has(id))).toEqual([]);
-  });
-});
-
 /** A learner of column addition who slips once, with figures alone. */
 function added(addends: readonly number[], slip: string, at: number): number {
   const columns = addends.map(figures);
@@ -178,29 +125,6 @@ function added(addends: readonly number[], slip: string, at: number): number {
   return read(written);
 }
 
-describe('a learner of column addition', () => {
-  const method = registry.get('column-addition');
-  const addends = fc.array(fc.integer({ min: 1, max: 9090 }), { minLength: 2, maxLength: 5 });
-
-  it('answers as one who works with figures alone, at every chance of every slip', () => {
-    const met = new Set<string>();
-    fc.assert(
-      fc.property(addends, (all) => {
-        const problem = problemFrom(all.join(' + '));
-        for (const chance of method.trace(problem).opportunities) {
-          met.add(chance.slip);
-          const { answer } = method.light(problem, { slips: [chance] });
-          const expected = added(all, chance.slip, chance.at.at[0]!);
-          const address = addressText(chance);
-          expect([all, address, answer.toString()]).toEqual([all, address, String(expected)]);
-        }
-      }),
-      { numRuns: 200, examples: [[[58, 76]], [[999, 999, 999, 9]]] },
-    );
-    expect(method.slips.map(({ id }) => id).filter((id) => !met.has(id))).toEqual([]);
-  });
-});
-
 /** A learner of equal additions who slips once, with figures alone. */
 function evenedOut(minuend: number, subtrahend: number, slip: string, at: number): number {
   const [upper, lower] = [figures(minuend), figures(subtrahend)];
@@ -221,28 +145,6 @@ function evenedOut(minuend: number, subtrahend: number, slip: string, at: number
   return read(written);
 }
 
-describe('a learner of equal additions', () => {
-  const method = registry.get('equal-additions');
-
-  it('answers as one who works with figures alone, at every chance of every slip', () => {
-    const met = new Set<string>();
-    fc.assert(
-      fc.property(differences, ([a, b]) => {
-        const problem = problemFrom(`${a} − ${b}`);
-        for (const chance of method.trace(problem).opportunities) {
-          met.add(chance.slip);
-          const { answer } = method.light(problem, { slips: [chance] });
-          const expected = evenedOut(a, b, chance.slip, chance.at.at[0]!);
-          const address = addressText(chance);
-          expect([a, b, address, answer.toString()]).toEqual([a, b, address, String(expected)]);
-        }
-      }),
-      { numRuns: 200, examples: [[[653, 387]], [[648, 389]]] },
-    );
-    expect(method.slips.map(({ id }) => id).filter((id) => !met.has(id))).toEqual([]);
-  });
-});
-
 /** A learner of partial differences who slips once, with figures alone. */
 function putTogether(minuend: number, subtrahend: number, slip: string, at: number): number {
   const lower = figures(subtrahend);
@@ -257,28 +159,6 @@ function putTogether(minuend: number, subtrahend: number, slip: string, at: numb
     0,
   );
 }
-
-describe('a learner of partial differences', () => {
-  const method = registry.get('partial-differences');
-
-  it('answers as one who works with figures alone, at every chance of every slip', () => {
-    const met = new Set<string>();
-    fc.assert(
-      fc.property(differences, ([a, b]) => {
-        const problem = problemFrom(`${a} − ${b}`);
-        for (const chance of method.trace(problem).opportunities) {
-          met.add(chance.slip);
-          const { answer } = method.light(problem, { slips: [chance] });
-          const expected = putTogether(a, b, chance.slip, chance.at.at[0]!);
-          const address = addressText(chance);
-          expect([a, b, address, answer.toString()]).toEqual([a, b, address, String(expected)]);
-        }
-      }),
-      { numRuns: 200, examples: [[[523, 287]]] },
-    );
-    expect(method.slips.map(({ id }) => id).filter((id) => !met.has(id))).toEqual([]);
-  });
-});
 
 /** A learner of crosswise multiplication from the ones who slips once, with figures alone. */
 function crossed(upper: number, lower: number, slip: string, at: number): number {
@@ -307,30 +187,6 @@ function crossed(upper: number, lower: number, slip: string, at: number): number
   }
   return read(written);
 }
-
-describe('a learner of crosswise multiplication', () => {
-  const method = registry.get('crosswise');
-  const factors = fc.tuple(fc.integer({ min: 1, max: 9090 }), fc.integer({ min: 1, max: 909 }));
-
-  it('answers as one who works with figures alone, at every chance of every slip', () => {
-    const met = new Set<string>();
-    fc.assert(
-      fc.property(factors, ([a, b]) => {
-        const problem = problemFrom(`${a} × ${b}`);
-        for (const chance of method.trace(problem).opportunities) {
-          met.add(chance.slip);
-          const { answer } = method.light(problem, { slips: [chance] });
-          const expected = crossed(a, b, chance.slip, chance.at.at[0]!);
-          const address = addressText(chance);
-          expect([a, b, address, answer.toString()]).toEqual([a, b, address, String(expected)]);
-        }
-      }),
-      { numRuns: 200, examples: [[[46, 58]], [[406, 37]]] },
-    );
-    const all = method.slips.map(({ id }) => id).filter((id) => id !== 'point-one-off');
-    expect(all.filter((id) => !met.has(id))).toEqual([]);
-  });
-});
 
 /** A learner of halving and doubling who slips once, with numbers alone. */
 function halved(left: number, right: number, slip: string, at: number): number {
@@ -372,34 +228,150 @@ function listed(upper: number, lower: number, slip: string, at: string): number 
   return read(sum);
 }
 
-describe('learners of other products', () => {
-  const factors = fc.tuple(fc.integer({ min: 1, max: 909 }), fc.integer({ min: 1, max: 909 }));
+/** What a learner answers, given the numbers, the slip and where it is made. */
+type Learner = (numbers: readonly [number, number], slip: string, at: Where) => number;
 
-  it.each([
-    [
-      'halving-doubling',
-      (a: number, b: number, slip: string, at: string) =>
-        halved(a, b, slip, Number(at.split('-')[1])),
+const upTo = (a: number, b: number) =>
+  fc.tuple(fc.integer({ min: 1, max: a }), fc.integer({ min: 1, max: b }));
+const differences = upTo(90_909, 90_909).map(([a, b]): [number, number] => [
+  Math.max(a, b),
+  Math.min(a, b),
+]);
+const first = ({ at }: Where) => at[0]!;
+
+interface Held {
+  readonly method: string;
+  readonly sign: string;
+  readonly numbers: fc.Arbitrary<[number, number]>;
+  readonly learner: Learner;
+  /** Numbers that are tried in any case. */
+  readonly always: readonly (readonly [number, number])[];
+}
+
+const HELD: readonly Held[] = [
+  {
+    method: 'decomposition',
+    sign: '−',
+    numbers: differences,
+    learner: ([a, b], slip, at) => subtracted(a, b, slip, first(at)),
+    always: [
+      [305, 127],
+      [90_000, 7],
+      [308, 120],
+      [5558, 128],
     ],
-    ['partial-products', listed],
-  ] as const)('of %s answer as those who work with numbers alone', (id, work) => {
-    const method = registry.get(id);
+  },
+  {
+    method: 'equal-additions',
+    sign: '−',
+    numbers: differences,
+    learner: ([a, b], slip, at) => evenedOut(a, b, slip, first(at)),
+    always: [
+      [653, 387],
+      [648, 389],
+    ],
+  },
+  {
+    method: 'partial-differences',
+    sign: '−',
+    numbers: differences,
+    learner: ([a, b], slip, at) => putTogether(a, b, slip, first(at)),
+    always: [[523, 287]],
+  },
+  {
+    method: 'column-multiplication',
+    sign: '×',
+    numbers: upTo(9090, 909),
+    learner: ([a, b], slip, at) => multiplied(a, b, slip, whereText(at)),
+    always: [
+      [406, 8],
+      [46, 258],
+      [346, 111],
+      [9999, 999],
+    ],
+  },
+  {
+    method: 'partial-products',
+    sign: '×',
+    numbers: upTo(909, 909),
+    learner: ([a, b], slip, at) => listed(a, b, slip, whereText(at)),
+    always: [
+      [46, 58],
+      [406, 37],
+    ],
+  },
+  {
+    method: 'crosswise',
+    sign: '×',
+    numbers: upTo(9090, 909),
+    learner: ([a, b], slip, at) => crossed(a, b, slip, first(at)),
+    always: [
+      [46, 58],
+      [406, 37],
+    ],
+  },
+  {
+    method: 'halving-doubling',
+    sign: '×',
+    numbers: upTo(909, 909),
+    learner: ([a, b], slip, at) => halved(a, b, slip, first(at)),
+    always: [
+      [46, 58],
+      [406, 37],
+    ],
+  },
+];
+
+/** Slips that these numbers and schools have no chance of: of a point, and of the list of powers. */
+const ELSEWHERE: ReadonlySet<string> = new Set(['point-one-off', 'miss-power']);
+
+/** At every chance of a problem the method answers as the learner does; the slips that were met. */
+function held(id: string, text: string, learner: (slip: string, at: Where) => number): string[] {
+  const method = registry.get(id);
+  const problem = problemFrom(text);
+  return method.trace(problem).opportunities.map((chance) => {
+    const { answer } = method.light(problem, { slips: [chance] });
+    const address = addressText(chance);
+    const expected = String(learner(chance.slip, chance.at));
+    expect([text, address, answer.toString()]).toEqual([text, address, expected]);
+    return chance.slip;
+  });
+}
+
+/** Every slip of the method was met. */
+function expectAll(id: string, met: ReadonlySet<string>): void {
+  const all = registry.get(id).slips.map(({ id: slip }) => slip);
+  expect(all.filter((slip) => !met.has(slip) && !ELSEWHERE.has(slip))).toEqual([]);
+}
+
+describe('learners who slip once', () => {
+  it.each(HELD)(
+    'answer by $method as those who work with figures alone',
+    ({ method, sign, numbers, learner, always }) => {
+      const met = new Set<string>();
+      fc.assert(
+        fc.property(numbers, (pair) => {
+          const slips = held(method, pair.join(` ${sign} `), (slip, at) => learner(pair, slip, at));
+          for (const slip of slips) met.add(slip);
+        }),
+        { numRuns: 200, examples: always.map(([a, b]): [[number, number]] => [[a, b]]) },
+      );
+      expectAll(method, met);
+    },
+  );
+
+  it('answer by column-addition, of two to five addends, likewise', () => {
     const met = new Set<string>();
+    const addends = fc.array(fc.integer({ min: 1, max: 9090 }), { minLength: 2, maxLength: 5 });
     fc.assert(
-      fc.property(factors, ([a, b]) => {
-        const problem = problemFrom(`${a} × ${b}`);
-        for (const chance of method.trace(problem).opportunities) {
-          met.add(chance.slip);
-          const { answer } = method.light(problem, { slips: [chance] });
-          const expected = work(a, b, chance.slip, whereText(chance.at));
-          const address = addressText(chance);
-          expect([a, b, address, answer.toString()]).toEqual([a, b, address, String(expected)]);
-        }
+      fc.property(addends, (all) => {
+        const slips = held('column-addition', all.join(' + '), (slip, at) =>
+          added(all, slip, first(at)),
+        );
+        for (const slip of slips) met.add(slip);
       }),
-      { numRuns: 200, examples: [[[46, 58]], [[406, 37]]] },
+      { numRuns: 200, examples: [[[58, 76]], [[999, 999, 999, 9]]] },
     );
-    const otherwise = new Set(['point-one-off', 'miss-power']);
-    const all = method.slips.map((slip) => slip.id).filter((slip) => !otherwise.has(slip));
-    expect(all.filter((slip) => !met.has(slip))).toEqual([]);
+    expectAll('column-addition', met);
   });
 });

@@ -1,3 +1,4 @@
+import { slipOf } from '../../slips/catalogue.ts';
 import { Exact } from '../../exact/exact.ts';
 import { numeralOf, numeralValue, type Numeral } from '../../exact/numeral.ts';
 import { defineMethod, type HopVerdict } from '../method.ts';
@@ -18,17 +19,12 @@ export const bridgingAddition = defineMethod({
   freeOrder: false,
   schools: [],
   slips: [
+    slipOf('whole-part-again'),
     {
-      id: 'whole-part-again',
-      label: 'More than the rest added',
-      mechanism: 'After landing on the round number one too many of the place is added.',
-    },
-    {
-      id: 'part-as-ones',
-      label: 'Part added as ones',
+      ...slipOf('part-as-ones'),
       mechanism: 'The tens of an addend are added as if they were ones: 5 for 50.',
     },
-    { id: 'skip-part', label: 'Part passed over', mechanism: 'A part of an addend is not added.' },
+    slipOf('skip-part'),
   ],
   ownHops: {
     name: 'piece',

@@ -1,3 +1,4 @@
+import { slipOf } from '../../slips/catalogue.ts';
 import { laidBeyond } from '../../account/beyond.ts';
 import { where } from '../../account/chance.ts';
 import type { Entry, Mark, Trace } from '../../account/account.ts';
@@ -75,18 +76,7 @@ export const compensationAddition = defineMethod({
   direction: 'whole numbers at once',
   freeOrder: false,
   schools: [],
-  slips: [
-    {
-      id: 'forget-adjustment',
-      label: 'Adjustment forgotten',
-      mechanism: 'The sum of the rounded numbers is taken for the answer.',
-    },
-    {
-      id: 'wrong-way',
-      label: 'Adjusted the wrong way',
-      mechanism: 'What was added too much is added once more.',
-    },
-  ],
+  slips: [slipOf('forget-adjustment'), slipOf('wrong-way')],
   ownHops: {
     name: 'change',
     hint: 'Type the change of an addend, such as +2 for 58 as 60.',

@@ -1,3 +1,4 @@
+import { slipOf } from '../../slips/catalogue.ts';
 import { defineMethod } from '../method.ts';
 import { acceptsSum } from '../shared/sums.ts';
 import { chainPhrases, chainSheet, placePieces, workChain } from './chain.ts';
@@ -16,11 +17,10 @@ export const leftToRightAddition = defineMethod({
   schools: [],
   slips: [
     {
-      id: 'part-as-ones',
-      label: 'Part added as ones',
+      ...slipOf('part-as-ones'),
       mechanism: 'The tens of an addend are added as if they were ones: 5 for 50.',
     },
-    { id: 'skip-part', label: 'Part passed over', mechanism: 'A part of an addend is not added.' },
+    slipOf('skip-part'),
   ],
   phrases: chainPhrases.book,
   accepts: acceptsSum(),

@@ -1,3 +1,4 @@
+import { slipOf } from '../../slips/catalogue.ts';
 import { where } from '../../account/chance.ts';
 import type { Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
@@ -72,11 +73,10 @@ export const partialSums = defineMethod({
   schools: [orderSchool('line')],
   slips: [
     {
-      id: 'drop-zeros',
-      label: 'Zeros dropped',
+      ...slipOf('drop-zeros'),
       mechanism: 'The sum of the tens is written as if it were ones: 90 as 9.',
     },
-    { id: 'skip-place', label: 'Place passed over', mechanism: 'One place is never added.' },
+    slipOf('skip-place'),
     FORGET_SUM_CARRY,
   ],
   phrases: phrases.book,

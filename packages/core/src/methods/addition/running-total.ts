@@ -1,3 +1,4 @@
+import { slipOf } from '../../slips/catalogue.ts';
 import { where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
@@ -76,18 +77,7 @@ export const runningTotal = defineMethod({
       ],
     },
   ],
-  slips: [
-    {
-      id: 'skip-addend',
-      label: 'Addend passed over',
-      mechanism: 'One of the addends is not counted.',
-    },
-    {
-      id: 'add-twice',
-      label: 'Addend counted twice',
-      mechanism: 'The eye goes back and an addend is counted again.',
-    },
-  ],
+  slips: [slipOf('skip-addend'), slipOf('add-twice')],
   phrases: phrases.book,
   accepts: acceptsSum(),
   work,

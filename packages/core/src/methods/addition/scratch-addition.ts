@@ -1,3 +1,4 @@
+import { slipOf } from '../../slips/catalogue.ts';
 import { carryFeatures, where } from '../../account/chance.ts';
 import type { Entry, Mark, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
@@ -99,18 +100,7 @@ export const scratchAddition = defineMethod({
   direction: 'down each column, from the ones to the left',
   freeOrder: false,
   schools: [],
-  slips: [
-    {
-      id: 'miss-scratch',
-      label: 'Scratch not made',
-      mechanism: 'The total passes ten and nothing is scratched.',
-    },
-    {
-      id: 'forget-scratches',
-      label: 'Scratches not counted',
-      mechanism: 'The scratches of a column do not join the next place.',
-    },
-  ],
+  slips: [slipOf('miss-scratch'), slipOf('forget-scratches')],
   phrases: phrases.book,
   accepts: acceptsSum(),
   work,

@@ -1,3 +1,4 @@
+import { slipOf } from '../../slips/catalogue.ts';
 import { where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
@@ -16,11 +17,7 @@ import { SCALE_ONE, STOP } from './schools.ts';
 
 const { phrase } = chunkPhrases;
 
-const SKIP_CHUNK = {
-  id: 'skip-chunk',
-  label: 'Chunk passed over',
-  mechanism: 'One of the chunks is not added.',
-};
+const SKIP_CHUNK = slipOf('skip-chunk');
 
 export const partialQuotients = defineMethod({
   id: 'partial-quotients',

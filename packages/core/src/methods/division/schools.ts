@@ -1,3 +1,4 @@
+import { slipOf } from '../../slips/catalogue.ts';
 import type { SchoolSpec, SlipSpec } from '../method.ts';
 
 /** Where a division stops. */
@@ -39,27 +40,10 @@ export const STOP: SchoolSpec = {
   ],
 };
 
-export const SCALE_ONE: SlipSpec = {
-  id: 'scale-one',
-  label: 'Only one number scaled',
-  mechanism: 'The divisor is made whole, but the dividend keeps its point.',
-};
+export const SCALE_ONE: SlipSpec = slipOf('scale-one');
 
-export const FORGET_REMAINDER: SlipSpec = {
-  id: 'forget-remainder',
-  label: 'Remainder not carried on',
-  mechanism: 'What is left of a place does not join the next figure.',
-};
+export const FORGET_REMAINDER: SlipSpec = slipOf('forget-remainder');
 
-export const SKIP_ZERO: SlipSpec = {
-  id: 'skip-zero',
-  label: 'Zero of the quotient left out',
-  mechanism:
-    'Where the divisor does not fit nothing is written, so the figures before move down a place.',
-};
+export const SKIP_ZERO: SlipSpec = slipOf('skip-zero');
 
-export const REMAINDER_AS_TENTHS: SlipSpec = {
-  id: 'remainder-as-tenths',
-  label: 'Remainder written after the point',
-  mechanism: 'The remainder is written as tenths, as if the divisor were ten.',
-};
+export const REMAINDER_AS_TENTHS: SlipSpec = slipOf('remainder-as-tenths');

@@ -1,3 +1,4 @@
+import { slipOf } from '../../slips/catalogue.ts';
 import type { SchoolSpec, SlipSpec } from '../method-spec.ts';
 
 /** How a common denominator is found. */
@@ -59,32 +60,12 @@ export const FORM: SchoolSpec = {
   ],
 };
 
-export const TOPS_AND_BOTTOMS: SlipSpec = {
-  id: 'tops-and-bottoms',
-  label: 'Denominators put together too',
-  mechanism: 'Numerators and denominators are each put together, as if they were numbers apart.',
-};
+export const TOPS_AND_BOTTOMS: SlipSpec = slipOf('tops-and-bottoms');
 
-export const BOTTOM_ONLY: SlipSpec = {
-  id: 'bottom-only',
-  label: 'Only the denominator changed',
-  mechanism: 'The common denominator is written, but the numerator stays as it was.',
-};
+export const BOTTOM_ONLY: SlipSpec = slipOf('bottom-only');
 
-export const WHOLE_AS_TEN: SlipSpec = {
-  id: 'whole-as-ten',
-  label: 'A whole opened into ten',
-  mechanism: 'An opened whole gives ten parts, as a ten gives ten ones.',
-};
+export const WHOLE_AS_TEN: SlipSpec = slipOf('whole-as-ten');
 
-export const WHOLE_KEPT: SlipSpec = {
-  id: 'whole-kept',
-  label: 'Whole not reduced',
-  mechanism: 'Parts are taken from a whole, but the number of wholes stays.',
-};
+export const WHOLE_KEPT: SlipSpec = slipOf('whole-kept');
 
-export const ADDED_WHOLE: SlipSpec = {
-  id: 'whole-added',
-  label: 'Whole added, not multiplied',
-  mechanism: 'The whole number is added to the numerator instead of its parts.',
-};
+export const ADDED_WHOLE: SlipSpec = slipOf('whole-added');

@@ -183,10 +183,9 @@ function writtenFigures(total: number, whole: boolean, base: number): number[] {
 }
 
 /**
- * A carry sits over the next digit of the upper factor, or under the figure of the line it joins.
- * Either way it is worth what its line's place makes it.
+ * Where carries stand by school, and whether they are lined up with the line's figures or with those of the factor.
+ * Anywhere a carry is worth what its line's place makes it.
  */
-/** Where carries stand by school, and whether they are lined up with the line's figures or with those of the factor. */
 const CARRY_SPOTS: Readonly<Record<string, readonly [area: string, column: 'place' | 'factor']>> = {
   above: ['carry-above', 'factor'],
   below: ['carry-below', 'place'],

@@ -56,15 +56,11 @@ export const crosswise = defineMethod({
   ],
   slips: [
     {
-      id: 'forget-carry',
+      ...slipOf('forget-carry'),
       label: 'Held number not added',
       mechanism: 'What was carried to this place does not join its pairs.',
     },
-    {
-      id: 'miss-pair',
-      label: 'Pair missed',
-      mechanism: 'One of the crossing pairs of a place is not multiplied.',
-    },
+    slipOf('miss-pair'),
     slipOf('pair-twice'),
     slipOf('straight-pairs-only'),
   ],

@@ -1,3 +1,4 @@
+import { slipOf } from '../../slips/catalogue.ts';
 import { where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
@@ -136,20 +137,11 @@ export const gridMultiplication = defineMethod({
   ],
   slips: [
     {
-      id: 'drop-zeros',
-      label: 'Zeros dropped',
+      ...slipOf('drop-zeros'),
       mechanism: 'The digits are multiplied without their place: 32 in the cell of 40 and 8.',
     },
-    {
-      id: 'skip-cell',
-      label: 'Cell left empty',
-      mechanism: 'A cell is overlooked and missing from its total.',
-    },
-    {
-      id: 'add-heading',
-      label: 'Heading added',
-      mechanism: 'The part at the edge is added to the total of its row or column.',
-    },
+    slipOf('skip-cell'),
+    slipOf('add-heading'),
   ],
   phrases: phrases.book,
   accepts: acceptsProduct,

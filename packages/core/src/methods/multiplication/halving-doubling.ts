@@ -48,21 +48,9 @@ export const halvingDoubling = defineMethod({
     },
   ],
   slips: [
-    {
-      id: 'keep-even',
-      label: 'Even row kept',
-      mechanism: 'A double beside an even number is added too.',
-    },
-    {
-      id: 'strike-odd',
-      label: 'Odd row struck',
-      mechanism: 'A double beside an odd number is not added.',
-    },
-    {
-      id: 'miss-power',
-      label: 'Power passed over',
-      mechanism: 'A power of two that fits is not ticked.',
-    },
+    slipOf('keep-even'),
+    slipOf('strike-odd'),
+    slipOf('miss-power'),
     slipOf('stops-before-one'),
   ],
   phrases: halvingPhrases.book,

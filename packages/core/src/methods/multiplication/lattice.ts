@@ -1,3 +1,4 @@
+import { slipOf } from '../../slips/catalogue.ts';
 import { carryFeatures, where, type Where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
@@ -138,24 +139,11 @@ export const lattice = defineMethod({
     },
   ],
   slips: [
+    slipOf('swap-cell'),
+    { ...slipOf('forget-carry'), mechanism: 'The carry to the next diagonal is not added.' },
+    slipOf('add-edge-digit'),
     {
-      id: 'swap-cell',
-      label: 'Cell written the wrong way round',
-      mechanism: 'The tens are written below the diagonal and the ones above.',
-    },
-    {
-      id: 'forget-carry',
-      label: 'Carry not added',
-      mechanism: 'The carry to the next diagonal is not added.',
-    },
-    {
-      id: 'add-edge-digit',
-      label: 'Edge digit added',
-      mechanism: 'The digit of the second factor beside the diagonal joins its sum.',
-    },
-    {
-      id: 'whole-total-in-place',
-      label: 'Whole total in one place',
+      ...slipOf('whole-total-in-place'),
       mechanism: 'A total of ten or more is written whole, so the answer gains a figure.',
     },
   ],

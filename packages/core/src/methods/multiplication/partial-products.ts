@@ -94,15 +94,10 @@ export const partialProducts = defineMethod({
   schools: [PRODUCT_ORDER, ZERO_PARTS, ON_TOP],
   slips: [
     {
-      id: 'drop-zeros',
-      label: 'Zeros dropped',
+      ...slipOf('drop-zeros'),
       mechanism: 'Tens are multiplied as if they were ones: 40 × 8 is written 32.',
     },
-    {
-      id: 'skip-product',
-      label: 'Product passed over',
-      mechanism: 'One of the products is never written.',
-    },
+    slipOf('skip-product'),
     FORGET_SUM_CARRY,
     slipOf('like-places-only'),
   ],

@@ -1,3 +1,4 @@
+import { slipOf } from '../../slips/catalogue.ts';
 import type { School } from '../../account/account.ts';
 import type { Numeral } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
@@ -116,31 +117,14 @@ export function wayOfStage(number: number, school: School): 'arcs' | 'grid' {
 }
 
 export const LOST_SIGN: SlipSpec = {
-  id: 'lost-sign',
-  label: 'Sign lost',
+  ...slipOf('lost-sign'),
   mechanism: 'A minus does not travel with its term: the product gets the other sign.',
 };
 
-export const MISSED_PRODUCT: SlipSpec = {
-  id: 'missed-product',
-  label: 'Product left out',
-  mechanism: 'One pair of terms is overlooked among many.',
-};
+export const MISSED_PRODUCT: SlipSpec = slipOf('missed-product');
 
-export const UNLIKE_GATHERED: SlipSpec = {
-  id: 'unlike-gathered',
-  label: 'Unlike terms put together',
-  mechanism: 'A term is put together with one of other letters or another power.',
-};
+export const UNLIKE_GATHERED: SlipSpec = slipOf('unlike-gathered');
 
-export const FIRST_TERM_ONLY: SlipSpec = {
-  id: 'first-term-only',
-  label: 'Minus reaches only the first term',
-  mechanism: 'The minus before a bracket is not given to the terms behind the first.',
-};
+export const FIRST_TERM_ONLY: SlipSpec = slipOf('first-term-only');
 
-export const MISSED_TERM: SlipSpec = {
-  id: 'missed-term',
-  label: 'Term overlooked',
-  mechanism: 'A term is not crossed and copied, and is missing from the result.',
-};
+export const MISSED_TERM: SlipSpec = slipOf('missed-term');

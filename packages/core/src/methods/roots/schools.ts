@@ -1,3 +1,4 @@
+import { slipOf } from '../../slips/catalogue.ts';
 import type { SchoolSpec, SlipSpec } from '../method-spec.ts';
 
 /** To which place the root is worked. */
@@ -46,26 +47,10 @@ export const TRIALS: SchoolSpec = {
   ],
 };
 
-export const NOT_DOUBLED: SlipSpec = {
-  id: 'not-doubled',
-  label: 'Root not doubled',
-  mechanism: 'The root itself is put before the box, as if one strip went around the square.',
-};
+export const NOT_DOUBLED: SlipSpec = slipOf('not-doubled');
 
-export const ONE_BOX: SlipSpec = {
-  id: 'one-box',
-  label: 'Digit in one box only',
-  mechanism: 'The digit is not put behind the doubled root, so the corner is missing.',
-};
+export const ONE_BOX: SlipSpec = slipOf('one-box');
 
-export const BOTH_OUT: SlipSpec = {
-  id: 'both-out',
-  label: 'Both of a pair taken out',
-  mechanism: 'A pair is multiplied outside instead of giving one of the two.',
-};
+export const BOTH_OUT: SlipSpec = slipOf('both-out');
 
-export const UNPAIRED_LOST: SlipSpec = {
-  id: 'unpaired-lost',
-  label: 'Unpaired prime lost',
-  mechanism: 'A prime without a partner is forgotten instead of staying under the root.',
-};
+export const UNPAIRED_LOST: SlipSpec = slipOf('unpaired-lost');

@@ -1,3 +1,4 @@
+import { slipOf } from '../../slips/catalogue.ts';
 import { carryFeatures, type Feature, figureFeatures, where } from '../../account/chance.ts';
 import type { Entry, Mark, Spot } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
@@ -63,13 +64,12 @@ const column: Wording<ColumnValues> = {
 export const sumPhrases = definePhrases({ 'sum.column': column });
 
 export const FORGET_SUM_CARRY: SlipSpec = {
-  id: 'forget-carry',
-  label: 'Carry not added',
+  ...slipOf('forget-carry'),
   mechanism: 'A carry between two columns of the sum is not added.',
 };
 
 export const WHOLE_COLUMN_TOTAL: SlipSpec = {
-  id: 'whole-total-in-place',
+  ...slipOf('whole-total-in-place'),
   label: 'Whole total of a column in one place',
   mechanism: 'Both figures of a column’s total are written, so that all places after it move up.',
 };

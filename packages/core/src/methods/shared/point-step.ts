@@ -1,3 +1,4 @@
+import { slipOf } from '../../slips/catalogue.ts';
 import type {
   EntryId,
   Group,
@@ -18,11 +19,7 @@ import type { Scale } from '../../problem/scale.ts';
 import type { SlipSpec } from '../method-spec.ts';
 import type { LightRun } from '../../account/light-run.ts';
 
-export const POINT_ONE_OFF: SlipSpec = {
-  id: 'point-one-off',
-  label: 'Point one place off',
-  mechanism: 'One figure too few is put after the point, so the answer is a whole place too large.',
-};
+export const POINT_ONE_OFF: SlipSpec = slipOf('point-one-off');
 
 type PointValues = {
   readonly counts: readonly string[];

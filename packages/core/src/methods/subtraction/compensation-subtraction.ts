@@ -1,3 +1,4 @@
+import { slipOf } from '../../slips/catalogue.ts';
 import { beyondOf, laidBeyond, NOTHING_BEYOND } from '../../account/beyond.ts';
 import { where } from '../../account/chance.ts';
 import type { Entry, School, Trace } from '../../account/account.ts';
@@ -92,18 +93,7 @@ export const compensationSubtraction = defineMethod({
       ],
     },
   ],
-  slips: [
-    {
-      id: 'one-changed',
-      label: 'Only one changed',
-      mechanism: 'The subtrahend is rounded and the minuend left as it is.',
-    },
-    {
-      id: 'opposite',
-      label: 'Changed opposite ways',
-      mechanism: 'As in a sum, what one number gets is taken from the other.',
-    },
-  ],
+  slips: [slipOf('one-changed'), slipOf('opposite')],
   ownHops: {
     name: 'change',
     hint: 'Type what to add to both numbers, such as +13 or −7.',

@@ -1,3 +1,4 @@
+import { slipOf } from '../../slips/catalogue.ts';
 import { laidBeyond } from '../../account/beyond.ts';
 import { where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
@@ -116,15 +117,7 @@ export const countingUp = defineMethod({
       ],
     },
   ],
-  slips: [
-    {
-      id: 'count-the-start',
-      label: 'Start counted too',
-      mechanism:
-        'The number a hop starts from is counted as its first step, so the hop is one too long.',
-    },
-    { id: 'skip-ring', label: 'Ring passed over', mechanism: 'One of the hops is not added.' },
-  ],
+  slips: [slipOf('count-the-start'), slipOf('skip-ring')],
   ownHops: {
     name: 'hop',
     hint: 'Type how far to hop next, such as 13, or −5 to hop back.',

@@ -1,5 +1,5 @@
 import type { Mark, School, Trace } from '../../account/account.ts';
-import type { Scribe, Writing } from '../../account/scribe.ts';
+import type { Scribe } from '../../account/scribe.ts';
 import { digitAt } from '../../exact/numeral.ts';
 import { definePhrases, fixed } from '../../phrases/phrasebook.ts';
 import type { Problem } from '../../problem/problem.ts';
@@ -11,11 +11,14 @@ import { acceptsDifference, mostPlaces } from '../shared/sums.ts';
 import { FILLED, Minuend, move, REGROUP, REGROUPING_SLIPS, type WritePlace } from './regrouping.ts';
 import { columnSlip, COLUMN_SLIPS, slippedColumn, slippedResult } from './column-slips.ts';
 import {
+  afterLittle,
+  answerFigure,
   answerPlaces,
   columnDifference,
   columnName,
   groupColumns,
   minusSign,
+  LITTLE,
   openTwoRows,
   type TwoNumbers,
 } from './two-rows.ts';
@@ -126,20 +129,10 @@ const littleOne: WritePlace = (count, place, row, from) => ({
   from,
 });
 
-function answerFigure(count: number, place: number): Writing {
-  return { role: 'answer', count, place, spot: { area: 'answer', row: 0, column: place } };
-}
-
-/** A figure leaves room for a little one before it, where these are written. */
-const LITTLE = 0.3;
-
 function sheet(trace: Trace): Sheet {
   const width = mostPlaces(trace.problem.operands) + 1;
   const room = trace.school['filled'] === 'one-in-front' ? LITTLE : 0;
-  const figure = (place: number, y: number) => {
-    const square = placeSquare(place, y);
-    return { ...square, x: square.x + room, width: square.width - room };
-  };
+  const figure = (place: number, y: number) => afterLittle(place, y, room);
   return draftSheet(trace, {
     areas: {
       top: ({ column }) => figure(column, 0),

@@ -12,10 +12,13 @@ import { defineMethod } from '../method.ts';
 import { placeRule, placeSquare } from '../shared/place-columns.ts';
 import { acceptsDifference, mostPlaces } from '../shared/sums.ts';
 import {
+  afterLittle,
+  answerFigure,
   answerPlaces,
   columnName,
   digitsOwed,
   groupColumns,
+  LITTLE,
   minusSign,
   openTwoRows,
   placeFeatures,
@@ -203,10 +206,6 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   return scribe.close(answer, phrase('equal.answer', {}));
 }
 
-function answerFigure(count: number, place: number): Writing {
-  return { role: 'answer', count, place, spot: { area: 'answer', row: 0, column: place } };
-}
-
 /** The little one that a lower figure has got. */
 interface Raised {
   readonly by: number;
@@ -282,23 +281,15 @@ function littleOnes(place: number, dot: boolean, slip: PairSlip, base: number): 
   return slip === 'forget-upper' ? [below] : [above, below];
 }
 
-/** A figure leaves room for a small one before it. */
-const LITTLE = 0.3;
-
 function sheet(trace: Trace): Sheet {
   const width = mostPlaces(trace.problem.operands) + 1;
-  const figure = (place: number, y: number) => ({
-    ...placeSquare(place, y),
-    x: LITTLE - place,
-    width: 1 - LITTLE,
-  });
   return draftSheet(trace, {
     areas: {
-      top: ({ column: place }) => figure(place, 0),
-      bottom: ({ column: place }) => figure(place, 1),
+      top: ({ column: place }) => afterLittle(place, 0),
+      bottom: ({ column: place }) => afterLittle(place, 1),
       above: ({ column: place }) => ({ ...placeSquare(place, 0), width: LITTLE, size: 'small' }),
       below: ({ column: place }) => ({ ...placeSquare(place, 2), size: 'small' }),
-      answer: ({ column: place }) => figure(place, 3),
+      answer: ({ column: place }) => afterLittle(place, 3),
     },
     rulings: [placeRule(width, 3)],
     signs: [minusSign(trace.problem)],

@@ -127,8 +127,7 @@ export const partialDifferences = defineMethod({
   ],
   slips: [
     {
-      id: 'lost-sign',
-      label: 'Sign lost',
+      ...slipOf('lost-sign'),
       mechanism: 'A shortfall is written as if it were over: the smaller figure from the larger.',
     },
     slipOf('signs-dropped'),

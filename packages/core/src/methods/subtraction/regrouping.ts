@@ -44,31 +44,19 @@ export const FILLED: SchoolSpec = {
   ],
 };
 
-export const SMALLER_FROM_LARGER: SlipSpec = {
-  id: 'smaller-from-larger',
-  label: 'Smaller from larger',
-  mechanism: 'Where the upper figure is too small, it is taken from the lower one.',
-};
-
-export const LENDER_NOT_REDUCED: SlipSpec = {
-  id: 'lender-not-reduced',
-  label: 'Lender not reduced',
-  mechanism: 'Ten are put to a place, but the place they come from keeps its figure.',
-};
-
 /** Slips of a regrouping itself, which every method that regroups can make. */
 export const REGROUPING_SLIPS: readonly SlipSpec[] = [
-  SMALLER_FROM_LARGER,
-  slipOf('zero-minus-is-zero'),
-  LENDER_NOT_REDUCED,
-  slipOf('lender-reduced-twice'),
-  slipOf('zero-skipped'),
-  slipOf('zero-made-nine'),
-  slipOf('lends-from-leftmost'),
-];
+  'smaller-from-larger',
+  'zero-minus-is-zero',
+  'lender-not-reduced',
+  'lender-reduced-twice',
+  'zero-skipped',
+  'zero-made-nine',
+  'lends-from-leftmost',
+].map(slipOf);
 
 /** Slips at a short place that is not filled, in the order in which their chances are named. */
-const LEFT_SHORT = [SMALLER_FROM_LARGER.id, 'zero-minus-is-zero'] as const;
+const LEFT_SHORT = ['smaller-from-larger', 'zero-minus-is-zero'] as const;
 export type LeftShort = (typeof LEFT_SHORT)[number];
 
 /** Slips of a filling, in the order in which their chances are named. */
@@ -340,7 +328,7 @@ export class Minuend {
     const chance = { at: where('place', lender), features: this.features(lender) };
     // Ten that stay ten would leave a difference of two figures, which nobody writes into one column.
     const mayStay = before - (this.numbers.subtrahend.digits[lender] ?? 0) < this.scribe.base;
-    const kept = this.scribe.slip(LENDER_NOT_REDUCED.id, mayStay, chance);
+    const kept = this.scribe.slip('lender-not-reduced', mayStay, chance);
     const twice = this.scribe.slip('lender-reduced-twice', before > 1, chance);
     if (kept) return before;
     return twice ? before - 2 : before - 1;

@@ -1,6 +1,6 @@
 import { figureFeatures, type Feature } from '../../account/chance.ts';
 import { placeCut } from '../../account/cut.ts';
-import type { Scribe } from '../../account/scribe.ts';
+import type { Scribe, Writing } from '../../account/scribe.ts';
 import { digitAt, wholeText, type Numeral } from '../../exact/numeral.ts';
 import { plain, type Wording } from '../../phrases/phrasebook.ts';
 import { problemValue, type Problem } from '../../problem/problem.ts';
@@ -71,6 +71,20 @@ export function groupColumns(
 /** How many figures the true difference has; places from there on stay empty when they hold nothing. */
 export function answerPlaces(problem: Problem): number {
   return wholeText(problemValue(problem), problem.base).replace('−', '').length;
+}
+
+/** A figure of the answer in its place. */
+export function answerFigure(count: number, place: number): Writing {
+  return { role: 'answer', count, place, spot: { area: 'answer', row: 0, column: place } };
+}
+
+/** The breadth of a little one, which stands before a figure in the same square. */
+export const LITTLE = 0.3;
+
+/** Where a figure stands that leaves room before it. */
+export function afterLittle(place: number, y: number, room: number = LITTLE) {
+  const square = placeSquare(place, y);
+  return { ...square, x: square.x + room, width: square.width - room };
 }
 
 /** The minus sign before the subtrahend. */
