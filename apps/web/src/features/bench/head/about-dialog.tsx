@@ -1,22 +1,12 @@
 import { answerUnit, MAX_TAGS, TEXT_LIMITS, unitFaultText, type ProblemKind } from '@levee/core';
-import {
-  Button,
-  Checkbox,
-  Dialog,
-  DialogActions,
-  DialogContent,
-  DialogTitle,
-  FormControlLabel,
-  TextField,
-} from '@mui/material';
+import { Checkbox, FormControlLabel, TextField } from '@mui/material';
 import { useState } from 'react';
 import { dispatch, useComparison } from '../../../store/comparison-store.ts';
 import type { Content } from '../../../store/desk.ts';
 import { changed } from '../../../store/edits.ts';
 import { useWorked } from '../../../worked/use-worked.ts';
-import { Asking, useAsking } from '../../../ui/asking.tsx';
+import { AskingDialog } from '../../../ui/asking-dialog.tsx';
 import { operandLabel } from './operand-label.ts';
-import { enterGoesOn } from '../../../ui/next-field.ts';
 
 /** Most numbers that have a field for their unit each; more are given one unit together. */
 const MOST_FIELDS = 4;
@@ -116,43 +106,29 @@ function AboutForm({ close }: { readonly close: () => void }) {
     dispatch(changed((now) => kept(now, draft, problem.kind)));
     close();
   };
-  const asking = useAsking(JSON.stringify(draft) !== JSON.stringify(before), close);
   return (
-    <Dialog open onClose={asking.close} maxWidth="sm" fullWidth>
-      <form
-        onKeyDown={enterGoesOn}
-        onSubmit={(event) => {
-          event.preventDefault();
-          save();
-        }}
-      >
-        <DialogTitle>About this comparison</DialogTitle>
-        <DialogContent className="form-column">
-          <Texts draft={draft} faults={faults} set={set} />
-          <Units
-            draft={draft}
-            faults={faults.units}
-            unitFault={faults.unit}
-            kind={problem.kind}
-            set={set}
-          />
-          <FormControlLabel
-            label="counted in wholes: they cannot be split, and there are never fewer than none"
-            control={
-              <Checkbox checked={draft.counted} onChange={(_, counted) => set({ counted })} />
-            }
-          />
-        </DialogContent>
-        <Asking asking={asking} keep={save}>
-          <DialogActions>
-            <Button onClick={close}>Leave</Button>
-            <Button type="submit" variant="contained" disabled={isFaulty}>
-              Keep
-            </Button>
-          </DialogActions>
-        </Asking>
-      </form>
-    </Dialog>
+    <AskingDialog
+      title="About this comparison"
+      keepText="Keep"
+      canKeep={!isFaulty}
+      hasTyped={JSON.stringify(draft) !== JSON.stringify(before)}
+      keep={save}
+      close={close}
+      className="form-column"
+    >
+      <Texts draft={draft} faults={faults} set={set} />
+      <Units
+        draft={draft}
+        faults={faults.units}
+        unitFault={faults.unit}
+        kind={problem.kind}
+        set={set}
+      />
+      <FormControlLabel
+        label="counted in wholes: they cannot be split, and there are never fewer than none"
+        control={<Checkbox checked={draft.counted} onChange={(_, counted) => set({ counted })} />}
+      />
+    </AskingDialog>
   );
 }
 

@@ -11,20 +11,12 @@ import {
   type Problem,
   type Speaker,
 } from '@levee/core';
-import {
-  Button,
-  Dialog,
-  DialogActions,
-  DialogContent,
-  DialogTitle,
-  TextField,
-} from '@mui/material';
+import { Button, TextField } from '@mui/material';
 import { useState } from 'react';
 import { useComparison } from '../../../store/comparison-store.ts';
 import { useSession } from '../../../store/session-store.ts';
 import { useSpeaker, useSteps, useWorked } from '../../../worked/use-worked.ts';
-import { Asking, useAsking } from '../../../ui/asking.tsx';
-import { enterGoesOn } from '../../../ui/next-field.ts';
+import { AskingDialog } from '../../../ui/asking-dialog.tsx';
 import { worthOf } from './estimate-worth.ts';
 import { record } from './estimate-strip.tsx';
 import { operandLabel } from './operand-label.ts';
@@ -60,35 +52,22 @@ function EstimateForm({ close }: { readonly close: () => void }) {
     close();
   };
   const hasTyped = operands.join(' ') !== before.join(' ') || judgement !== (kept?.judgement ?? '');
-  const asking = useAsking(hasTyped, close);
   return (
-    <Dialog open onClose={asking.close} maxWidth="sm" fullWidth>
-      <form
-        onKeyDown={enterGoesOn}
-        onSubmit={(event) => {
-          event.preventDefault();
-          save();
-        }}
-      >
-        <DialogTitle>Estimate</DialogTitle>
-        <DialogContent>
-          <OperandChoices operands={operands} set={set} />
-          <p className="estimate-result" role="status">
-            {value ? `≈ ${say.worth(value)}` : faultText(problem, operands)}
-            {value && done && <Distance value={value} />}
-          </p>
-          <NearEnough judgement={judgement} judge={setJudgement} />
-        </DialogContent>
-        <Asking asking={asking} keep={save}>
-          <DialogActions>
-            <Button onClick={close}>Leave</Button>
-            <Button type="submit" variant="contained" disabled={!value}>
-              Record
-            </Button>
-          </DialogActions>
-        </Asking>
-      </form>
-    </Dialog>
+    <AskingDialog
+      title="Estimate"
+      keepText="Record"
+      canKeep={value !== null}
+      hasTyped={hasTyped}
+      keep={save}
+      close={close}
+    >
+      <OperandChoices operands={operands} set={set} />
+      <p className="estimate-result" role="status">
+        {value ? `≈ ${say.worth(value)}` : faultText(problem, operands)}
+        {value && done && <Distance value={value} />}
+      </p>
+      <NearEnough judgement={judgement} judge={setJudgement} />
+    </AskingDialog>
   );
 }
 
