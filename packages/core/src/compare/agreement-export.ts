@@ -1,7 +1,13 @@
 import { plainNumber, RAISED_RUN } from '../exact/terms-text.ts';
 import type { Law } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
-import { inNotation, pointTex, timesTex, type Notation } from '../exact/notation.ts';
+import {
+  inNotation,
+  pointTex,
+  timesTex,
+  type Notation,
+  withCoefficients,
+} from '../exact/notation.ts';
 import { numberText } from '../exact/numeral.ts';
 import { lettersText, raised } from '../exact/terms-text.ts';
 import type { ProblemKind } from '../problem/kinds.ts';
@@ -236,7 +242,7 @@ function texTerm(texts: TermTexts, own: Notation) {
 export function sumTex(expression: Expression, texts: TermTexts, notation: Notation): string {
   const line = render(expression, texts, texTerm(texts, notation), true);
   const signs = line.replaceAll('−', '-').replaceAll('·', timesTex({ ...notation, times: '·' }));
-  return pointTex(fractionsTex(raisedTex(signs)), notation);
+  return pointTex(fractionsTex(raisedTex(withCoefficients(signs, notation))), notation);
 }
 
 /** Raised figures as exponents. */

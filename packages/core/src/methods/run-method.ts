@@ -1,5 +1,6 @@
 import { pointRule, termShape } from '../problem/kinds.ts';
 import type { Mark, Opportunity, School, Trace } from '../account/account.ts';
+import { pointedTrace } from '../account/pointed.ts';
 import { reorderedTrace } from '../account/reordered.ts';
 import { scaledTrace } from '../account/scaled.ts';
 import { Scribe, type ScribeRequest, type SlipAt, type StagePlace } from '../account/scribe.ts';
@@ -8,6 +9,7 @@ import { turnedOrder, turnedTrace, turnedWhere } from '../account/turned.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralOf, numeralValue, termsNumeral, type Numeral } from '../exact/numeral.ts';
 import { makeProblem, type Problem } from '../problem/problem.ts';
+import { pointedLetters } from '../problem/script.ts';
 import { scaleOf, type Scale } from '../problem/scale.ts';
 import { refusalText, type MethodSpec, type TraceOptions } from './method-spec.ts';
 import { withPoint } from './shared/point-step.ts';
@@ -89,6 +91,8 @@ export function runMethod(spec: MethodSpec, problem: Problem, request: Request):
   const chancesOf = (clean: Request) => runMethod(spec, problem, clean).opportunities;
   const { scale, whole, own, staged, hops } = prepared(spec, problem, request, chancesOf);
   const trace = staged ? runInOrder(spec, whole, own) : runOnce(spec, whole, own);
+  const pointed = pointedLetters(problem);
+  if (pointed !== undefined) return pointedTrace(trace, pointed);
   if (!scale) return trace;
   const { order } = trace.choice;
   const read = { ...scaledTrace(trace, problem, scale), choice: { order, hops } };

@@ -167,6 +167,9 @@ describe('numbers with a point before letters', () => {
   it('keep it on paper, in sentences and in the answer', () => {
     const trace = worked('like-terms-row', '(0.5x + 1.25) − (2x − 0.5)');
     expect(answerText(trace)).toBe('−1.5x + 1.75');
+    expect(marksOf(trace).map(({ glyph }) => glyph)).toContain('+1.25');
+    expect(trace.givens[0]!.glyph).toBe('0.5x');
+    expect(stepLabels(trace, speakerFor(trace.problem, DEFAULT_VOCABULARY)).at(-1)).toBe('= 1.75');
     expect(said(trace).slice(2, 4)).toEqual([
       'The sign of −0.5 is turned: 0.5.',
       '0.5x and −2x: crossed and copied.',
