@@ -12,7 +12,9 @@ import {
   type Problem,
   type School,
   currentSlip,
+  readAddress,
   readWhere,
+  WRONG_FACT,
   type SlipRequest,
 } from '@levee/core';
 import { UsageError } from './usage-error.ts';
@@ -52,6 +54,8 @@ export function schoolArgument(method: Method, pairs: readonly string[]): School
  * either, the first.
  */
 export function slipArgument(method: Method, text: string): SlipRequest {
+  const fact = readAddress(text);
+  if (fact?.slip === WRONG_FACT) return fact;
   const [named = '', chance = '1', ...rest] = text.split('@');
   const slip = currentSlip(named);
   const at = readWhere(chance);

@@ -65,10 +65,10 @@ export function traceCommand(text: string, options: TraceCommandOptions): string
   const clean = method.trace(problem, request);
   const absent = order?.find((id) => !clean.start.some((entry) => entry.id === `o${id}`));
   if (absent !== undefined) throw new UsageError(`There is no term "${absent}" to order here.`);
-  const uncounted = slips.find((slip) => !slip.at && !hasOpportunity(clean.opportunities, slip));
+  const uncounted = slips.find((slip) => !slip.at && !hasOpportunity(clean, slip));
   if (uncounted) throw new UsageError(noChance(clean, uncounted));
   const trace = slips.length > 0 ? method.trace(problem, { ...request, slips }) : clean;
-  const missing = slips.find((slip) => slip.at && !hasOpportunity(trace.opportunities, slip));
+  const missing = slips.find((slip) => slip.at && !hasOpportunity(trace, slip));
   if (missing) throw new UsageError(noChance(trace, missing));
   switch (format) {
     case 'json':
@@ -82,8 +82,8 @@ export function traceCommand(text: string, options: TraceCommandOptions): string
   }
 }
 
-function noChance({ opportunities }: Trace, wished: SlipRequest): string {
-  const chances = opportunities.filter(({ slip }) => slip === wished.slip);
+function noChance({ opportunities, facts }: Trace, wished: SlipRequest): string {
+  const chances = [...opportunities, ...facts].filter(({ slip }) => slip === wished.slip);
   const has = `This work has ${chances.length} ${chances.length === 1 ? 'chance' : 'chances'} for ${wished.slip}`;
   if (!wished.at) return `${has}; there is no number ${wished.occurrence}.`;
   const named = chances.slice(0, 8).map(({ at }) => whereText(at));
@@ -137,7 +137,7 @@ export function compareCommand(text: string, options: CompareOptions): string {
     const { method, school, slips = [] } = choices[k]!;
     for (const slip of slips) {
       const asked = slip.at ? trace : method.trace(problem, { school });
-      if (!hasOpportunity(asked.opportunities, slip)) throw new UsageError(noChance(asked, slip));
+      if (!hasOpportunity(asked, slip)) throw new UsageError(noChance(asked, slip));
     }
   }
   if (format === 'json') return json(comparisonReport(comparison));

@@ -1,6 +1,7 @@
 import { Command, CommanderError } from 'commander';
 import { auditCommand, verifyCommand } from './check-commands.ts';
 import { compareCommand, methodsCommand, traceCommand } from './commands.ts';
+import { diagnoseCommand, learnerCommand } from './slip-commands.ts';
 import { RefutedError, UsageError } from './usage-error.ts';
 
 export interface Outcome {
@@ -93,6 +94,8 @@ function commandTree(write: (text: string) => void, complain: (text: string) => 
     .option('--format <format>', 'json, markdown or latex', 'json')
     .action((problem, options) => write(compareCommand(problem, options)));
 
+  addSlipCommands(program, write);
+
   program
     .command('verify')
     .description('check a certificate of agreement, law by law')
@@ -106,6 +109,34 @@ function commandTree(write: (text: string) => void, complain: (text: string) => 
     .action((file) => write(auditCommand(file)));
 
   return program;
+}
+
+function addSlipCommands(program: Command, write: (text: string) => void): void {
+  program
+    .command('diagnose')
+    .description('say which slips explain a wrong answer')
+    .argument('[problem]', 'such as "46 * 58"; a sheet names its own')
+    .option('--answer <text>', 'one answer')
+    .option('--answers <file>', 'answers, one a line; - for standard input')
+    .option('--sheet <file>', 'code, problem, answer on each line; - for standard input')
+    .option('--methods <ids>', 'look only at these methods, joined by commas')
+    .option('--format <format>', 'json', 'json')
+    .action((problem, options) => write(diagnoseCommand(problem, options)));
+
+  program
+    .command('learner')
+    .description('work problems as a learner with a habit')
+    .argument('<problems...>', 'such as 305-127 642-387')
+    .requiredOption('--method <id>', 'a method id')
+    .option('--habit <slip:feature>', 'a slip made every time; may be repeated', collect, [])
+    .option(
+      '--school <school=option>',
+      'choose an option of a school; may be repeated',
+      collect,
+      [],
+    )
+    .option('--format <format>', 'json or text', 'json')
+    .action((problems, options) => write(learnerCommand(problems, options)));
 }
 
 function collect(value: string, all: readonly string[]): readonly string[] {

@@ -30,7 +30,17 @@ export { squareGround, type SquareGround, type SquarePart } from './ground/squar
 export { kindsGround, type KindsGround } from './ground/kinds.ts';
 export { amountWriter, scriptOf, type Script } from './problem/script.ts';
 export { scaleOf, type Scale } from './problem/scale.ts';
-export { currentSlip, readAddress, readWhere, whereText, type Where } from './account/chance.ts';
+export {
+  addressText,
+  currentSlip,
+  readAddress,
+  readWhere,
+  whereText,
+  WRONG_FACT,
+  type Addressed,
+  type Feature,
+  type Where,
+} from './account/chance.ts';
 export { structureOf, type Structure } from './problem/structure.ts';
 export { answerUnit, unitFaultText, type AnswerUnit } from './problem/units.ts';
 export { findingText } from './problem/structure-text.ts';
@@ -175,3 +185,19 @@ export { watchTraces } from './methods/watch.ts';
 export { auditDocument } from './formats/trace-audit.ts';
 export { LAW_TABLE } from './laws/table.ts';
 export { groundOf, type Ground, type LineGround } from './ground/ground.ts';
+export { Search } from './diagnose/search.ts';
+export {
+  diagnose,
+  type Diagnosis,
+  type ExplainedSlip,
+  type Explanation,
+} from './diagnose/diagnose.ts';
+export { answerFaultText, readAnswer } from './diagnose/answer.ts';
+export { isCode, MAX_ROWS, readRows, type AnswerRow, type ReadRows } from './diagnose/rows.ts';
+export { diagnoseSheet, type SheetDiagnosis } from './diagnose/sheet.ts';
+export { diagnosedDocument, learnerDocument, sheetDocument } from './formats/diagnosis-document.ts';
+export { FEATURES } from './account/chance.ts';
+export { workWithHabits, type Habit, type SlipHabit } from './slips/habits.ts';
+export { SLIP_IDEAS, slipIdea } from './slips/catalogue.ts';
+export type { SlipIdea } from './slips/slip-idea.ts';
+export { methodsFor } from './diagnose/works.ts';

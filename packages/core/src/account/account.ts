@@ -2,7 +2,7 @@ import type { Exact } from '../exact/exact.ts';
 import type { Problem } from '../problem/problem.ts';
 import type { Scale } from '../problem/scale.ts';
 import type { Beyond } from './beyond.ts';
-import type { Feature, Where } from './chance.ts';
+import type { Addressed, Fact, Feature, Where } from './chance.ts';
 import type { Phase } from './phase.ts';
 import type { TermSet, TermSpace } from './terms.ts';
 
@@ -210,8 +210,7 @@ export interface Group {
 
 /** Asks for a slip: by the address of its chance, or the nth chance at it in a clean work, counted from 1. */
 export type SlipRequest =
-  | { readonly slip: string; readonly at: Where }
-  | { readonly slip: string; readonly occurrence: number; readonly at?: undefined };
+  Addressed | { readonly slip: string; readonly occurrence: number; readonly at?: undefined };
 
 /** A point at which a learner may go wrong. */
 export interface Opportunity {
@@ -221,6 +220,11 @@ export interface Opportunity {
   readonly features: readonly Feature[];
   /** The step in which its first false amount stands. */
   readonly step: number;
+}
+
+/** A point at which a learner may take a fact for another number. */
+export interface FactChance extends Opportunity {
+  readonly fact: Fact;
 }
 
 /** The chosen option of each school of a method. */
@@ -254,6 +258,8 @@ export interface Trace {
   readonly steps: readonly Step[];
   readonly groups: readonly Group[];
   readonly opportunities: readonly Opportunity[];
+  /** The facts that it uses. */
+  readonly facts: readonly FactChance[];
   /** What must still be there after every step: the problem's value. */
   readonly total: Exact;
   /** What the paper's answer says; differs from the total only after a slip. */

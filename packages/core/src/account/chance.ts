@@ -36,9 +36,16 @@ export function whereText({ what, at, stage }: Where): string {
   return `${stage === undefined ? '' : `stage-${stage}/`}${what}-${at.join('.')}`;
 }
 
-/** What names one chance of one work: `forget-carry@line-1.0`. */
-export function addressText({ slip, at }: { readonly slip: string; readonly at: Where }): string {
-  return `${slip}@${whereText(at)}`;
+/** What is asked for at one chance; a wrong fact says for what number it is taken. */
+export interface Addressed {
+  readonly slip: string;
+  readonly at: Where;
+  readonly value?: number;
+}
+
+/** What names one chance of one work: `forget-carry@line-1.0`, `wrong-fact@cell-1.0=25`. */
+export function addressText({ slip, at, value }: Addressed): string {
+  return `${slip}@${whereText(at)}${value === undefined ? '' : `=${value}`}`;
 }
 
 const PLACE = /^(?:stage-(\d{1,3})\/)?([a-z]+)-(-?\d{1,6}(?:\.-?\d{1,6})*)$/;
@@ -52,12 +59,35 @@ export function readWhere(text: string): Where | null {
   return stage === undefined ? { what, at } : { what, at, stage: Number(stage) };
 }
 
-/** Reads `forget-carry@line-1.0`, also under an earlier id of the slip; null for any other text. */
-export function readAddress(text: string): { readonly slip: string; readonly at: Where } | null {
-  const [slip = '', place = '', ...more] = text.split('@');
-  const at = readWhere(place);
-  const known = /^[a-z]+(-[a-z]+)*$/.test(slip) && more.length === 0;
-  return at && known ? { slip: currentSlip(slip), at } : null;
+/**
+ * Reads `forget-carry@line-1.0`, also under an earlier id of the slip, and `wrong-fact@cell-1.0=25`, which alone has a
+ * value; null for any other text.
+ */
+export function readAddress(text: string): Addressed | null {
+  const [named = '', place = '', ...more] = text.split('@');
+  const [, where = '', figures] = /^([^=]*)(?:=(\d{1,4}))?$/.exec(place) ?? [];
+  const at = readWhere(where);
+  const slip = currentSlip(named);
+  const isKnown = /^[a-z]+(-[a-z]+)*$/.test(slip) && more.length === 0;
+  if (!at || !isKnown || (slip === WRONG_FACT) !== (figures !== undefined)) return null;
+  return figures === undefined ? { slip, at } : { slip, at, value: Number(figures) };
+}
+
+/** The slip of taking a fact for another number, which its address names. */
+export const WRONG_FACT = 'wrong-fact';
+
+/** A fact that a work uses: figures put together by a sign, and what they make. */
+export interface Fact {
+  readonly sign: '×' | '+' | '−';
+  readonly of: readonly number[];
+  readonly due: number;
+  /** The largest number that can be written where it stands; absent where there is room for any. */
+  readonly most?: number;
+}
+
+/** Whether a fact can be taken for a number at all. */
+export function canBeTaken({ due, most = Infinity }: Fact, value: number): boolean {
+  return value !== due && value <= most;
 }
 
 /** Ids under which earlier versions wrote a slip, and the idea that it is. */
@@ -65,6 +95,8 @@ const EARLIER: Readonly<Record<string, string>> = {
   'forget-sum-carry': 'forget-carry',
   'forget-held': 'forget-carry',
   'whole-column-total': 'whole-total-in-place',
+  'skip-cell': 'skip-product',
+  'straight-pairs-only': 'like-places-only',
 };
 
 /** The id of a slip as it is written now. */

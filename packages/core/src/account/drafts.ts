@@ -2,7 +2,7 @@ import type { Exact } from '../exact/exact.ts';
 import type { Problem } from '../problem/problem.ts';
 import type { About, Entry, Hop, Law, Phrase, Role, School, Spot } from './account.ts';
 import type { Beyond } from './beyond.ts';
-import type { Where } from './chance.ts';
+import type { Addressed } from './chance.ts';
 import type { Phase } from './phase.ts';
 import type { TermSet } from './terms.ts';
 
@@ -44,10 +44,7 @@ export interface StepDraft {
 }
 
 /** One slip at one chance. */
-export interface SlipAt {
-  readonly slip: string;
-  readonly at: Where;
-}
+export type SlipAt = Addressed;
 
 export interface ScribeRequest {
   readonly problem: Problem;

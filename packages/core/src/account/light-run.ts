@@ -1,5 +1,5 @@
 import type { Exact } from '../exact/exact.ts';
-import type { Opportunity } from './account.ts';
+import type { FactChance, Opportunity } from './account.ts';
 import type { Leak } from './leaks.ts';
 
 /** What a work comes to, without how it looks or what is said of it. */
@@ -8,4 +8,5 @@ export interface LightRun {
   readonly total: Exact;
   readonly leaks: readonly Leak[];
   readonly opportunities: readonly Opportunity[];
+  readonly facts: readonly FactChance[];
 }

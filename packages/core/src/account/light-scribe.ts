@@ -1,6 +1,15 @@
 import { Exact } from '../exact/exact.ts';
 import { problemValue } from '../problem/problem.ts';
-import type { Entry, EntryId, Given, Mark, Opportunity, OwedEntry, Trace } from './account.ts';
+import type {
+  Entry,
+  EntryId,
+  FactChance,
+  Given,
+  Mark,
+  Opportunity,
+  OwedEntry,
+  Trace,
+} from './account.ts';
 import { withEnds } from './chance.ts';
 import type { Leak } from './leaks.ts';
 import { Scribe, type StepDraft } from './scribe.ts';
@@ -38,6 +47,11 @@ export class LightScribe extends Scribe {
   /** The chances that were asked about. */
   get chances(): readonly Opportunity[] {
     return withEnds(this.opportunities);
+  }
+
+  /** The facts that were used. */
+  get factChances(): readonly FactChance[] {
+    return this.facts;
   }
 
   protected override openTerms(space: TermSpace): void {
@@ -133,6 +147,7 @@ export class LightScribe extends Scribe {
       steps: [],
       groups: [],
       opportunities: this.opportunities,
+      facts: this.facts,
       total: problemValue(problem),
       answer: Exact.sum(answer.map(({ worth }) => worth)),
       balanced: this.leaks.length === 0,

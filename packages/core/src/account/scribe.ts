@@ -5,6 +5,7 @@ import { problemValue } from '../problem/problem.ts';
 import type {
   Entry,
   EntryId,
+  FactChance,
   Given,
   Group,
   GroupRole,
@@ -17,7 +18,18 @@ import type {
   Trace,
 } from './account.ts';
 import { beyondOf, NOTHING_BEYOND, type Beyond } from './beyond.ts';
-import { addressText, where, withEnds, type Chance, type Where } from './chance.ts';
+import {
+  addressText,
+  canBeTaken,
+  where,
+  whereText,
+  withEnds,
+  WRONG_FACT,
+  type Chance,
+  type Fact,
+  type Feature,
+  type Where,
+} from './chance.ts';
 import { placeCut } from './cut.ts';
 import type { ScribeRequest, StagePlace, StepDraft, Writing } from './drafts.ts';
 import { Walk } from './ledger.ts';
@@ -30,6 +42,7 @@ import { choices, ProductSpace, type PieceSpace, SumSpace } from './spaces.ts';
 /** One empty list for all steps that strike nothing. */
 const NONE: readonly EntryId[] = [];
 const NO_OWED: readonly OwedEntry[] = [];
+const NO_FEATURES: readonly Feature[] = [];
 
 const ONLY_STAGE: StagePlace = { number: 1, isLast: true };
 
@@ -49,8 +62,11 @@ export class Scribe {
   private readonly written: Step[] = [];
   private readonly groups: Group[] = [];
   protected readonly opportunities: Opportunity[] = [];
+  protected readonly facts: FactChance[] = [];
   private readonly slipCounts = new Map<string, number>();
   private readonly wanted: ReadonlySet<string>;
+  /** For what facts are taken, by where they are used. */
+  private readonly mistaken: ReadonlyMap<string, number>;
   /** For each operand and part, the numbers of the terms it takes part in. */
   private termsOf: number[][][] = [];
   /** Terms of steps that came to nothing and wrote nothing. */
@@ -61,6 +77,11 @@ export class Scribe {
   constructor(protected readonly request: ScribeRequest) {
     this.base = request.problem.base;
     this.wanted = new Set(request.slips?.map(addressText));
+    this.mistaken = new Map(
+      request.slips?.flatMap(({ at, value }) =>
+        value === undefined ? [] : [[whereText(at), value]],
+      ),
+    );
   }
 
   /**
@@ -251,6 +272,19 @@ export class Scribe {
     return this.wanted.size > 0 && this.wanted.has(addressText({ slip, at }));
   }
 
+  /**
+   * What a learner takes a fact for: what is due, or the number that was asked for at this point. Call it once at each
+   * point where a fact is used, just before the step.
+   */
+  fact(fact: Fact, at: Where, ahead = 0): number {
+    const step = this.stepsDone + 1 + ahead;
+    const occurrence = this.facts.length + 1;
+    this.facts.push({ slip: WRONG_FACT, occurrence, at, features: NO_FEATURES, step, fact });
+    if (this.mistaken.size === 0) return fact.due;
+    const taken = this.mistaken.get(whereText(at));
+    return taken !== undefined && canBeTaken(fact, taken) ? taken : fact.due;
+  }
+
   /** The first term of a kind, by its letters: what names the kind, whatever has become of its terms. */
   kindWhere(letters: string): Where {
     this.kinds ??= this.firstOfKinds();
@@ -303,6 +337,7 @@ export class Scribe {
       steps: this.written,
       groups: this.groups,
       opportunities: withEnds(this.opportunities),
+      facts: this.facts,
       total,
       answer: this.groups.at(-1)!.worth,
       balanced: this.written.every((step) => step.balance.equals(total)),

@@ -3,6 +3,7 @@ import { numeralValue } from '../exact/numeral.ts';
 import { problemValue, type Problem } from '../problem/problem.ts';
 import type {
   EntryId,
+  FactChance,
   Given,
   Group,
   Mark,
@@ -34,6 +35,7 @@ export function stagedTrace(problem: Problem, works: readonly Trace[], say: SayS
   const parts: LiftedWork[] = [];
   const steps: Step[] = [];
   const opportunities: Opportunity[] = [];
+  const facts: FactChance[] = [];
   works.forEach((work, k) => {
     const rest = factors.slice(k + 2).reduce((product, factor) => product.times(factor), Exact.ONE);
     const opens = k > 0 ? 1 : 0;
@@ -54,10 +56,11 @@ export function stagedTrace(problem: Problem, works: readonly Trace[], say: SayS
       });
     }
     steps.push(...lifted.steps);
-    const chances = rest.isZero ? [] : work.opportunities;
-    opportunities.push(
-      ...chancesOfStage(chances, opportunities, { stage: k, stepsBefore: before }),
-    );
+    if (!rest.isZero) {
+      const at = { stage: k, stepsBefore: before };
+      opportunities.push(...chancesOfStage(work.opportunities, opportunities, at));
+      facts.push(...chancesOfStage(work.facts, facts, at));
+    }
     stages.push(stage);
     parts.push(lifted);
   });
@@ -74,6 +77,7 @@ export function stagedTrace(problem: Problem, works: readonly Trace[], say: SayS
       groups.map((group) => stageGroup(group, k === works.length - 1, spent)),
     ),
     opportunities: withEnds(opportunities),
+    facts,
     total,
     balanced: steps.every((step) => step.balance.equals(total)),
     stages,

@@ -25,7 +25,8 @@ export function turnedTrace(trace: Trace, problem: Problem): Trace {
       return { ...entry, id, text: space.text(space.find(id.slice(1))!) };
     }),
     groups: reordered.groups.map((group) => ({ ...group, marks: group.marks.map(turnedId) })),
-    opportunities: trace.opportunities.map((chance) => ({ ...chance, at: turnedWhere(chance.at) })),
+    opportunities: turnedChances(trace.opportunities),
+    facts: turnedChances(trace.facts),
   };
 }
 
@@ -43,6 +44,13 @@ export function turnedOrder(order: readonly string[]): readonly string[] {
 
 function turnedChoice(choice: OwnChoice): OwnChoice {
   return { ...choice, order: turnedOrder(choice.order) };
+}
+
+/** Chances of slips by the names of the problem. */
+export function turnedChances<C extends { readonly at: Where }>(
+  chances: readonly C[],
+): readonly C[] {
+  return chances.map((chance) => ({ ...chance, at: turnedWhere(chance.at) }));
 }
 
 /** Where a slip may be made; a cell is named by a part of each factor. */

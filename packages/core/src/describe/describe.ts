@@ -64,6 +64,9 @@ export const count = (least = 0, most?: number) =>
 /** A whole number, negative ones too. */
 export const integer = () => z.int();
 
+/** A share of a whole, from 0 to 1. */
+export const share = () => z.number().check(z.gte(0), z.lte(1));
+
 /** One of a few words. */
 export const oneOf = <const T extends readonly string[]>(words: T) => z.enum(words);
 

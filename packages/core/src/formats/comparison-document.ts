@@ -118,7 +118,7 @@ function slipFault(
     return `"${unread}" is not a slip such as ${method.slips[0]?.id ?? 'forget-carry'}@place-0`;
   }
   const own = hops.map((hop) => Exact.parse(hop));
-  const { opportunities } = method.light(problem, { school, order, hops: own, slips: wished });
-  const strange = wished.find((slip) => !hasOpportunity(opportunities, slip));
+  const run = method.light(problem, { school, order, hops: own, slips: wished });
+  const strange = wished.find((slip) => !hasOpportunity(run, slip));
   return strange ? `there is no chance for ${addressText(strange)} on this paper` : null;
 }

@@ -3,6 +3,7 @@ import { jsonSchemaOf, type Description } from '../describe/describe.ts';
 import { COMPARISON_REPORT } from './comparison-report-shape.ts';
 import { COMPARISON_VERSION } from './comparison-migrations.ts';
 import { COMPARISON } from './comparison-shape.ts';
+import { DIAGNOSIS, LEARNER, SHEET_DIAGNOSIS } from './diagnosis-shape.ts';
 import { METHODS } from './methods-shape.ts';
 import { TRACE } from './trace-shape.ts';
 
@@ -45,6 +46,24 @@ export const DOCUMENTS: readonly OpenDocument[] = [
     version: 1,
     title: 'The methods, and which accept a problem',
     description: METHODS,
+  },
+  {
+    format: 'levee-diagnosis',
+    version: 1,
+    title: 'What explains one answer to a problem',
+    description: DIAGNOSIS,
+  },
+  {
+    format: 'levee-sheet-diagnosis',
+    version: 1,
+    title: 'What explains the answers of learners to several problems',
+    description: SHEET_DIAGNOSIS,
+  },
+  {
+    format: 'levee-learner',
+    version: 1,
+    title: 'What a learner with habits makes of problems',
+    description: LEARNER,
   },
 ];
 

@@ -16,7 +16,10 @@ import { DEFAULT_VOCABULARY, type Vocabulary } from '../phrases/vocabulary.ts';
 import { problemText } from '../problem/problem.ts';
 import type { CostDocument, EntryDocument, ProblemDocument, TraceDocument } from './trace-shape.ts';
 
-export function problemDocument({ problem, total }: Trace): ProblemDocument {
+export function problemDocument({
+  problem,
+  total,
+}: Pick<Trace, 'problem' | 'total'>): ProblemDocument {
   return {
     text: problemText(problem),
     kind: problem.kind,

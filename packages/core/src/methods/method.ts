@@ -1,5 +1,5 @@
-import { addressText } from '../account/chance.ts';
-import type { Opportunity, School, SlipRequest, Trace } from '../account/account.ts';
+import { canBeTaken, whereText, WRONG_FACT } from '../account/chance.ts';
+import type { FactChance, Opportunity, School, SlipRequest, Trace } from '../account/account.ts';
 import type { Problem } from '../problem/problem.ts';
 import { sheetOf } from '../sheet/composed-sheet.ts';
 import type { MethodSpec, SchoolSpec, TraceOptions } from './method-spec.ts';
@@ -107,15 +107,20 @@ export function schoolFailureText(reason: SchoolFailure): string {
     : `School "${reason.school}" has no option "${reason.option}"; its options are: ${known}.`;
 }
 
+function isFact(chance: Opportunity): chance is FactChance {
+  return 'fact' in chance;
+}
+
 /** Whether a work with these opportunities has the chance that a wished slip names. */
 export function hasOpportunity(
-  opportunities: readonly Opportunity[],
+  { opportunities, facts }: Pick<Trace, 'opportunities' | 'facts'>,
   wished: SlipRequest,
 ): boolean {
-  return opportunities.some((chance) => {
+  const chances: readonly Opportunity[] = wished.slip === WRONG_FACT ? facts : opportunities;
+  return chances.some((chance) => {
     if (chance.slip !== wished.slip) return false;
-    return wished.at
-      ? addressText(chance) === addressText(wished)
-      : chance.occurrence === wished.occurrence;
+    if (!wished.at) return chance.occurrence === wished.occurrence;
+    if (whereText(chance.at) !== whereText(wished.at)) return false;
+    return !isFact(chance) || (wished.value !== undefined && canBeTaken(chance.fact, wished.value));
   });
 }

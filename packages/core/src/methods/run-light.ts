@@ -1,6 +1,6 @@
-import type { Opportunity } from '../account/account.ts';
+import type { FactChance, Opportunity } from '../account/account.ts';
 import { chancesOfStage, withEnds } from '../account/chance.ts';
-import { turnedWhere } from '../account/turned.ts';
+import { turnedChances } from '../account/turned.ts';
 import type { Leak } from '../account/leaks.ts';
 import type { LightRun } from '../account/light-run.ts';
 import { LightScribe } from '../account/light-scribe.ts';
@@ -19,6 +19,7 @@ interface LightWork {
   readonly made: LightScribe['answer'];
   readonly leaks: readonly Leak[];
   readonly chances: readonly Opportunity[];
+  readonly facts: readonly FactChance[];
 }
 
 /**
@@ -38,15 +39,15 @@ function runOnce(spec: MethodSpec, problem: Problem, own: Named): LightWork {
   const { asked, isTurned } = onPaper(spec, problem, own);
   const by = new LightScribe(asked);
   const { answer } = spec.work(by, asked.problem, own.school);
-  const chances = isTurned
-    ? by.chances.map((chance) => ({ ...chance, at: turnedWhere(chance.at) }))
-    : by.chances;
-  return { steps: by.steps, answer, made: by.answer, leaks: by.leaks, chances };
+  const { steps, leaks, answer: made } = by;
+  const chances = isTurned ? turnedChances(by.chances) : by.chances;
+  const facts = isTurned ? turnedChances(by.factChances) : by.factChances;
+  return { steps, answer, made, leaks, chances, facts };
 }
 
-function onlyRun({ steps, answer, leaks, chances }: LightWork, problem: Problem) {
+function onlyRun({ steps, answer, leaks, chances, facts }: LightWork, problem: Problem) {
   const total = problemValue(problem);
-  const light: LightRun = { answer, total, leaks, opportunities: chances };
+  const light: LightRun = { answer, total, leaks, opportunities: chances, facts };
   return { steps, light };
 }
 
@@ -60,6 +61,7 @@ function stagedRun(spec: MethodSpec, problem: Problem, own: Named) {
   const factors = taken.operands.map(numeralValue);
   const leaks: Leak[] = [];
   const opportunities: Opportunity[] = [];
+  const facts: FactChance[] = [];
   let steps = 0;
   works.forEach((work, k) => {
     const rest = factors.slice(k + 2).reduce((product, factor) => product.times(factor), Exact.ONE);
@@ -68,9 +70,9 @@ function stagedRun(spec: MethodSpec, problem: Problem, own: Named) {
       for (const { step, amount } of work.leaks) {
         leaks.push({ step: step + steps, amount: amount.times(rest) });
       }
-      opportunities.push(
-        ...chancesOfStage(work.chances, opportunities, { stage: k, stepsBefore: steps }),
-      );
+      const at = { stage: k, stepsBefore: steps };
+      opportunities.push(...chancesOfStage(work.chances, opportunities, at));
+      facts.push(...chancesOfStage(work.facts, facts, at));
     }
     steps += work.steps;
   });
@@ -79,13 +81,14 @@ function stagedRun(spec: MethodSpec, problem: Problem, own: Named) {
     total: problemValue(problem),
     leaks,
     opportunities: withEnds(opportunities),
+    facts,
   };
   return { steps, light };
 }
 
 /** A run in whole numbers read as the one with decimals that it stands for. */
 function scaled(
-  { answer, leaks, opportunities }: LightRun,
+  { answer, leaks, opportunities, facts }: LightRun,
   problem: Problem,
   unit: Exact,
 ): LightRun {
@@ -94,5 +97,6 @@ function scaled(
     total: problemValue(problem),
     leaks: leaks.map(({ step, amount }) => ({ step, amount: amount.times(unit) })),
     opportunities,
+    facts,
   };
 }

@@ -5,7 +5,7 @@ import { reorderedTrace } from '../account/reordered.ts';
 import { scaledTrace } from '../account/scaled.ts';
 import { Scribe, type ScribeRequest, type SlipAt, type StagePlace } from '../account/scribe.ts';
 import { stagedTrace } from '../account/staged.ts';
-import { turnedOrder, turnedTrace, turnedWhere } from '../account/turned.ts';
+import { turnedChances, turnedOrder, turnedTrace } from '../account/turned.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralOf, numeralValue, termsNumeral, type Numeral } from '../exact/numeral.ts';
 import { makeProblem, type Problem } from '../problem/problem.ts';
@@ -130,7 +130,7 @@ export function onPaper(spec: MethodSpec, problem: Problem, request: Named) {
   const turned = makeProblem(problem.kind, [...problem.operands].reverse());
   const own: Named = {
     ...request,
-    slips: request.slips.map(({ slip, at }) => ({ slip, at: turnedWhere(at) })),
+    slips: turnedChances(request.slips),
     order: request.order && turnedOrder(request.order),
   };
   return { asked: { ...scribeRequest(spec, turned, own), onTop: 1 } as const, isTurned: true };
@@ -209,9 +209,10 @@ function isZero(factor: Numeral): boolean {
 
 /** The slips that are made in a stage, as the stage itself names them. */
 function slipsOfStage(slips: readonly SlipAt[], stage: number): readonly SlipAt[] {
-  return slips.flatMap(({ slip, at }) =>
-    (at.stage ?? 0) === stage ? [{ slip, at: { what: at.what, at: at.at } }] : [],
-  );
+  return slips.flatMap((one) => {
+    const { stage: of = 0, ...at } = one.at;
+    return of === stage ? [{ ...one, at }] : [];
+  });
 }
 
 /** Her hops up to the first that cannot be made. */

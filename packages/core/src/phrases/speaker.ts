@@ -149,6 +149,7 @@ export class Speaker {
   /** A fact in digits as the chosen habit says it: `8 × 6 = 48`, `8 lots of 6 are 48`, `8 6s are 48`. */
   fact(left: number, right: number, product: number): string {
     const [a, b, c] = [left, right, product].map((value) => this.number(value));
+    if (product !== left * right) return `${a} ${this.times} ${b} is taken for ${c}`;
     switch (this.words.facts) {
       case 'times':
         return `${a} ${this.times} ${b} = ${c}`;
@@ -166,11 +167,12 @@ export class Speaker {
     right: number,
     rightPlace: number,
     leftOperand = 1,
+    product = left * right,
   ): string {
     const isOnes = this.truePlace(leftPlace, leftOperand) === 0;
     const first = isOnes ? this.number(left) : this.count(left, leftPlace, leftOperand);
-    const product = left * right;
-    const verb = left === 1 ? 'makes' : 'make';
+    const isRight = product === left * right;
+    const verb = isRight ? (left === 1 ? 'makes' : 'make') : 'is taken for';
     const sign = this.words.facts === 'lots of' ? 'lots of' : this.times;
     const result = this.count(product, leftPlace + rightPlace);
     return `${first} ${sign} ${this.count(right, rightPlace, 1 - leftOperand)} ${verb} **${result}**`;

@@ -1,10 +1,16 @@
-import { addressText, readWhere } from '../account/chance.ts';
+import { addressText, readWhere, whereText, type Where } from '../account/chance.ts';
 import { leaksOf } from '../account/leaks.ts';
 import { Exact } from '../exact/exact.ts';
 import { registry } from '../methods/index.ts';
 import { problemValue } from '../problem/problem.ts';
 import { problemFrom, worked } from '../testing/work.ts';
+import { wholeItems } from '../diagnose/whole-item.ts';
+import { COPIES_SLIPS } from './catalogue/copies.ts';
+import { FACTS_SLIPS } from './catalogue/facts.ts';
+import { WHOLE_ITEM_SLIPS } from './catalogue/whole-item.ts';
 import { SLIP_IDEAS, slipIdea } from './catalogue.ts';
+import { wrongCopies } from './copies.ts';
+import { factErrors } from './fact-errors.ts';
 import type { SlipExample, SlipIdea } from './slip-idea.ts';
 
 type Case = readonly [slip: string, method: string, problem: string, at: string, of: SlipExample];
@@ -21,7 +27,37 @@ function canMake(method: string, slip: string): boolean {
 }
 
 const built = cases.filter(([slip, method]) => canMake(method, slip));
-const others = cases.filter(([slip, method]) => !canMake(method, slip));
+const rest = cases.filter(([slip, method]) => !canMake(method, slip));
+
+/** What an idea gives that no single method makes: of the whole item, of a fact, or of a copy; null for any other. */
+function beside([slip, id, text, place]: Case): readonly string[] | null {
+  const problem = problemFrom(text);
+  const isHere = (one: { readonly slip: string; readonly at: Where }) =>
+    one.slip === slip && whereText(one.at) === place;
+  if (WHOLE_ITEM_SLIPS.some((idea) => idea.id === slip) && id === '') {
+    return wholeItems(problem)
+      .filter(isHere)
+      .map(({ answer }) => answer.toString());
+  }
+  if (COPIES_SLIPS.some((idea) => idea.id === slip)) {
+    return wrongCopies(problem)
+      .filter(isHere)
+      .map((copy) => problemValue(copy.problem).toString());
+  }
+  if (!FACTS_SLIPS.some((idea) => idea.id === slip)) return null;
+  const method = registry.get(id);
+  return method.light(problem).facts.flatMap((chance) => {
+    if (whereText(chance.at) !== place) return [];
+    return factErrors(chance.fact, problem.base)
+      .filter(({ idea }) => idea === slip)
+      .map(({ value }) =>
+        method.light(problem, { slips: [{ ...chance, value }] }).answer.toString(),
+      );
+  });
+}
+
+const besides = rest.filter((one) => beside(one) !== null);
+const others = rest.filter((one) => beside(one) === null);
 
 describe('the catalogue of slips', () => {
   it('has one idea an id, each told in sentences', () => {
@@ -58,6 +94,10 @@ describe('the catalogue of slips', () => {
       expect(trace.total.plus(leaked).toString()).toBe(of.answer);
     }
     expect(trace.opportunities.map(addressText)).toContain(`${slip}@${place}`);
+  });
+
+  it.each(besides)('finds %s by %s in %s at %s among what is tried', (...of) => {
+    expect(beside(of)).toContain(of[4].answer);
   });
 
   it.each(others)('tells what %s by %s in %s at %s would give', (slip, id, text, place, of) => {

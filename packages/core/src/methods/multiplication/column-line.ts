@@ -2,7 +2,7 @@ import { where } from '../../account/chance.ts';
 import type { Mark, School } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { digitAt, numeralText } from '../../exact/numeral.ts';
-import { lineSlip, productSlip, productTotal, shiftOf, zerosFrom } from './column-slips.ts';
+import { factOf, lineSlip, productSlip, productTotal, shiftOf, zerosFrom } from './column-slips.ts';
 import { columnPhrases } from './column-words.ts';
 import { lineText, type TwoFactors } from './two-factors.ts';
 
@@ -135,7 +135,9 @@ function productRow(
     const isLast = i === top.digits.length - 1;
     const product = { digit: digitAt(top, i), multiplier, carried, old, isLast };
     const slip = productSlip(scribe, product, where('line', j, i));
-    const total = productTotal(product, slip);
+    const used = factOf(product, slip);
+    const fact = used ? scribe.fact(used, where('cell', i, j)) : 0;
+    const total = productTotal(product, slip, fact);
     const whole =
       !isLast &&
       scribe.slip('whole-product-in-place', total >= base && slip === '', {
@@ -153,16 +155,16 @@ function productRow(
       spot: lineSpot(j, place + k),
     }));
     if (keep > 0) writes.push(carryWriting(keep, j, i + 1, place + 1, school));
-    const used: Mark | null = goesOn ? null : carry;
+    const spent: Mark | null = goesOn ? null : carry;
     const marks = scribe.step({
       law: 'evaluate',
       phase: { kind: 'line', of: j },
-      takes: used ? [scribe.owes(i, j), used] : [scribe.owes(i, j)],
-      strikes: used && used.medium === 'paper' ? [used] : [],
+      takes: spent ? [scribe.owes(i, j), spent] : [scribe.owes(i, j)],
+      strikes: spent && spent.medium === 'paper' ? [spent] : [],
       writes,
       phrase: phrase('column.product', {
         ...{ digit: product.digit, place: i, multiplier, linePlace: line.shift },
-        ...{ lower: scribe.lowerFactor, carried, total, keep, slip },
+        ...{ lower: scribe.lowerFactor, carried, fact, total, keep, slip },
       }),
     });
     if (!goesOn) {

@@ -1,4 +1,10 @@
-import { carryFeatures, figureFeatures, where, type Where } from '../../account/chance.ts';
+import {
+  carryFeatures,
+  figureFeatures,
+  where,
+  type Fact,
+  type Where,
+} from '../../account/chance.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import { digitAt, type Numeral } from '../../exact/numeral.ts';
 import { slipOf } from '../../slips/catalogue.ts';
@@ -48,6 +54,20 @@ export interface Product {
   readonly isLast: boolean;
 }
 
+/** The two figures of the fact that a product uses; null where a slip uses none. */
+export function factOf({ digit, multiplier, carried }: Product, slip: ProductSlip): Fact | null {
+  switch (slip) {
+    case 'leftmost-not-multiplied':
+    case 'carry-over-zero':
+    case 'times-one-as-one':
+      return null;
+    default: {
+      const figure = slip === 'carry-before-multiplying' ? digit + carried : digit;
+      return { sign: '×', of: [multiplier, figure], due: multiplier * figure };
+    }
+  }
+}
+
 /** Names the chances of a product; every one is asked for in every run, so that they are counted alike. */
 export function productSlip(scribe: Scribe, product: Product, at: Where): ProductSlip {
   const { carried, digit } = product;
@@ -86,17 +106,16 @@ function mayInProduct(
   }
 }
 
-/** What a product comes to with its carry. */
+/** What a product comes to with its carry, when its fact is taken for a number. */
 export function productTotal(
-  { digit, multiplier, carried, old }: Product,
+  { digit, carried, old }: Product,
   slip: ProductSlip,
+  product: number,
 ): number {
-  const product = digit * multiplier;
   switch (slip) {
     case 'forget-carry':
-      return product;
     case 'carry-before-multiplying':
-      return (digit + carried) * multiplier;
+      return product;
     case 'carry-multiplied':
       return product * carried;
     case 'leftmost-not-multiplied':

@@ -10,6 +10,8 @@ export type ProductValues = {
   /** The operand that the multiplier belongs to. */
   readonly lower: number;
   readonly carried: number;
+  /** What the fact is taken for. */
+  readonly fact: number;
   readonly total: number;
   /** What goes to the next figure; 0 when nothing does. */
   readonly keep: number;
@@ -19,11 +21,11 @@ export type ProductValues = {
 /** What is done in figures where a learner slips in another way than by leaving out a carry; null for all else. */
 function slippedFigures(
   slip: string,
-  of: Pick<ProductValues, 'digit' | 'multiplier' | 'carried' | 'total'>,
+  of: Pick<ProductValues, 'digit' | 'multiplier' | 'carried' | 'fact' | 'total'>,
   say: Speaker,
 ): string | null {
   const [digit, carried] = [say.number(of.digit), say.number(of.carried)];
-  const fact = say.fact(of.multiplier, of.digit, of.multiplier * of.digit);
+  const fact = say.fact(of.multiplier, of.digit, of.fact);
   const write = `write **${say.number(of.total % say.base)}**`;
   switch (slip) {
     case 'carry-multiplied':
@@ -79,13 +81,13 @@ type LeftOut = LineWords & { readonly next: boolean };
 type Opening = LineWords & { readonly zeros: number };
 
 const product: Wording<ProductValues> = {
-  digit: ({ digit, multiplier, carried, total, keep, slip }, say) => {
+  digit: ({ digit, multiplier, carried, fact: taken, total, keep, slip }, say) => {
     if (slip === 'carry-before-multiplying') {
       return `${say.number(digit)} and ${say.number(carried)} ${say.carried} are multiplied together: write **${say.number(total)}**${keep > 0 ? `, keeping ${say.number(keep)}` : ''}.`;
     }
-    const own = slippedFigures(slip, { digit, multiplier, carried, total }, say);
+    const own = slippedFigures(slip, { digit, multiplier, carried, fact: taken, total }, say);
     if (own) return `${own}${keep > 0 ? `, ${say.passOnFigures(keep)}` : ''}.`;
-    const fact = say.fact(multiplier, digit, multiplier * digit);
+    const fact = say.fact(multiplier, digit, taken);
     const plus =
       carried > 0 && slip !== 'forget-carry'
         ? `, and ${say.number(carried)} ${say.carried} makes ${say.number(total)}`
@@ -95,14 +97,15 @@ const product: Wording<ProductValues> = {
     if (keep === 0) return `${fact}${plus}: write **${say.number(total)}**.${lost}`;
     return `${fact}${plus}: write **${say.number(total % say.base)}**, ${say.passOnFigures(keep)}.${lost}`;
   },
-  value: ({ digit, place, multiplier, linePlace, lower, carried, total, keep, slip }, say) => {
+  value: (values, say) => {
+    const { digit, place, multiplier, linePlace, lower, carried, total, keep, slip } = values;
     const at = place + linePlace;
     if (slip === 'carry-before-multiplying') {
       return `The ${say.carried} ${say.count(carried, at)} are multiplied as if they were still to be: **${say.count(total, at)}**.`;
     }
     const own = slippedWorth(slip, { digit, carried, total, at, place, lower }, say);
     if (own) return `${own}${keep > 0 ? `; ${say.passOn(keep, at + 1)}` : ''}.`;
-    const fact = say.placeFact(multiplier, linePlace, digit, place, lower);
+    const fact = say.placeFact(multiplier, linePlace, digit, place, lower, values.fact);
     const plus =
       carried > 0 && slip !== 'forget-carry'
         ? `; with the ${say.count(carried, at)} ${say.carried} they make **${say.count(total, at)}**`

@@ -6,6 +6,8 @@ import type { Speaker } from '../../phrases/speaker.ts';
 type PlaceValues = {
   /** Digit of the first factor, digit of the second, in turn. */
   readonly digits: readonly string[];
+  /** Facts taken for another number: two figures and what they are taken to make, in turn. */
+  readonly mistaken: readonly string[];
   readonly carried: number;
   readonly total: number;
   readonly place: number;
@@ -17,13 +19,15 @@ type PlaceValues = {
 };
 
 const gathered: Wording<PlaceValues> = {
-  digit: ({ digits, carried, total, keep, last, written, slip }, say) => {
+  digit: ({ digits, mistaken, carried, total, keep, last, written, slip }, say) => {
+    const end = tail(slip, mistaken, say);
     const sum = `${pairText(digits, carried, slip, say)} = ${say.number(total)}`;
-    if (!written) return `${sum}: nothing is written in front${tail(slip)}.`;
-    if (last || keep === 0) return `${sum}: write **${say.number(total)}**${tail(slip)}.`;
-    return `${sum}: write **${say.number(total % say.base)}**, ${say.passOnFigures(keep)}${tail(slip)}.`;
+    if (!written) return `${sum}: nothing is written in front${end}.`;
+    if (last || keep === 0) return `${sum}: write **${say.number(total)}**${end}.`;
+    return `${sum}: write **${say.number(total % say.base)}**, ${say.passOnFigures(keep)}${end}.`;
   },
-  value: ({ digits, carried, total, place, keep, last, slip }, say) => {
+  value: ({ digits, mistaken, carried, total, place, keep, last, slip }, say) => {
+    const end = tail(slip, mistaken, say);
     const pairs = digits.length / 2;
     const from = `${pairNames(pairs)} of the ${say.places(place)}`;
     const joined =
@@ -31,8 +35,8 @@ const gathered: Wording<PlaceValues> = {
         ? ` with the ${say.count(carried, place)} ${say.carried}`
         : '';
     const sum = `${from}${joined} ${pairs === 1 && joined === '' ? 'makes' : 'make'} **${say.count(total, place)}**`;
-    if (last || keep === 0) return `${sum}${tail(slip)}.`;
-    return `${sum}: write ${say.count(total % say.base, place)}, ${say.passOn(keep, place + 1)}${tail(slip)}.`;
+    if (last || keep === 0) return `${sum}${end}.`;
+    return `${sum}: write ${say.count(total % say.base, place)}, ${say.passOn(keep, place + 1)}${end}.`;
   },
 };
 
@@ -54,15 +58,25 @@ function pairNames(count: number): string {
   return count === 1 ? 'The one pair' : `The ${count} pairs`;
 }
 
-function tail(slip: string): string {
+function tail(slip: string, mistaken: readonly string[], say: Speaker): string {
+  const facts = Array.from({ length: mistaken.length / 3 }, (_, k) => {
+    const [left, right, taken] = mistaken.slice(3 * k, 3 * k + 3);
+    return `${left}${say.times}${right} taken for ${taken}`;
+  });
+  return `${pairTail(slip)}${facts.length > 0 ? `, with ${say.list(facts)}` : ''}`;
+}
+
+function pairTail(slip: string): string {
   if (slip === 'forget-carry') return ', and what was held is forgotten';
   if (slip === 'miss-pair') return ', with one pair missed';
   if (slip === 'pair-twice') return ', with one pair counted twice';
-  return slip === 'straight-pairs-only' ? ', from straight pairs alone' : '';
+  return slip === 'like-places-only' ? ', from straight pairs alone' : '';
 }
 
 type RunningValues = {
   readonly digits: readonly string[];
+  /** Facts taken for another number: two figures and what they are taken to make, in turn. */
+  readonly mistaken: readonly string[];
   readonly count: number;
   readonly place: number;
   readonly from: Exact;
@@ -71,17 +85,19 @@ type RunningValues = {
 };
 
 const running: Wording<RunningValues> = {
-  digit: ({ digits, count, place, from, to, slip }, say) => {
+  digit: ({ digits, mistaken, count, place, from, to, slip }, say) => {
+    const end = tail(slip, mistaken, say);
     const sum = `${pairText(digits, 0, '', say)} = ${say.number(count)}`;
-    if (from.isZero) return `${sum}: that is **${say.amount(to)}** so far${tail(slip)}.`;
-    return `${sum}: ${say.amount(from)} + ${say.amount(worthAt(count, say.base, place))} = **${say.amount(to)}**${tail(slip)}.`;
+    if (from.isZero) return `${sum}: that is **${say.amount(to)}** so far${end}.`;
+    return `${sum}: ${say.amount(from)} + ${say.amount(worthAt(count, say.base, place))} = **${say.amount(to)}**${end}.`;
   },
-  value: ({ digits, count, place, from, to, slip }, say) => {
+  value: ({ digits, mistaken, count, place, from, to, slip }, say) => {
+    const end = tail(slip, mistaken, say);
     const pairs = digits.length / 2;
     const sum = `${pairs === 1 ? 'The one pair' : `The ${pairs} pairs`} of the ${say.places(place)} ${pairs === 1 ? 'makes' : 'make'} ${say.count(count, place)}`;
     return from.isZero
-      ? `${sum}: **${say.amount(to)}** so far${tail(slip)}.`
-      : `${sum}; with ${say.amount(from)} that is **${say.amount(to)}**${tail(slip)}.`;
+      ? `${sum}: **${say.amount(to)}** so far${end}.`
+      : `${sum}; with ${say.amount(from)} that is **${say.amount(to)}**${end}.`;
   },
 };
 

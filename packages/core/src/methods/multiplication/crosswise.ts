@@ -9,6 +9,7 @@ import type { Sheet, SheetLink } from '../../sheet/sheet.ts';
 import { slipOf } from '../../slips/catalogue.ts';
 import { defineMethod } from '../method.ts';
 import { crosswisePhrases } from './crosswise-words.ts';
+import { cellFact } from './facts.ts';
 import { placeRule, placeSquare, widest } from '../shared/place-columns.ts';
 import { orderSchool } from '../shared/schools.ts';
 import { wholeWriting } from '../shared/whole.ts';
@@ -62,7 +63,11 @@ export const crosswise = defineMethod({
     },
     slipOf('miss-pair'),
     slipOf('pair-twice'),
-    slipOf('straight-pairs-only'),
+    {
+      ...slipOf('like-places-only'),
+      label: 'Straight pairs only',
+      mechanism: 'Only figures that stand under each other are multiplied.',
+    },
   ],
   phrases: crosswisePhrases.book,
   accepts: acceptsProduct,
@@ -106,32 +111,36 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
 interface Gathered {
   readonly takes: readonly Entry[];
   readonly digits: readonly string[];
+  /** Facts that are taken for another number: two figures and what they are taken to make, in turn. */
+  readonly mistaken: readonly string[];
   readonly count: number;
   readonly slip: PairSlip;
 }
 
 /** Slips in gathering the pairs of a place, in the order in which their chances are named. */
-const PAIR_SLIPS = ['miss-pair', 'pair-twice', 'straight-pairs-only'] as const;
+const PAIR_SLIPS = ['miss-pair', 'pair-twice', 'like-places-only'] as const;
 type PairSlip = (typeof PAIR_SLIPS)[number] | '';
 
 /** Works out the pairs of one place; a learner may miss one of them, count one twice, or see straight ones alone. */
 function gatherPlace(scribe: Scribe, factors: TwoFactors, place: number): Gathered {
   const { top, bottom } = factors;
   const pairs = pairsOf(factors, place);
-  const products = pairs.map(([i, j]) => digitAt(top, i) * digitAt(bottom, j));
+  const products = pairs.map((pair) =>
+    cellFact(scribe, [digitAt(top, pair[0]), digitAt(bottom, pair[1])], pair),
+  );
   const filled = products.findIndex((product) => product > 0);
   const crossing = products.findIndex((product, k) => k > 0 && product > 0);
   const isStraight = pairs.map(([i, j]) => i === j);
   const may: Readonly<Record<(typeof PAIR_SLIPS)[number], boolean>> = {
     'miss-pair': crossing >= 0,
     'pair-twice': filled >= 0,
-    'straight-pairs-only': products.some((product, k) => product > 0 && !isStraight[k]),
+    'like-places-only': products.some((product, k) => product > 0 && !isStraight[k]),
   };
   const slip =
     PAIR_SLIPS.filter((id) => scribe.slip(id, may[id], { at: where('place', place) }))[0] ?? '';
   const times = (k: number): number => {
     if (slip === 'miss-pair') return k === crossing ? 0 : 1;
-    if (slip === 'straight-pairs-only') return isStraight[k] ? 1 : 0;
+    if (slip === 'like-places-only') return isStraight[k] ? 1 : 0;
     return slip === 'pair-twice' && k === filled ? 2 : 1;
   };
   const told = pairs.flatMap((pair, k) => Array.from({ length: times(k) }, () => pair));
@@ -140,6 +149,11 @@ function gatherPlace(scribe: Scribe, factors: TwoFactors, place: number): Gather
     digits: told.flatMap(([i, j]) =>
       [digitAt(top, i), digitAt(bottom, j)].map((d) => d.toString(scribe.base).toUpperCase()),
     ),
+    mistaken: pairs.flatMap(([i, j], k) => {
+      const [above, below, taken] = [digitAt(top, i), digitAt(bottom, j), products[k]!];
+      if (taken === above * below) return [];
+      return [above, below, taken].map((count) => count.toString(scribe.base).toUpperCase());
+    }),
     count: products.reduce((sum, product, k) => sum + product * times(k), 0),
     slip,
   };
@@ -158,7 +172,7 @@ function fromTheOnes(
   let carry: Mark | null = null;
   let carried = 0;
   for (let place = 0; place < places; place++) {
-    const { takes, digits, count, slip } = gatherPlace(scribe, factors, place);
+    const { takes, digits, mistaken, count, slip } = gatherPlace(scribe, factors, place);
     const forgotten = scribe.slip('forget-carry', carried > 0, {
       at: where('place', place),
       features: carryFeatures(carried),
@@ -178,6 +192,7 @@ function fromTheOnes(
       writes: placeWritings(isWritten ? figures : [], keep, place, medium),
       phrase: phrase('crosswise.place', {
         digits,
+        mistaken,
         carried,
         total,
         place,
@@ -230,7 +245,7 @@ function fromTheLeft(
   let so: Mark | null = null;
   let total = Exact.ZERO;
   for (let place = places - 1; place >= 0; place--) {
-    const { takes, digits, count, slip } = gatherPlace(scribe, factors, place);
+    const { takes, digits, mistaken, count, slip } = gatherPlace(scribe, factors, place);
     const forgotten = scribe.slip('forget-carry', so !== null && !total.isZero, {
       at: where('place', place),
     });
@@ -257,6 +272,7 @@ function fromTheLeft(
       ],
       phrase: phrase('crosswise.running', {
         digits,
+        mistaken,
         count,
         place,
         from,

@@ -8,6 +8,7 @@ import { definePhrases, fixed, plain, type Wording } from '../../phrases/phraseb
 import type { Problem } from '../../problem/problem.ts';
 import { defineMethod } from '../method.ts';
 import { gridSheet } from './grid-sheet.ts';
+import { cellFact } from './facts.ts';
 import { ZERO_PARTS } from './schools.ts';
 import {
   acceptsProduct,
@@ -23,19 +24,21 @@ type CellValues = {
   readonly leftPlace: number;
   readonly right: number;
   readonly rightPlace: number;
+  /** What the fact is taken for. */
+  readonly fact: number;
   readonly worth: Exact;
   readonly slip: string;
 };
 
 const cell: Wording<CellValues> = {
-  digit: ({ left, right, worth, slip }, say) => {
-    if (slip === 'skip-cell')
+  digit: ({ left, right, fact, worth, slip }, say) => {
+    if (slip === 'skip-product')
       return `The cell of ${say.number(left)} and ${say.number(right)} is left empty.`;
-    return `${say.fact(left, right, left * right)}: write **${say.amount(worth)}** in the cell.`;
+    return `${say.fact(left, right, fact)}: write **${say.amount(worth)}** in the cell.`;
   },
-  value: ({ left, leftPlace, right, rightPlace, worth, slip }, say) => {
-    const fact = say.placeFact(left, leftPlace, right, rightPlace);
-    if (slip === 'skip-cell') return `${fact}, but the cell is left empty.`;
+  value: ({ left, leftPlace, right, rightPlace, fact: taken, worth, slip }, say) => {
+    const fact = say.placeFact(left, leftPlace, right, rightPlace, 1, taken);
+    if (slip === 'skip-product') return `${fact}, but the cell is left empty.`;
     if (slip === 'drop-zeros') return `${fact}, but **${say.amount(worth)}** is written.`;
     return `${fact}: the cell holds **${say.amount(worth)}**.`;
   },
@@ -140,7 +143,11 @@ export const gridMultiplication = defineMethod({
       ...slipOf('drop-zeros'),
       mechanism: 'The digits are multiplied without their place: 32 in the cell of 40 and 8.',
     },
-    slipOf('skip-cell'),
+    {
+      ...slipOf('skip-product'),
+      label: 'Cell left empty',
+      mechanism: 'A cell is overlooked and missing from its total.',
+    },
     slipOf('add-heading'),
   ],
   phrases: phrases.book,
@@ -181,9 +188,9 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
 function writeCell(scribe: Scribe, { top, bottom }: TwoFactors, [i, j]: Pair): readonly Mark[] {
   const left = digitAt(bottom, j);
   const right = digitAt(top, i);
-  const fact = left * right;
+  const fact = cellFact(scribe, [left, right], [i, j]);
   const dropped = scribe.slip('drop-zeros', fact > 0 && i + j > 0, { at: where('cell', i, j) });
-  const skipped = scribe.slip('skip-cell', fact > 0, { at: where('cell', i, j) });
+  const skipped = scribe.slip('skip-product', fact > 0, { at: where('cell', i, j) });
   const zeros = dropped || fact === 0 ? 0 : i + j;
   const worth = worthAt(fact, scribe.base, zeros);
   const glyph = fact.toString(scribe.base).toUpperCase() + '0'.repeat(zeros);
@@ -205,8 +212,9 @@ function writeCell(scribe: Scribe, { top, bottom }: TwoFactors, [i, j]: Pair): r
       leftPlace: j,
       right,
       rightPlace: i,
+      fact,
       worth,
-      slip: skipped ? 'skip-cell' : dropped ? 'drop-zeros' : '',
+      slip: skipped ? 'skip-product' : dropped ? 'drop-zeros' : '',
     }),
   });
   scribe.group(

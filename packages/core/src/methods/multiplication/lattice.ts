@@ -6,6 +6,7 @@ import { digitAt } from '../../exact/numeral.ts';
 import { definePhrases, fixed, plain, type Wording } from '../../phrases/phrasebook.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { defineMethod } from '../method.ts';
+import { cellFact } from './facts.ts';
 import { latticeSheet } from './lattice-sheet.ts';
 import { acceptsProduct, partText, twoFactors, type Pair, type TwoFactors } from './two-factors.ts';
 
@@ -14,21 +15,23 @@ type CellValues = {
   readonly leftPlace: number;
   readonly right: number;
   readonly rightPlace: number;
+  /** What the fact is taken for. */
+  readonly fact: number;
   readonly upper: number;
   readonly lower: number;
   readonly slip: string;
 };
 
 const cell: Wording<CellValues> = {
-  digit: ({ left, right, upper, lower, slip }, say) => {
-    const fact = say.fact(left, right, left * right);
+  digit: ({ left, right, fact: taken, upper, lower, slip }, say) => {
+    const fact = say.fact(left, right, taken);
     const written = `**${say.number(upper)}** above the diagonal, **${say.number(lower)}** below`;
     return slip ? `${fact}, but written the wrong way round: ${written}.` : `${fact}: ${written}.`;
   },
-  value: ({ left, leftPlace, right, rightPlace, upper, lower, slip }, say) => {
+  value: ({ left, leftPlace, right, rightPlace, fact: taken, upper, lower, slip }, say) => {
     const at = leftPlace + rightPlace;
     const written = `${say.count(upper, at + 1)} above the diagonal, ${say.count(lower, at)} below`;
-    const fact = say.placeFact(left, leftPlace, right, rightPlace);
+    const fact = say.placeFact(left, leftPlace, right, rightPlace, 1, taken);
     return slip ? `${fact}, but ${written}.` : `${fact}: ${written}.`;
   },
 };
@@ -188,7 +191,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
 function writeCell(scribe: Scribe, { top, bottom }: TwoFactors, [i, j]: Pair): CellMarks {
   const left = digitAt(bottom, j);
   const right = digitAt(top, i);
-  const fact = left * right;
+  const fact = cellFact(scribe, [left, right], [i, j]);
   const tens = Math.floor(fact / scribe.base);
   const ones = fact % scribe.base;
   const swapped = scribe.slip('swap-cell', tens !== ones, { at: where('cell', i, j) });
@@ -212,6 +215,7 @@ function writeCell(scribe: Scribe, { top, bottom }: TwoFactors, [i, j]: Pair): C
       leftPlace: j,
       right,
       rightPlace: i,
+      fact,
       upper,
       lower,
       slip: swapped ? 'swap-cell' : '',

@@ -19,6 +19,7 @@ import {
   PRODUCT_ORDER,
   ZERO_PARTS,
 } from './schools.ts';
+import { cellFact } from './facts.ts';
 import {
   acceptsProduct,
   expandedPlaces,
@@ -35,26 +36,27 @@ type ProductValues = {
   readonly rightPlace: number;
   /** The operand that left belongs to. */
   readonly lower: number;
+  /** What the fact is taken for. */
+  readonly fact: number;
   readonly slip: string;
 };
 
 const product: Wording<ProductValues> = {
-  digit: ({ left, leftPlace, right, rightPlace, slip }, say) => {
+  digit: ({ left, leftPlace, right, rightPlace, fact: taken, slip }, say) => {
     if (slip === 'skip-product')
       return `${say.number(left)} ${say.times} ${say.number(right)} is passed over.`;
-    const fact = say.fact(left, right, left * right);
+    const fact = say.fact(left, right, taken);
     const zeros = leftPlace + rightPlace;
-    if (left * right === 0) return `${fact}: write **0**.`;
+    if (taken === 0) return `${fact}: write **0**.`;
     if (slip === 'drop-zeros')
-      return `${fact}: write **${say.number(left * right)}** and leave out the zeros.`;
-    if (zeros === 0) return `${fact}: write **${say.number(left * right)}**.`;
-    return `${fact}, then ${zeros === 1 ? 'one zero' : `${zeros} zeros`}: write **${say.number(left * right)}${'0'.repeat(Math.min(zeros, 12))}${zeros > 12 ? '…' : ''}**.`;
+      return `${fact}: write **${say.number(taken)}** and leave out the zeros.`;
+    if (zeros === 0) return `${fact}: write **${say.number(taken)}**.`;
+    return `${fact}, then ${zeros === 1 ? 'one zero' : `${zeros} zeros`}: write **${say.number(taken)}${'0'.repeat(Math.min(zeros, 12))}${zeros > 12 ? '…' : ''}**.`;
   },
-  value: ({ left, leftPlace, right, rightPlace, lower, slip }, say) => {
-    const fact = say.placeFact(left, leftPlace, right, rightPlace, lower);
+  value: ({ left, leftPlace, right, rightPlace, lower, fact: taken, slip }, say) => {
+    const fact = say.placeFact(left, leftPlace, right, rightPlace, lower, taken);
     if (slip === 'skip-product') return `${fact}, but this product is passed over.`;
-    if (slip === 'drop-zeros')
-      return `${fact}, but only ${say.count(left * right, 0)} are written.`;
+    if (slip === 'drop-zeros') return `${fact}, but only ${say.count(taken, 0)} are written.`;
     return `${fact}, written whole on a line of its own.`;
   },
 };
@@ -157,24 +159,26 @@ function writeProduct(
 ): readonly Mark[] {
   const left = digitAt(bottom, j);
   const right = digitAt(top, i);
-  const dropped = scribe.slip('drop-zeros', left * right > 0 && i + j > 0, {
+  const fact = cellFact(scribe, [left, right], [i, j]);
+  const dropped = scribe.slip('drop-zeros', fact > 0 && i + j > 0, {
     at: where('cell', i, j),
   });
-  const skipped = scribe.slip('skip-product', left * right > 0, { at: where('cell', i, j) });
-  const zeros = dropped || left * right === 0 ? 0 : i + j;
+  const skipped = scribe.slip('skip-product', fact > 0, { at: where('cell', i, j) });
+  const zeros = dropped || fact === 0 ? 0 : i + j;
   const marks = scribe.step({
     law: 'evaluate',
     phase: { kind: 'products' },
     takes: [scribe.owes(i, j)],
     writes: skipped
       ? []
-      : countedWritings('product', left * right, zeros, { area: 'product', row }, scribe.base),
+      : countedWritings('product', fact, zeros, { area: 'product', row }, scribe.base),
     phrase: phrase('partial.product', {
       left,
       leftPlace: j,
       right,
       rightPlace: i,
       lower: scribe.lowerFactor,
+      fact,
       slip: skipped ? 'skip-product' : dropped ? 'drop-zeros' : '',
     }),
   });

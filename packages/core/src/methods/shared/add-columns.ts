@@ -9,6 +9,8 @@ import { totalSlip, writtenTotal } from './sum-slips.ts';
 type ColumnValues = {
   readonly figures: readonly string[];
   readonly carried: number;
+  /** What the figures make, and what they are taken to make. */
+  readonly due: number;
   readonly total: number;
   readonly place: number;
   readonly keep: number;
@@ -23,13 +25,14 @@ type ColumnValues = {
 };
 
 const column: Wording<ColumnValues> = {
-  digit: ({ figures, carried, total, keep, last, lostCarry, inPlace, stays, slip }, say) => {
+  digit: (values, say) => {
+    const { figures, carried, due, total, keep, last, lostCarry, inPlace, stays, slip } = values;
     const parts =
       carried && !lostCarry ? [...figures, `${say.number(carried)} ${say.carried}`] : figures;
     const lost = lostCarry ? ` The ${say.number(carried)} ${say.carried} is forgotten.` : '';
     if (parts.length === 0) return `Only zeros here: write **0**.`;
     if (parts.length === 1) return `Only ${parts[0]} here: write **${say.number(total)}**.${lost}`;
-    const sum = `${parts.length > 5 ? `${parts.length} figures` : parts.join(' + ')} = ${say.number(total)}`;
+    const sum = `${parts.length > 5 ? `${parts.length} figures` : parts.join(' + ')} ${total === due ? '=' : 'is taken for'} ${say.number(total)}`;
     if (inPlace) return `${sum}: write the whole **${say.number(total)}** here.${lost}`;
     if (slip === 'carry-over-blank-lost')
       return `${sum}: write **${say.number(stays)}**, and nothing before it.${lost}`;
@@ -38,8 +41,8 @@ const column: Wording<ColumnValues> = {
     return `${sum}: write **${say.number(stays)}**, ${say.passOnFigures(keep)}.${lost}`;
   },
   value: (values, say) => {
-    const { figures, carried, total, place, keep, last, lostCarry, what, inPlace } = values;
-    const { stays, slip } = values;
+    const { figures, carried, due, total, place, keep, last, lostCarry, what } = values;
+    const { inPlace, stays, slip } = values;
     const lost = lostCarry ? ` The ${say.count(carried, place)} ${say.carried} are forgotten.` : '';
     const places = say.places(place);
     if (figures.length === 0 && carried === 0) {
@@ -50,7 +53,7 @@ const column: Wording<ColumnValues> = {
     }
     const from =
       carried && !lostCarry ? ` with the ${say.count(carried, place)} ${say.carried}` : '';
-    const sum = `The ${places} of all ${what}${from} make **${say.count(total, place)}**`;
+    const sum = `The ${places} of all ${what}${from} ${total === due ? 'make' : 'are taken to make'} **${say.count(total, place)}**`;
     if (inPlace) return `${sum}, but all of it is written in the ${places}.${lost}`;
     if (slip === 'carry-over-blank-lost')
       return `${sum}, but only ${say.count(stays, place)} are written.${lost}`;
@@ -163,7 +166,10 @@ export function addColumns(scribe: Scribe, sum: ColumnSum): readonly AddedColumn
       features: [...carryFeatures(carried), ...columnFeatures(here)],
     });
     const kept = lostCarry ? 0 : carried;
-    const total: number = here.reduce((all, { count }) => all + count, kept);
+    const summands = here.map(({ count }) => count).concat(kept > 0 ? kept : []);
+    const due: number = summands.reduce((all, count) => all + count, 0);
+    const fact = { sign: '+', of: summands, due } as const;
+    const total = summands.length > 1 ? scribe.fact(fact, where('place', place)) : due;
     const parts = here.length + (kept > 0 ? 1 : 0);
     const column = { total, place, last, parts };
     const slip = sum.maySlip ? totalSlip(scribe, column) : '';
@@ -189,6 +195,7 @@ export function addColumns(scribe: Scribe, sum: ColumnSum): readonly AddedColumn
       phrase: sumPhrases.phrase('sum.column', {
         figures: here.map(({ count }) => count.toString(scribe.base).toUpperCase()),
         carried,
+        due,
         total,
         place,
         keep,

@@ -16,6 +16,7 @@ import {
   answerPlaces,
   columnDifference,
   columnName,
+  differenceFact,
   groupColumns,
   minusSign,
   LITTLE,
@@ -98,7 +99,8 @@ function writeColumn(
   const column = { place, top, bottom, bare, over, subtrahend: subtrahend.digits };
   const slip = columnSlip(scribe, column, minuend.features(place));
   const left = minuend.leftShort.get(place) ?? '';
-  const due = left === 'zero-minus-is-zero' ? 0 : Math.abs(top - bottom);
+  const usesFact = !slip && left !== 'zero-minus-is-zero';
+  const due = usesFact ? differenceFact(scribe, top, bottom, place) : 0;
   const result = slip ? slippedResult(slip, column) : due;
   const written = result !== null && (result > 0 || needed || slip !== null);
   return scribe.step({

@@ -16,9 +16,11 @@ import {
   answerFigure,
   answerPlaces,
   columnName,
+  differenceFact,
   digitsOwed,
   groupColumns,
   LITTLE,
+  makes,
   minusSign,
   openTwoRows,
   placeFeatures,
@@ -69,6 +71,7 @@ const pair: Wording<PairValues> = {
 type ColumnValues = {
   readonly top: number;
   readonly bottom: number;
+  readonly result: number;
   readonly place: number;
   readonly written: boolean;
   readonly adding: boolean;
@@ -77,27 +80,25 @@ type ColumnValues = {
 };
 
 const column: Wording<ColumnValues> = {
-  digit: ({ top, bottom, written, adding, turned }, say) => {
-    const [upper, lower, rest] = [top, bottom, Math.abs(top - bottom)].map((count) =>
-      say.number(count),
-    );
-    if (turned) return `${lower} − ${upper} = **${rest}**, the smaller from the larger.`;
+  digit: ({ top, bottom, result, written, adding, turned }, say) => {
+    const sign = makes(top, bottom, result);
+    const [upper, lower, rest] = [top, bottom, result].map((count) => say.number(count));
+    if (turned) return `${lower} − ${upper} ${sign} **${rest}**, the smaller from the larger.`;
     const ending = written ? '' : ': no zero is written in front';
     return adding
-      ? `${lower} and **${rest}** make ${upper}${ending}.`
-      : `${upper} − ${lower} = **${rest}**${ending}.`;
+      ? `${lower} and **${rest}** ${sign === '=' ? 'make' : 'are taken to make'} ${upper}${ending}.`
+      : `${upper} − ${lower} ${sign} **${rest}**${ending}.`;
   },
-  value: ({ top, bottom, place, written, adding, turned }, say) => {
-    const [upper, lower, rest] = [top, bottom, Math.abs(top - bottom)].map((count) =>
-      say.count(count, place),
-    );
+  value: ({ top, bottom, result, place, written, adding, turned }, say) => {
+    const isRight = makes(top, bottom, result) === '=';
+    const [upper, lower, rest] = [top, bottom, result].map((count) => say.count(count, place));
     if (turned) {
       return `${upper} are fewer than ${lower}, but the smaller is taken from the larger: **${rest}**.`;
     }
     const ending = written ? '' : ', and no zero is written in front';
     return adding
-      ? `${lower} and **${rest}** more make ${upper}${ending}.`
-      : `${say.opening(say.minus(upper!, lower!))} ${say.is(top - bottom)} **${rest}**${ending}.`;
+      ? `${lower} and **${rest}** more ${isRight ? 'make' : 'are taken to make'} ${upper}${ending}.`
+      : `${say.opening(say.minus(upper!, lower!))} ${isRight ? say.is(top - bottom) : 'is taken for'} **${rest}**${ending}.`;
   },
 };
 
@@ -184,7 +185,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
       lower += made.below;
       raised = made.next;
     }
-    const result = Math.abs(upper - lower);
+    const result = differenceFact(scribe, upper, lower, place);
     const written = result > 0 || place < significant;
     const marks = scribe.step({
       law: 'evaluate',
@@ -194,6 +195,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
       phrase: phrase('equal.column', {
         top: upper,
         bottom: lower,
+        result,
         place,
         written,
         adding: school['think'] === 'what-must-be-added',

@@ -14,7 +14,9 @@ import { Minuend, move, REGROUP, REGROUPING_SLIPS } from './regrouping.ts';
 import {
   columnDifference,
   columnName,
+  differenceFact,
   groupColumns,
+  makes,
   twoNumbers,
   type TwoNumbers,
 } from './two-rows.ts';
@@ -28,13 +30,13 @@ type PartValues = {
 };
 
 const part: Wording<PartValues> = {
-  digit: ({ topCount, bottomCount, place, slip }, say) => {
+  digit: ({ topCount, bottomCount, result: count, place, slip }, say) => {
     const [top, bottom] = [topCount, bottomCount].map((count) => worthAt(count, say.base, place));
     if (slip === 'zero-minus-is-zero')
       return `From ${say.amount(top!)} nothing can be taken: write **0**.`;
     const [upper, lower] = slip === '' ? [top!, bottom!] : [bottom!, top!];
-    const result = say.amount(upper.minus(lower));
-    return `${say.amount(upper)} − ${say.amount(lower)} = **${result}**${slip === '' ? '' : ', the smaller from the larger'}.`;
+    const result = say.amount(worthAt(count, say.base, place));
+    return `${say.amount(upper)} − ${say.amount(lower)} ${makes(topCount, bottomCount, count)} **${result}**${slip === '' ? '' : ', the smaller from the larger'}.`;
   },
   value: ({ topCount: top, bottomCount: bottom, result, place, slip }, say) =>
     columnDifference.value({ top, bottom, result, place, bare: false, written: true, slip }, say),
@@ -97,7 +99,8 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
     const top = minuend.counts[place]!;
     const bottom = digitAt(subtrahend, place);
     const slip = minuend.leftShort.get(place) ?? '';
-    const due = slip === 'zero-minus-is-zero' ? 0 : Math.abs(top - bottom);
+    const usesFact = slip !== 'zero-minus-is-zero';
+    const due = usesFact ? differenceFact(scribe, top, bottom, place) : 0;
     const result = worthAt(due, base, place);
     const spot = { area: single ? 'answer' : 'difference', row: 0, column: place };
     const [mark] = scribe.step({

@@ -140,6 +140,8 @@ export type WritePlace = (
 interface Move {
   readonly lender: number;
   readonly low: number;
+  /** The place that is in need. */
+  readonly target: number;
   readonly why: string;
   readonly slip: string;
 }
@@ -258,10 +260,10 @@ export class Minuend {
     const slip = this.fillingSlip(place);
     if (slip) {
       const from = slip === 'zero-made-nine' ? lender : this.lenderBy(slip, place);
-      this.move({ lender: from, low: place, why, slip }, serves);
+      this.move({ lender: from, low: place, target, why, slip }, serves);
     } else {
       if (this.counts[lender] === 0) this.fill(lender, 'empty', again, target);
-      this.move({ lender, low: place, why, slip: '' }, serves);
+      this.move({ lender, low: place, target, why, slip: '' }, serves);
     }
     if (again) this.repair(lender, true, 'again');
   }
@@ -287,9 +289,10 @@ export class Minuend {
     return (slip === 'zero-skipped' ? there[0] : there.at(-1)) ?? place + 1;
   }
 
-  private move({ lender, low, why, slip }: Move, serves: Pick<Phase, 'serves'>): void {
+  private move({ lender, low, target, why, slip }: Move, serves: Pick<Phase, 'serves'>): void {
     const [before, lowBefore] = [this.counts[lender]!, this.counts[low]!];
-    const left = slip === 'zero-made-nine' ? this.scribe.base - 1 : this.leftAt(lender, before);
+    const left =
+      slip === 'zero-made-nine' ? this.scribe.base - 1 : this.leftAt(lender, before, target);
     const kept = left === before;
     const phrase = this.say({
       place: lender,
@@ -324,14 +327,21 @@ export class Minuend {
   }
 
   /** What stays at a lender: one less, or what a learner leaves there. */
-  private leftAt(lender: number, before: number): number {
-    const chance = { at: where('place', lender), features: this.features(lender) };
+  private leftAt(lender: number, before: number, target: number): number {
+    const chance = { at: where('place', lender), features: this.lenderFeatures(lender, target) };
     // Ten that stay ten would leave a difference of two figures, which nobody writes into one column.
     const mayStay = before - (this.numbers.subtrahend.digits[lender] ?? 0) < this.scribe.base;
     const kept = this.scribe.slip('lender-not-reduced', mayStay, chance);
     const twice = this.scribe.slip('lender-reduced-twice', before > 1, chance);
     if (kept) return before;
     return twice ? before - 2 : before - 1;
+  }
+
+  /** What a lender is like: its figures, and whether the place that is in need has a zero beside it, so that more lend. */
+  private lenderFeatures(lender: number, target: number): readonly Feature[] {
+    const own = this.features(lender).filter((feature) => feature !== 'neighbour-zero');
+    const { digits } = this.numbers.minuend;
+    return digits[target + 1] === 0 ? [...own, 'neighbour-zero'] : own;
   }
 
   /** What a lender keeps, written anew; nothing when it is left as it is. */

@@ -1,4 +1,4 @@
-import { figureFeatures, type Feature } from '../../account/chance.ts';
+import { figureFeatures, where, type Feature } from '../../account/chance.ts';
 import { placeCut } from '../../account/cut.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { digitAt, wholeText, type Numeral } from '../../exact/numeral.ts';
@@ -87,6 +87,20 @@ export function afterLittle(place: number, y: number, room: number = LITTLE) {
   return { ...square, x: square.x + room, width: square.width - room };
 }
 
+/** What the difference of two figures is taken for, the smaller from the larger. */
+export function differenceFact(scribe: Scribe, top: number, bottom: number, place: number): number {
+  const [upper, lower] = [Math.max(top, bottom), Math.min(top, bottom)];
+  const due = upper - lower;
+  const most = Math.max(due, scribe.base - 1);
+  const fact = { sign: '−', of: [upper, lower], due, most } as const;
+  return lower === 0 ? upper : scribe.fact(fact, where('place', place));
+}
+
+/** How a difference of figures leads to what it is taken for. */
+export function makes(top: number, bottom: number, result: number): string {
+  return Math.abs(top - bottom) === result ? '=' : 'is taken for';
+}
+
 /** The minus sign before the subtrahend. */
 export function minusSign({ operands }: Problem): SheetSign {
   return { sign: 'minus', ...placeSquare(mostPlaces(operands), 1) };
@@ -111,12 +125,12 @@ export const columnDifference: Wording<ColumnValues> = {
       return `From ${say.number(top)} nothing can be taken: write **${say.number(result)}**.`;
     }
     if (slip !== '') {
-      return `${say.number(bottom)} − ${say.number(top)} = **${say.number(result)}**, the smaller from the larger.`;
+      return `${say.number(bottom)} − ${say.number(top)} ${makes(top, bottom, result)} **${say.number(result)}**, the smaller from the larger.`;
     }
     const ending = written ? '' : ': no zero is written in front';
     if (bare)
       return `Nothing to take from ${say.number(top)}${written ? `: write **${say.number(result)}**` : ending}.`;
-    return `${say.number(top)} − ${say.number(bottom)} = **${say.number(result)}**${ending}.`;
+    return `${say.number(top)} − ${say.number(bottom)} ${makes(top, bottom, result)} **${say.number(result)}**${ending}.`;
   },
   value: ({ top, bottom, result, place, bare, written, slip }, say) => {
     const [upper, lower, rest] = [top, bottom, result].map((count) => say.count(count, place));
@@ -128,7 +142,8 @@ export const columnDifference: Wording<ColumnValues> = {
     }
     const ending = written ? '' : ', and no zero is written in front';
     if (bare) return `From ${upper} nothing is taken${written ? `: **${rest}** stay` : ending}.`;
-    return `${say.opening(say.minus(upper!, lower!))} ${say.is(result)} **${rest}**${ending}.`;
+    const verb = makes(top, bottom, result) === '=' ? say.is(result) : 'is taken for';
+    return `${say.opening(say.minus(upper!, lower!))} ${verb} **${rest}**${ending}.`;
   },
 };
 

@@ -10,7 +10,7 @@ export const COPIES_SLIPS: readonly SlipIdea[] = [
     effect: 'amount',
     often: 1,
     examples: [
-      { method: 'column-multiplication', problem: '46 × 58', at: 'operand-0', answer: '3712' },
+      { method: 'column-multiplication', problem: '46 × 58', at: 'operand-0.0', answer: '3712' },
     ],
   },
   {
@@ -21,7 +21,9 @@ export const COPIES_SLIPS: readonly SlipIdea[] = [
     effect: 'amount',
     often: 1,
     feature: 'equal-figures',
-    examples: [{ method: 'column-addition', problem: '558 + 76', at: 'operand-0', answer: '134' }],
+    examples: [
+      { method: 'column-addition', problem: '558 + 76', at: 'operand-0.1', answer: '134' },
+    ],
   },
   {
     id: 'wrong-one-doubled',
@@ -31,7 +33,9 @@ export const COPIES_SLIPS: readonly SlipIdea[] = [
     effect: 'amount',
     often: 1,
     feature: 'equal-figures',
-    examples: [{ method: 'column-addition', problem: '558 + 76', at: 'operand-0', answer: '664' }],
+    examples: [
+      { method: 'column-addition', problem: '558 + 76', at: 'operand-0.1', answer: '664' },
+    ],
   },
   {
     id: 'look-alike',
@@ -40,7 +44,7 @@ export const COPIES_SLIPS: readonly SlipIdea[] = [
     written: '7 for 1, 8 for 3, 9 for 6, 6 for 0.',
     effect: 'amount',
     often: 1,
-    examples: [{ method: 'column-addition', problem: '52 + 36', at: 'operand-1', answer: '91' }],
+    examples: [{ method: 'column-addition', problem: '52 + 36', at: 'operand-1.0', answer: '91' }],
   },
   {
     id: 'from-the-line-above',

@@ -3,6 +3,15 @@ import type { SlipIdea } from '../slip-idea.ts';
 /** Slips of a single fact. */
 export const FACTS_SLIPS: readonly SlipIdea[] = [
   {
+    id: 'wrong-fact',
+    label: 'Wrong fact',
+    mechanism: 'A fact is taken for another number, in none of the known ways.',
+    written: 'Another number, which its address names.',
+    effect: 'amount',
+    often: 1,
+    examples: [],
+  },
+  {
     id: 'fact-one-row-off',
     label: 'Fact one row off',
     mechanism: 'A product is taken from the row above or below.',

@@ -18,7 +18,7 @@ export const WHOLE_ITEM_SLIPS: readonly SlipIdea[] = [
     written: 'A number of the question.',
     effect: 'amount',
     often: 1,
-    examples: [{ problem: '46 × 58', at: 'answer-0', answer: '46' }],
+    examples: [{ problem: '46 × 58', at: 'operand-0', answer: '46' }],
   },
   {
     id: 'estimate-handed-in',
@@ -47,7 +47,7 @@ export const WHOLE_ITEM_SLIPS: readonly SlipIdea[] = [
     written: 'The answer with two figures exchanged.',
     effect: 'amount',
     often: 1,
-    examples: [{ problem: '46 × 58', at: 'answer-0', answer: '6268' }],
+    examples: [{ problem: '46 × 58', at: 'answer-2', answer: '6268' }],
   },
   {
     id: 'another-item',

@@ -1,0 +1,75 @@
+import type { School } from '../account/account.ts';
+import { addressText } from '../account/chance.ts';
+import type { LightRun } from '../account/light-run.ts';
+import { registry } from '../methods/index.ts';
+import { schoolsOf, type Method } from '../methods/method.ts';
+import type { Problem } from '../problem/problem.ts';
+
+/** One way in which a problem can be worked, so far as it makes a difference to what slips give. */
+export interface Way {
+  readonly method: Method;
+  readonly school: School;
+  readonly clean: LightRun;
+  /** What each slip gives that is made once, by its address. */
+  readonly singles: ReadonlyMap<string, LightRun>;
+}
+
+/** The methods that take a problem. */
+export function methodsFor(problem: Problem, ids?: readonly string[]): readonly Method[] {
+  return registry.methods.filter(
+    (method) => (ids?.includes(method.id) ?? true) && method.accepts(problem).ok,
+  );
+}
+
+/**
+ * The schools of a method that can change what slips give on a problem. A school is tried by itself: when every slip made
+ * once gives what it gives in the default school, the school only changes how the paper looks, and is worked once.
+ */
+export function waysOf(method: Method, problem: Problem): readonly Way[] {
+  const first = wayBy(method, problem, method.defaultSchool);
+  let schools: readonly School[] = [method.defaultSchool];
+  for (const { id, options } of schoolsOf(method, problem)) {
+    const others = options
+      .map((option) => option.id)
+      .filter((option) => option !== method.defaultSchool[id])
+      .filter((option) => {
+        const way = wayBy(method, problem, { ...method.defaultSchool, [id]: option });
+        return signature(way) !== signature(first);
+      });
+    schools = [
+      ...schools,
+      ...others.flatMap((option) => schools.map((s) => ({ ...s, [id]: option }))),
+    ];
+  }
+  const ways = [first, ...schools.slice(1).map((school) => wayBy(method, problem, school))];
+  const seen = new Set<string>();
+  return ways.filter((way) => {
+    const own = signature(way);
+    return !seen.has(own) && seen.add(own);
+  });
+}
+
+function wayBy(method: Method, problem: Problem, school: School): Way {
+  const clean = method.light(problem, { school });
+  const singles = new Map(
+    clean.opportunities.map(({ slip, at }) => [
+      addressText({ slip, at }),
+      method.light(problem, { school, slips: [{ slip, at }] }),
+    ]),
+  );
+  return { method, school, clean, singles };
+}
+
+const SIGNATURES = new WeakMap<Way, string>();
+
+/** All that slips can give by a way, as one text. */
+function signature(way: Way): string {
+  const known = SIGNATURES.get(way);
+  if (known !== undefined) return known;
+  const slips = [...way.singles].map(([address, { answer }]) => `${address} ${answer.toString()}`);
+  const facts = way.clean.facts.map((chance) => `${addressText(chance)} ${chance.fact.due}`);
+  const features = way.clean.opportunities.map((chance) => chance.features.join());
+  const own = [...slips, ...facts, ...features].join('|');
+  SIGNATURES.set(way, own);
+  return own;
+}
