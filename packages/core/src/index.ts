@@ -201,3 +201,12 @@ export { workWithHabits, type Habit, type SlipHabit } from './slips/habits.ts';
 export { SLIP_IDEAS, slipIdea } from './slips/catalogue.ts';
 export type { SlipIdea } from './slips/slip-idea.ts';
 export { methodsFor } from './diagnose/works.ts';
+export {
+  ClassSimulation,
+  type ClassRequest,
+  type Loss,
+  type PaperResult,
+  type Spread,
+} from './classroom/simulation.ts';
+export { usualRates, type Rates, type SlipRate } from './classroom/rates.ts';
+export { observedSlips, type Observed } from './classroom/observed.ts';
