@@ -210,3 +210,7 @@ export {
 } from './classroom/simulation.ts';
 export { usualRates, type Rates, type SlipRate } from './classroom/rates.ts';
 export { observedSlips, type Observed } from './classroom/observed.ts';
+export { habitSheet, type HabitItem, type HabitSheet } from './slips/habit-sheet.ts';
+export { factErrors, factIdea } from './slips/fact-errors.ts';
+export { problemValue } from './problem/problem.ts';
+export { tellApart, type Suspect, type TellingNumbers } from './diagnose/tell-apart.ts';

@@ -1,4 +1,5 @@
 import type { ComparisonDocument } from '@levee/core';
+import { NIGHT_SHIFT_ANSWERS, SANDBAG_ANSWERS, SHEET_OF_T31 } from './answers.ts';
 import { comparison } from './demo-comparison.ts';
 import { LETTERS_AND_ROOTS } from './letters-and-roots.ts';
 
@@ -20,6 +21,7 @@ export const DEMO_COMPARISONS: readonly ComparisonDocument[] = [
     },
     papers: [['column-multiplication'], ['grid-multiplication'], ['lattice']],
     steps: [4, 4, 3],
+    answers: SANDBAG_ANSWERS,
   }),
   comparison({
     title: 'Zero in the middle: culvert bolts',
@@ -113,6 +115,7 @@ export const DEMO_COMPARISONS: readonly ComparisonDocument[] = [
     estimate: { operands: ['600', '400'], value: '200', judgement: 'close', beforeWorking: true },
     papers: [['decomposition'], ['equal-additions'], ['counting-up']],
     steps: [2, 2, 1],
+    answers: [...NIGHT_SHIFT_ANSWERS, ...SHEET_OF_T31],
     checks: [
       {
         check: 'inverse',

@@ -18,6 +18,8 @@ interface DemoComparison {
   readonly steps: readonly number[];
   readonly pace?: ComparisonDocument['pace'];
   readonly checks?: readonly Omit<ComparisonDocument['checks'][number], 'problem'>[];
+  /** Answers under codes, `T07 598`, and to other problems, `T07 642 − 387: 255`. */
+  readonly answers?: readonly string[];
 }
 
 /** The whole document of a demo comparison, papers in their usual schools. */
@@ -30,6 +32,7 @@ export function comparison(demo: DemoComparison): ComparisonDocument {
     checks = [],
     units = [],
     tags = [],
+    answers = [],
     ...rest
   } = demo;
   const laid = papers.map(([method, school = {}, hops = []], k) => ({
@@ -42,8 +45,9 @@ export function comparison(demo: DemoComparison): ComparisonDocument {
   }));
   return {
     format: 'levee-comparison',
-    version: 6,
+    version: 7,
     earlier: [],
+    answers: answers.map(answered),
     pace,
     counted,
     units,
@@ -53,4 +57,10 @@ export function comparison(demo: DemoComparison): ComparisonDocument {
     papers: laid,
     steps: Object.fromEntries(laid.map(({ id }, k) => [id, steps[k]!])),
   };
+}
+
+function answered(text: string): ComparisonDocument['answers'][number] {
+  const [, code, problem = '', answer] = /^(\S+) (?:(.+): )?(.+)$/.exec(text) ?? [];
+  if (code === undefined || answer === undefined) throw new RangeError(`answered: "${text}"`);
+  return { code, problem, answer };
 }

@@ -24,6 +24,9 @@ const WhyPage = lazy(async () => ({
 const ChecksPage = lazy(async () => ({
   default: (await import('../features/checks/checks-page.tsx')).ChecksPage,
 }));
+const SlipsPage = lazy(async () => ({
+  default: (await import('../features/slips/slips-page.tsx')).SlipsPage,
+}));
 const PresentPage = lazy(async () => ({
   default: (await import('../features/present/present-page.tsx')).PresentPage,
 }));
@@ -45,11 +48,13 @@ export function Screens() {
             <Route index element={<BenchPage />} />
             <Route path="why" element={<WhyPage />} />
             <Route path="checks" element={<ChecksPage />} />
+            <Route path="slips" element={<SlipsPage />} />
           </Route>
           <Route path="*" element={<Nowhere />} />
         </Route>
         <Route path="/c/:id" element={<OpenComparison />}>
           <Route path="present" element={<PresentPage />} />
+          <Route path="slips/alone" element={<SlipsPage alone />} />
           <Route path="print" element={<PrintPage />} />
         </Route>
       </Routes>

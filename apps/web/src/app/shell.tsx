@@ -10,6 +10,7 @@ const OF_COMPUTATION = [
   { path: '', name: 'Bench' },
   { path: '/why', name: 'Why' },
   { path: '/checks', name: 'Checks' },
+  { path: '/slips', name: 'Slips' },
 ] as const;
 const SHELF = [
   { path: '/comparisons', name: 'Comparisons' },

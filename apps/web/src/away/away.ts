@@ -1,4 +1,4 @@
-import { wrap, type Remote } from 'comlink';
+import { proxy, wrap, type Remote } from 'comlink';
 import { jobs, type Jobs } from './jobs.ts';
 
 interface Place {
@@ -23,18 +23,20 @@ function placeAway(): Place | null {
 
 /**
  * Does a job in a worker, so that the page goes on answering; on the page itself where there is no worker or it
- * cannot be loaded. Rejects with what the job throws.
+ * cannot be loaded. A function among what is given is called here, from there. Rejects with what the job throws.
  */
 export async function away<K extends keyof Jobs>(
   job: K,
   ...args: Parameters<Jobs[K]>
-): Promise<ReturnType<Jobs[K]>> {
-  const here = () => (jobs[job] as (...given: Parameters<Jobs[K]>) => ReturnType<Jobs[K]>)(...args);
+): Promise<Awaited<ReturnType<Jobs[K]>>> {
+  type Made = Awaited<ReturnType<Jobs[K]>>;
+  const here = () => (jobs[job] as unknown as (...given: unknown[]) => Made)(...args);
   const there = placeAway();
   if (!there) return here();
-  const ask = there.jobs[job] as unknown as (
-    ...given: Parameters<Jobs[K]>
-  ) => Promise<ReturnType<Jobs[K]>>;
-  const answer = await Promise.race([ask(...args), there.broken]);
+  const ask = there.jobs[job] as unknown as (...given: unknown[]) => Promise<Made>;
+  const given = args.map((one: unknown) =>
+    typeof one === 'function' ? proxy(one as () => unknown) : one,
+  );
+  const answer = await Promise.race([ask(...given), there.broken]);
   return answer ?? here();
 }

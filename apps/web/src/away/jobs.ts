@@ -1,5 +1,7 @@
 import { choicesOf, compare, readProblem, registry, type PaperWork } from '@levee/core';
 import { certify, type Certified } from '../certificate/certify.ts';
+import { diagnoseAnswers, diagnoseSheets } from './answers-job.ts';
+import { classRuns } from './class-job.ts';
 import { readImport } from './read-import.ts';
 
 /** What is worked out away from the page. Plain data in, plain data out. */
@@ -12,6 +14,9 @@ export const jobs = {
   },
 
   readImport,
+  classRuns,
+  diagnoseAnswers,
+  diagnoseSheets,
 };
 
 export type Jobs = typeof jobs;

@@ -4,7 +4,7 @@ import type { Steps } from './transport.ts';
 
 /** A screen that can be gone to. */
 export type View =
-  'bench' | 'why' | 'checks' | 'present' | 'print' | 'comparisons' | 'methods' | 'new';
+  'bench' | 'why' | 'checks' | 'slips' | 'present' | 'print' | 'comparisons' | 'methods' | 'new';
 
 /** What a command can see and move. */
 export interface Scene {

@@ -274,6 +274,14 @@ export const COMMANDS: readonly Command[] = [
     run: ({ go }) => go('checks'),
   },
   {
+    id: 'slips',
+    group: 'go',
+    label: 'Slips',
+    keys: ['j'],
+    can: always,
+    run: ({ go }) => go('slips'),
+  },
+  {
     id: 'methods',
     group: 'go',
     label: 'All methods',

@@ -65,6 +65,7 @@ export function freshDocument(problem?: Problem): ComparisonDocument {
     units: [],
     tags: [],
     earlier: [],
+    answers: [],
     counted: false,
     ...numbers,
   };

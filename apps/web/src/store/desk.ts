@@ -49,16 +49,14 @@ function numberOf(id: PaperId): number {
 }
 
 export function deskOf(document: ComparisonDocument): Desk {
-  const { title, story, unit, units, tags, counted, problem, estimate, earlier, papers } = document;
-  const content = { title, story, unit, units, tags, counted, problem, estimate, earlier, papers };
-  const { steps, pace, checks } = document;
+  const { format: _, version: __, steps, pace, checks, ...content } = document;
   return { content, progress: { steps, pace }, checks };
 }
 
 export function documentOf({ content, progress, checks }: Desk): ComparisonDocument {
   const steps = Object.fromEntries(ids(content).map((id) => [id, progress.steps[id] ?? 0]));
   const { pace } = progress;
-  return { format: 'levee-comparison', version: 6, ...content, steps, pace, checks };
+  return { format: 'levee-comparison', version: 7, ...content, steps, pace, checks };
 }
 
 /** What must not be lost when two versions meet: all but how far the papers are. */

@@ -199,7 +199,7 @@ function isHeld(paper: Paper, id: EntryId): boolean {
 }
 
 /** Where entries lie: written marks and givens by their figures, owed entries by their slots. */
-function boxesOf(paper: Paper, entries: readonly EntryId[], step: number): readonly Box[] {
+export function boxesOf(paper: Paper, entries: readonly EntryId[], step: number): readonly Box[] {
   const wanted = new Set(entries);
   const figures = paper.drawing.figures.filter(
     ({ entry }) =>

@@ -29,7 +29,8 @@ export type AnswerFault =
   | { readonly code: 'zero-below' }
   | { readonly code: 'no-number'; readonly found: string };
 
-const LONGEST = 200;
+/** The longest answer that is read, in characters. */
+export const MAX_ANSWER = 200;
 
 const NUMBER = String.raw`\d+(?:[ \u00a0\u202f]\d{3})*(?:[.,]\d+)?|[.,]\d+`;
 const SHAPE = new RegExp(
@@ -51,7 +52,7 @@ export function readAnswer(source: string, problem: Problem): ReadAnswer {
     .replace(/^\s*=\s*(?=[\d.,−-])/, '')
     .trim();
   if (text === '') return { ok: true, answered: false };
-  if (text.length > LONGEST) return unread({ code: 'too-long', length: text.length });
+  if (text.length > MAX_ANSWER) return unread({ code: 'too-long', length: text.length });
   if (/[<>]/.test(text)) return unread({ code: 'markup' });
   if (/^[=@]|[()]\s*$/.test(text) && !/^[^=@]*[a-z]/.test(text)) return unread({ code: 'formula' });
   if (scriptOf(problem) === 'terms') return lettered(text);

@@ -140,15 +140,19 @@ function stepOf({ opportunities, facts }: Trace, { slip, at }: CauseSlip): numbe
   return chance?.step ?? null;
 }
 
-/** The figures that a step writes, as they are read. */
+/** The figures that a step writes, those of one row together as they are read: `20`, `8 and 4` with a carry. */
 function written({ steps }: Trace, step: number | null): string | null {
   const marks: readonly Mark[] = (step !== null && steps[step - 1]?.gives) || [];
-  const figures = marks.filter(({ worth }) => !worth.isZero);
-  const shown = figures.length > 0 ? figures : marks;
-  return shown.length === 0
-    ? null
-    : [...shown]
-        .reverse()
-        .map(({ text }) => text)
-        .join(' ');
+  const rows = new Map<string, Mark[]>();
+  for (const mark of marks) {
+    const row = `${mark.spot.area} ${mark.spot.row}`;
+    rows.set(row, [...(rows.get(row) ?? []), mark]);
+  }
+  const texts = [...rows.values()].map((row) =>
+    [...row]
+      .sort((a, b) => (b.place ?? 0) - (a.place ?? 0))
+      .map(({ text }) => text)
+      .join(''),
+  );
+  return texts.length === 0 ? null : texts.join(' and ');
 }

@@ -269,7 +269,8 @@ function verdictOf(one: Read, habits: readonly Candidate[]): ItemVerdict {
   const alone = habits.flatMap((habit, k) => (predicted(habit, one)?.equals(amount) ? [k] : []));
   if (alone.length > 0) return { ...told, right, habits: alone.slice(0, 1), cause: null, spared };
   const withMore = habits.flatMap((habit, k) => {
-    const cause = withOneMore(habit, one);
+    const isShown = predicted(habit, one)?.equals(search.right) === false;
+    const cause = isShown ? withOneMore(habit, one) : null;
     return cause ? [{ k, cause }] : [];
   });
   const [both] = withMore;

@@ -5,7 +5,7 @@ import type { ComparisonDocument } from './comparison-shape.ts';
 
 const document: ComparisonDocument = {
   format: 'levee-comparison',
-  version: 6,
+  version: 7,
   title: 'Sandbags',
   story: 'sandbags on 46 pallets of 58',
   unit: 'bags',
@@ -50,6 +50,10 @@ const document: ComparisonDocument = {
       at: '2026-02-03T10:00:00.000Z',
     },
   ],
+  answers: [
+    { code: 'T07', problem: '', answer: '598' },
+    { code: '', problem: '642 − 387', answer: '255' },
+  ],
 };
 
 function decoded(change: Record<string, unknown>) {
@@ -73,7 +77,7 @@ describe('decodeComparison', () => {
       papers: document.papers.map(({ method, school, order }) => ({ method, school, order })),
       steps: [0, 3],
     };
-    const later = new Set(['counted', 'checks', 'units', 'tags', 'earlier']);
+    const later = new Set(['counted', 'checks', 'units', 'tags', 'earlier', 'answers']);
     const known = Object.fromEntries(Object.entries(old).filter(([field]) => !later.has(field)));
     const read = decodeComparison(JSON.parse(JSON.stringify(known)), registry);
     expect(read.ok && read.document).toEqual({
@@ -83,6 +87,7 @@ describe('decodeComparison', () => {
       units: [],
       tags: [],
       earlier: [],
+      answers: [],
     });
     expect(decodeComparison({ ...known, papers: 'none' }, registry)).toMatchObject({ ok: false });
   });
@@ -101,7 +106,7 @@ describe('decodeComparison', () => {
   const check = document.checks[0]!;
   it.each<[Record<string, unknown>, string, RegExp]>([
     [{ format: 'other' }, 'format', /not a Levee comparison/],
-    [{ version: 7 }, 'version', /version 7 is not known here; versions up to 6 are/],
+    [{ version: 8 }, 'version', /version 8 is not known here; versions up to 7 are/],
     [{ counted: 'yes' }, 'counted', /true or false/],
     [{ checks: [{ ...check, check: 'luck' }] }, 'checks[0].check', /one of/],
     [{ checks: [{ ...check, method: 'magic' }] }, 'checks[0].method', /no method "magic"/],
@@ -115,6 +120,16 @@ describe('decodeComparison', () => {
       { papers: [{ ...paper, hops: Array(41).fill('1') }, paper] },
       'papers[0].hops',
       /41 entries; 40/,
+    ],
+    [
+      { answers: [{ code: 'Ann', problem: '', answer: '598' }] },
+      'answers[0].code',
+      /is not a code such as T07/,
+    ],
+    [
+      { answers: Array(2001).fill({ code: 'T07', problem: '', answer: '598' }) },
+      'answers',
+      /2001 entries; 2000 are allowed/,
     ],
     [{ extra: 1 }, 'document', /no field "extra"/],
     [{ title: 5 }, 'title', /must be a text/],
@@ -202,7 +217,7 @@ describe('decodeComparison', () => {
     const read = decodeComparison(old, registry);
     expect(read).toMatchObject({
       ok: true,
-      document: { ...document, units: [], tags: [], earlier: [] },
+      document: { ...document, units: [], tags: [], earlier: [], answers: [] },
     });
   });
 });

@@ -3,10 +3,10 @@ import { isFields } from './heading.ts';
 type Fields = Readonly<Record<string, unknown>>;
 
 /** The version that is written. */
-export const COMPARISON_VERSION = 6;
+export const COMPARISON_VERSION = 7;
 
 /** The versions that are read. */
-export const COMPARISON_VERSIONS: readonly number[] = [1, 2, 3, 4, 5, COMPARISON_VERSION];
+export const COMPARISON_VERSIONS: readonly number[] = [1, 2, 3, 4, 5, 6, COMPARISON_VERSION];
 
 /**
  * What each version needs to become the next, by the version it starts from. They change only what a
@@ -39,6 +39,8 @@ const MIGRATIONS: Readonly<Record<number, (fields: Fields) => Fields>> = {
   4: (fields) => ({ ...fields, version: 5, units: [], tags: [] }),
   /** Version 5 forgot the estimate of a computation when another took its place. */
   5: (fields) => ({ ...fields, version: 6, earlier: [] }),
+  /** Version 6 kept no answers. */
+  6: (fields) => ({ ...fields, version: 7, answers: [] }),
 };
 
 /** Adds fields to every object of a list; anything else is left to the check. */

@@ -15,6 +15,8 @@ import {
   type Described,
 } from '../describe/describe.ts';
 import { Exact } from '../exact/exact.ts';
+import { MAX_ANSWER } from '../diagnose/answer.ts';
+import { MAX_ROWS } from '../diagnose/rows.ts';
 import { LIMITS } from '../problem/limits.ts';
 import {
   MAX_CHECKS,
@@ -85,10 +87,21 @@ const CHECK_RECORD = record({
   at: said('When it was made: ISO 8601 in UTC.', TIME),
 });
 
+/** An answer of a learner; whoever it is has a code, and a name cannot be kept. */
+const ANSWER = record({
+  code: said(
+    'Up to three letters and one to four figures; empty where nobody is named.',
+    textLike('a code such as T07', { most: 7, pattern: /^(\p{L}{0,3}\d{1,4})?$/u }),
+  ),
+  problem: said('The computation; empty for that of the comparison.', text(LIMITS.text)),
+  answer: text(MAX_ANSWER),
+});
+export type AnswerRecord = Described<typeof ANSWER>;
+
 /** The open format of a kept comparison: what was chosen, never what can be computed. */
 export const COMPARISON = record({
   format: only('levee-comparison'),
-  version: only(6),
+  version: only(7),
   title: text(TEXT_LIMITS.title),
   story: said('What the numbers stand for, in a line.', text(TEXT_LIMITS.story)),
   unit: said('The unit of the answer.', text(TEXT_LIMITS.unit)),
@@ -111,6 +124,7 @@ export const COMPARISON = record({
   steps: said('Steps done, by the ids of papers.', tableOf(count(), paperId())),
   pace: oneOf(PACES),
   checks: listOf(CHECK_RECORD, { most: MAX_CHECKS }),
+  answers: said('Answers of learners, under codes.', listOf(ANSWER, { most: MAX_ROWS })),
 });
 
 export type ComparisonDocument = Described<typeof COMPARISON>;

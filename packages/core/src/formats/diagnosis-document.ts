@@ -50,7 +50,8 @@ export function sheetDocument(
 
 function itemDocument({ cause, ...item }: ItemVerdict) {
   const explanation = cause && cause.slips.map((slip) => addressText(slip));
-  return { ...item, explanation };
+  const ideas = [...new Set(cause?.slips.map(({ idea }) => idea))];
+  return { ...item, explanation, ideas };
 }
 
 /** What a learner with habits makes of problems, as the open format. RangeError for one that the method does not accept. */

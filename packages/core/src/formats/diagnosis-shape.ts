@@ -98,6 +98,7 @@ const SHEET_ITEM = record({
     'The slips that explain it beyond the habits; null where there are none.',
     orNull(listOf(text(), { least: 1 })),
   ),
+  ideas: said('The ideas of the catalogue that these slips are of.', listOf(text(80))),
 });
 
 /** The open format of learners' sheets diagnosed, version 1. */

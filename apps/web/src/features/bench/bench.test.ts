@@ -23,7 +23,7 @@ import { readTyped } from '../../computation/computation-field.tsx';
 import { alone, byAmount, byStep, stopWith, toEnd } from '../../commands/transport.ts';
 import { blockSize } from '../../pictures/block-picture.tsx';
 import { foresightText } from '../../worked/foresight-text.ts';
-import { gaugeRange, levelParts } from './account/gauge-range.ts';
+import { gaugeRange, levelParts } from '../../worked/gauge-range.ts';
 import { judgeNext, landingOf, ownHops, readHop, setHops, takeHop } from '../../paper/hops.ts';
 
 const METHODS = ['column-multiplication', 'grid-multiplication', 'lattice'];

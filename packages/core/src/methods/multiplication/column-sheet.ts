@@ -65,7 +65,10 @@ export function columnSheet(trace: Trace): Sheet {
   function lineNote(of: Trace, j: number, at: number): SheetNote {
     const group = of.groups.find((candidate) => candidate.id === `line-${j}`);
     const beside = Math.max(0, ...written.map((row) => besideOf(row).length)) * BESIDE;
-    return { x: 1.4 + beside, y: at, text: lineText(top, bottom, j), marks: group?.marks ?? [] };
+    // A line that is not what it stands for is only said to be meant for it.
+    const isTrue = !group || group.worth.equals(group.terms.worth());
+    const text = `${isTrue ? '' : 'for '}${lineText(top, bottom, j)}`;
+    return { x: 1.4 + beside, y: at, text, marks: group?.marks ?? [] };
   }
 }
 

@@ -18,7 +18,8 @@ import {
 } from '../../../worked/use-worked.ts';
 import { drawnAmount, type Paper } from '../../../worked/work.ts';
 import { MathText } from '../../../ui/math-text.tsx';
-import { gaugeRange, levelParts, type GaugeRange } from './gauge-range.ts';
+import { LevelColumn, LevelLines } from '../../../pictures/level-columns.tsx';
+import { gaugeRange, type GaugeRange } from '../../../worked/gauge-range.ts';
 import { STANDINGS } from './standing.tsx';
 import './account.css';
 
@@ -67,10 +68,7 @@ export function Gauge() {
             subject={subject}
           />
         ))}
-        <i className="total-line" style={{ bottom: `${range.at(drawn(total)) * 100}%` }} />
-        {range.low.isNegative && (
-          <i className="zero-line" style={{ bottom: `${range.at(Exact.ZERO) * 100}%` }} />
-        )}
+        <LevelLines total={drawn(total)} range={range} />
       </div>
       <Standing level={level} paper={papers[active]!} step={steps[active]!} />
       {letters !== '' && (
@@ -136,13 +134,15 @@ function Column({ paper, step, range, active, subject }: ColumnProps) {
   const pointed = drawn(subject ? subject.lookFor.worth() : Exact.ZERO);
   const foot = footOf(paper, step, subject);
   return (
-    <div className={active ? 'level active' : 'level'} title={paper.method.name}>
-      {levelParts(paper.drawnLevels[step]!).map(({ kind, from, to }) => (
-        <div key={kind} className={kind} style={range.span(from, to)} />
-      ))}
+    <LevelColumn
+      level={paper.drawnLevels[step]!}
+      range={range}
+      name={`${paper.index + 1}`}
+      title={paper.method.name}
+      active={active}
+    >
       {!pointed.isZero && <div className="pointed" style={range.span(foot, foot.plus(pointed))} />}
-      <span className="level-name">{paper.index + 1}</span>
-    </div>
+    </LevelColumn>
   );
 }
 

@@ -1,0 +1,93 @@
+import { useMemo, useState } from 'react';
+import { useComparison } from '../../store/comparison-store.ts';
+import { useSpeaker, useWorked } from '../../worked/use-worked.ts';
+import type { Paper } from '../../worked/work.ts';
+import { AnswersEntry } from './answers-entry.tsx';
+import { AnswerGroups, groupsOf } from './answer-groups.tsx';
+import { AnswerDetail } from './answer-detail.tsx';
+import { LearnerSheets } from './learner-sheets.tsx';
+import { useDiagnoses } from './use-diagnoses.ts';
+import type { SlipParams } from './use-slip-params.ts';
+
+interface AnswersViewProps {
+  readonly params: SlipParams;
+  readonly papers: readonly Paper[];
+}
+
+const WAYS = ['by answer', 'by learner'] as const;
+
+/** Answers of learners, and what explains them: answer by answer, or a learner's sheet over several problems. */
+export function AnswersView({ params, papers }: AnswersViewProps) {
+  const say = useSpeaker();
+  const { problem } = useWorked();
+  const { answers, problem: text } = useComparison((state) => state.content);
+  const [way, setWay] = useState<(typeof WAYS)[number]>('by answer');
+  const [only, setOnly] = useState(false);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const methods = useMemo(
+    () => (only ? papers.map(({ method }) => method.id) : null),
+    [only, papers],
+  );
+  const asked = useMemo(
+    () =>
+      answers.map((one) => ({
+        problem: one.problem === '' ? text : one.problem,
+        answer: one.answer,
+      })),
+    [answers, text],
+  );
+  const { verdicts, running } = useDiagnoses(asked, methods);
+  const groups = useMemo(() => groupsOf(answers, text, verdicts), [answers, text, verdicts]);
+  const shown =
+    groups.find(({ key }) => key === chosen) ??
+    groups.find(({ verdict }) => verdict && 'diagnosis' in verdict && !verdict.diagnosis.right) ??
+    groups[0];
+  return (
+    <div className="answers-view">
+      <div className="answers-side">
+        <AnswersEntry problem={problem} />
+        {answers.length > 0 && (
+          <div className="chips" role="group" aria-label="Order">
+            {WAYS.map((one) => (
+              <button
+                key={one}
+                type="button"
+                className="chip"
+                aria-pressed={way === one}
+                onClick={() => setWay(one)}
+              >
+                {one}
+              </button>
+            ))}
+            <button
+              type="button"
+              className="chip"
+              aria-pressed={only}
+              onClick={() => setOnly(!only)}
+            >
+              these methods only
+            </button>
+            <span className="caption" role="status">
+              {running && `${running.done} of ${running.of} looked at`}
+            </span>
+          </div>
+        )}
+      </div>
+      {answers.length === 0 && (
+        <p className="caption empty">
+          Type or paste answers to {say.pointed(text)}, one a line. Each is read, and what explains
+          it is looked for in every method that takes these numbers.
+        </p>
+      )}
+      {answers.length > 0 && way === 'by answer' && (
+        <div className="answers-main">
+          <AnswerGroups groups={groups} chosen={shown?.key ?? null} choose={setChosen} say={say} />
+          {shown && <AnswerDetail key={shown.key} group={shown} params={params} papers={papers} />}
+        </div>
+      )}
+      {answers.length > 0 && way === 'by learner' && (
+        <LearnerSheets answers={answers} problem={text} />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,129 @@
+import { useMemo, useState } from 'react';
+import type { Speaker } from '@levee/core';
+import { MathText } from '../../ui/math-text.tsx';
+import type { SlipRow } from './slip-rows.ts';
+
+interface SlipTableProps {
+  readonly rows: readonly SlipRow[];
+  readonly chosen: string;
+  readonly second: string | null;
+  readonly choose: (address: string) => void;
+  readonly say: Speaker;
+}
+
+/** Every chance on a paper: where, what slip, the answer and how far it is off. A row is chosen by click or by arrows. */
+export function SlipTable({ rows, chosen, second, choose, say }: SlipTableProps) {
+  const [kind, setKind] = useState<SlipRow['kind']>(
+    rows.find(({ address }) => address === chosen)?.kind ?? 'slip',
+  );
+  const shown = useMemo(() => rows.filter((row) => row.kind === kind), [rows, kind]);
+  const slips = new Set(rows.filter((row) => row.kind === 'slip').map(({ slip }) => slip)).size;
+  const count = rows.filter((row) => row.kind === 'slip').length;
+  const facts = rows.length - count;
+  return (
+    <section className="slip-list" aria-label="Chances">
+      {facts > 0 && (
+        <p className="slip-kinds" role="group" aria-label="What goes wrong">
+          <button
+            type="button"
+            className="chip"
+            aria-pressed={kind === 'slip'}
+            onClick={() => setKind('slip')}
+          >
+            slips · {count}
+          </button>
+          <button
+            type="button"
+            className="chip"
+            aria-pressed={kind === 'fact'}
+            onClick={() => setKind('fact')}
+          >
+            facts · {facts}
+          </button>
+        </p>
+      )}
+      <div className="slip-scroll" tabIndex={0} role="region" aria-label="List of chances">
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">where</th>
+              <th scope="col">slip</th>
+              <th scope="col" className="number">
+                answer
+              </th>
+              <th scope="col" className="number">
+                off by
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map((row) => (
+              <Row
+                key={row.address}
+                row={row}
+                mark={row.address === chosen ? 'first' : row.address === second ? 'second' : ''}
+                choose={choose}
+                say={say}
+              />
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <p className="caption">
+        {count} {count === 1 ? 'chance' : 'chances'} of {slips} {slips === 1 ? 'slip' : 'slips'}.{' '}
+        {twins(rows, say)}
+      </p>
+    </section>
+  );
+}
+
+interface RowProps {
+  readonly row: SlipRow;
+  readonly mark: '' | 'first' | 'second';
+  readonly choose: (address: string) => void;
+  readonly say: Speaker;
+}
+
+function Row({ row, mark, choose, say }: RowProps) {
+  const { address, label, where, answer, off, ways } = row;
+  return (
+    <tr className={mark} aria-current={mark !== ''} data-slip={address}>
+      <td>{where}</td>
+      <td>
+        <button type="button" className="link" onClick={() => choose(address)}>
+          <MathText text={label} />
+        </button>
+      </td>
+      <td className="number figures">
+        <MathText text={say.pointed(answer)} />
+        {ways > 1 && <span className="caption"> {ways} ways</span>}
+      </td>
+      <td className="number figures">{offText(off, say)}</td>
+    </tr>
+  );
+}
+
+/** `−2070`, `+280`; what does not show is said to be none. */
+export function offText(off: SlipRow['off'], say: Speaker): string {
+  if (off.isZero) return 'none';
+  const text = say.worth(off.absolute());
+  if (!off.isConstant) return say.worth(off);
+  return off.isNegative ? `−${text}` : `+${text}`;
+}
+
+/** Which answers come from more than one chance, so that they alone do not tell what happened. */
+function twins(rows: readonly SlipRow[], say: Speaker): string {
+  const wrong = rows.filter(({ off, kind }) => !off.isZero && kind === 'slip');
+  const byAnswer = new Map<string, Set<string>>();
+  for (const { answer, label } of wrong) {
+    byAnswer.set(answer, (byAnswer.get(answer) ?? new Set()).add(label));
+  }
+  const shared = [...byAnswer].filter(([, labels]) => labels.size > 1);
+  if (shared.length === 0) return 'Every slip that shows gives an answer of its own.';
+  const [[answer, labels]] = shared as [[string, Set<string>]];
+  const names = [...labels].slice(0, 2).map((label) => label.toLowerCase());
+  const one = `${say.pointed(answer)}: ${names.join(', or ')}`;
+  return shared.length === 1
+    ? `One answer can come from different slips (${one}).`
+    : `${shared.length} answers can come from different slips (such as ${one}).`;
+}
