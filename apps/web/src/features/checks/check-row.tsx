@@ -1,12 +1,16 @@
 import {
+  addressText,
   inNotation,
   reachOf,
+  type Addressed,
   type CheckFinding,
   type CheckSpec,
   type CheckSubject,
 } from '@levee/core';
 import { Button } from '@mui/material';
 import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { useComparison } from '../../store/comparison-store.ts';
 import { MathText } from '../../ui/math-text.tsx';
 import { useNotation, useSpeaker } from '../../worked/use-worked.ts';
 import { OUTCOME_TEXTS } from '../../worked/outcome-texts.ts';
@@ -93,7 +97,11 @@ function Reach({ check, subject }: { readonly check: CheckSpec; readonly subject
         <tbody>
           {reach.map(({ opportunity, label, answer, caught: found }) => (
             <tr key={`${opportunity.slip}@${opportunity.occurrence}`}>
-              <td>{label}</td>
+              <td>
+                <Link to={slipPath(subject, opportunity)} className="link">
+                  {label}
+                </Link>
+              </td>
               <td className="figures">{opportunity.step}</td>
               <td className="figures">
                 <MathText text={say.pointed(answer)} />
@@ -105,4 +113,11 @@ function Reach({ check, subject }: { readonly check: CheckSpec; readonly subject
       </table>
     </details>
   );
+}
+
+/** Where a slip of the checked paper is seen with its right paper beside it. */
+function slipPath({ comparison, lane }: CheckSubject, { slip, at }: Addressed): string {
+  const { papers } = useComparison.getState().content;
+  const paper = papers[comparison.lanes.indexOf(lane)]?.id ?? '';
+  return `../slips?${new URLSearchParams({ paper, slip: addressText({ slip, at }) }).toString()}`;
 }

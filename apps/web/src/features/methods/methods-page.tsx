@@ -13,9 +13,11 @@ import { SheetView } from '../../sheet/sheet-view.tsx';
 import { useSettings } from '../../store/settings-store.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import { LettersOf } from '../../ui/letters.tsx';
+import { WhenOpened } from '../../ui/when-opened.tsx';
 import { MathText } from '../../ui/math-text.tsx';
 import { Spoken } from '../../ui/spoken.tsx';
 import type { Paper } from '../../worked/work.ts';
+import { SlippedExample } from './slipped-example.tsx';
 import { exampleOf, lawsOf, mediaOf, scopeOf } from './example.ts';
 import { UNLIT } from '../../worked/lit.ts';
 import './methods.css';
@@ -235,13 +237,35 @@ function Dealings({ method, paper }: { readonly method: Method; readonly paper: 
       <dd>
         <ul>
           {method.slips.map(({ id, label, mechanism }) => (
-            <li key={id}>
-              {label}. <span className="caption">{mechanism}</span>
-            </li>
+            <SlipItem key={id} method={method} id={id} label={label} mechanism={mechanism} />
           ))}
         </ul>
       </dd>
     </>
+  );
+}
+
+interface SlipItemProps {
+  readonly method: Method;
+  readonly id: string;
+  readonly label: string;
+  readonly mechanism: string;
+}
+
+/** One slip of a method; opened, it shows a paper with the slip. */
+function SlipItem({ method, id, label, mechanism }: SlipItemProps) {
+  const [open, setOpen] = useState(false);
+  return (
+    <li>
+      <details onToggle={(event) => setOpen(event.currentTarget.open)}>
+        <summary>
+          {label}. <span className="caption">{mechanism}</span>
+        </summary>
+        <WhenOpened open={open}>
+          <SlippedExample method={method} slip={id} />
+        </WhenOpened>
+      </details>
+    </li>
   );
 }
 
