@@ -36,6 +36,10 @@ describe.each(['light', 'dark'])('in %s', (theme) => {
     ['the bench', '', '.paper'],
     ['the agreement', '/why', '.why-method'],
     ['the checks', '/checks', '.check'],
+    ['one slip', '/slips', '.slip-paper'],
+    ['a covered slip, alone', '/slips/alone', '.slip-paper'],
+    ['a class', '/slips?view=class', '.class-ends'],
+    ['real answers', '/slips?view=answers', '.explanations'],
     ['the presenting view', '/present', '.present-paper'],
     ['the print view', '/print', '.printed-paper'],
   ])('%s has no fault that a machine can find', async (_, view, ready) => {

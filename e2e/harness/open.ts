@@ -25,6 +25,6 @@ export async function openComparison(
 ): Promise<Stored> {
   const found = await findComparison(server, search);
   await page.driver.get(`${server.address}/c/${found.id}${view}`);
-  await page.find('.paper, .present-paper, .printed-paper, .why-method, .check');
+  await page.find('.paper, .present-paper, .printed-paper, .why-method, .check, .slips');
   return found;
 }
