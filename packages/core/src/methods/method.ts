@@ -8,7 +8,7 @@ import { runLight } from './run-light.ts';
 import { runMethod } from './run-method.ts';
 import { watched } from './watch.ts';
 import { scaledHops } from './scaled-hops.ts';
-import { POINT_ONE_OFF, pointPhrases } from './shared/point-step.ts';
+import { POINT_SLIPS, pointPhrases } from './shared/point-step.ts';
 import { stagePhrases } from './shared/stages.ts';
 
 export * from './method-spec.ts';
@@ -63,7 +63,7 @@ export function defineMethod(spec: MethodSpec): Method {
 /** What every method of a family has beyond its own file: points and stages of products, scaled hops. */
 function withSharedParts(spec: MethodSpec): MethodSpec {
   const phrases = { ...stagePhrases, ...pointPhrases, ...spec.phrases };
-  const slips = spec.family === 'multiplication' ? [...spec.slips, POINT_ONE_OFF] : spec.slips;
+  const slips = spec.family === 'multiplication' ? [...spec.slips, ...POINT_SLIPS] : spec.slips;
   const { ownHops } = spec;
   return { ...spec, phrases, slips, ...(ownHops ? { ownHops: scaledHops(ownHops) } : {}) };
 }

@@ -32,7 +32,7 @@ export function runLight(spec: MethodSpec, problem: Problem, request: Request): 
   const run = staged ? stagedRun(spec, whole, own) : onlyRun(runOnce(spec, whole, own), whole);
   if (!scale) return run.light;
   const read = scaled(run.light, problem, scale.unit);
-  return pointSlip(read, run.steps + 1, problem, own.slips);
+  return pointSlip(read, run.steps + 1, problem, { slips: own.slips, scale });
 }
 
 function runOnce(spec: MethodSpec, problem: Problem, own: Named): LightWork {

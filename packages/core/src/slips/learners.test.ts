@@ -108,7 +108,13 @@ const HELD: readonly Held[] = [
 ];
 
 /** Slips that these numbers and schools have no chance of: of a point, and of the list of powers. */
-const ELSEWHERE: ReadonlySet<string> = new Set(['point-one-off', 'miss-power']);
+const ELSEWHERE: ReadonlySet<string> = new Set([
+  'point-one-off',
+  'point-one-off-left',
+  'point-as-in-a-sum',
+  'point-dropped',
+  'miss-power',
+]);
 
 /** At every chance of a problem the method answers as the learner does; the slips that were met. */
 function held(id: string, text: string, learner: (mind: Mind) => number): string[] {

@@ -8,20 +8,38 @@ import { placeSquare } from '../shared/place-columns.ts';
 import { mostPlaces } from '../shared/sums.ts';
 import type { Addend } from '../shared/add-columns.ts';
 
-/** Opens the account with every digit of every addend and puts the addends under each other. */
-export function openAddends(scribe: Scribe, { operands }: Problem): void {
+/**
+ * Opens the account with every digit of every addend and puts the addends under each other, each so many places to the
+ * left of where it belongs.
+ */
+export function openAddends(
+  scribe: Scribe,
+  { operands }: Problem,
+  shiftsOf: () => readonly number[] = () => [],
+): readonly number[] {
   scribe.openSum(operands.map(placeCut));
+  const shifts = shiftsOf();
   operands.forEach((addend, row) =>
-    addend.digits.forEach((_, column) =>
-      scribe.give(row, column, 'operand digit', { area: 'addend', row, column }),
-    ),
+    addend.digits.forEach((_, place) => {
+      const column = place + (shifts[row] ?? 0);
+      scribe.give(row, place, 'operand digit', { area: 'addend', row, column });
+    }),
   );
+  return shifts;
 }
 
-/** Every digit of every addend, as figures to be added. */
-export function digitAddends(scribe: Scribe, { operands }: Problem): readonly Addend[] {
+/** Every digit of every addend, as figures to be added where they stand. */
+export function digitAddends(
+  scribe: Scribe,
+  { operands }: Problem,
+  shifts: readonly number[] = [],
+): readonly Addend[] {
   return operands.flatMap((addend, k) =>
-    addend.digits.map((count, place) => ({ entry: scribe.owes(k, place), count, place })),
+    addend.digits.map((count, place) => ({
+      entry: scribe.owes(k, place),
+      count,
+      place: place + (shifts[k] ?? 0),
+    })),
   );
 }
 

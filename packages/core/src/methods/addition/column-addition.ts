@@ -15,10 +15,19 @@ import {
 import { TOTAL_SLIPS } from '../shared/sum-slips.ts';
 import { placeRule, placeSquare, widest } from '../shared/place-columns.ts';
 import { acceptsSum, mostPlaces } from '../shared/sums.ts';
+import {
+  ADDEND_SLIPS,
+  addendPhrases,
+  allFiguresAdded,
+  carriedToTheRight,
+  lonelyFigures,
+  shiftsOf,
+} from './addend-slips.ts';
 import { addendArea, digitAddends, isUsed, openAddends, plusSign } from './addend-rows.ts';
 
 const phrases = definePhrases({
   ...sumPhrases.wordings,
+  ...addendPhrases.wordings,
   'column-addition.column': plain(
     ({ place }: { place: number }, say) => `the ${say.places(place)} of all addends`,
   ),
@@ -56,7 +65,7 @@ export const columnAddition = defineMethod({
       ],
     },
   ],
-  slips: [FORGET_SUM_CARRY, WHOLE_COLUMN_TOTAL, ...TOTAL_SLIPS],
+  slips: [FORGET_SUM_CARRY, WHOLE_COLUMN_TOTAL, ...TOTAL_SLIPS, ...ADDEND_SLIPS],
   phrases: phrases.book,
   accepts: acceptsSum(),
   work,
@@ -64,9 +73,13 @@ export const columnAddition = defineMethod({
 });
 
 function work(scribe: Scribe, problem: Problem): Trace {
-  openAddends(scribe, problem);
+  const shifts = openAddends(scribe, problem, () => shiftsOf(scribe, problem));
+  const figures = digitAddends(scribe, problem, shifts);
+  const lonely = lonelyFigures(scribe, problem);
+  const other = allFiguresAdded(scribe, figures) ?? carriedToTheRight(scribe, figures);
+  if (other) return scribe.close(other, phrase('column-addition.answer', {}));
   const columns = addColumns(scribe, {
-    figures: digitAddends(scribe, problem),
+    figures: [...figures, ...lonely],
     what: 'addends',
     carryMedium: 'paper',
     strikes: true,

@@ -4,6 +4,7 @@ import type { Entry, Mark, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { digitAt } from '../../exact/numeral.ts';
 import { definePhrases, fixed, plain, type Wording } from '../../phrases/phrasebook.ts';
+import type { Speaker } from '../../phrases/speaker.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
 import type { Box, Sheet } from '../../sheet/sheet.ts';
@@ -17,19 +18,25 @@ type FigureValues = {
   readonly total: number;
   readonly place: number;
   readonly missed: boolean;
+  /** Whether the full total goes on all the same. */
+  readonly full: boolean;
 };
 
 const figureStep: Wording<FigureValues> = {
-  digit: ({ kept, digit, total, missed }, say) => {
+  digit: ({ kept, digit, total, missed, full }, say) => {
     const sum = `${say.number(kept)} + ${say.number(digit)} = ${say.number(total)}`;
     if (total < say.base) return `${sum}: go on with **${say.number(total)}**.`;
+    if (full)
+      return `${sum}: scratch the ${say.number(digit)}, and go on with all **${say.number(total)}**.`;
     const rest = say.number(total - say.base);
     if (missed) return `${sum}: go on with **${rest}**, but nothing is scratched.`;
     return `${sum}: scratch the ${say.number(digit)}, go on with **${rest}**.`;
   },
-  value: ({ kept, digit, total, place, missed }, say) => {
+  value: ({ kept, digit, total, place, missed, full }, say) => {
     const sum = `${say.count(kept, place)} and ${say.count(digit, place)} make **${say.count(total, place)}**`;
     if (total < say.base) return `${sum}; go on with them.`;
+    if (full)
+      return `${sum}: the scratch keeps ${say.count(1, place + 1)}, and yet all of it goes on.`;
     const goes = total - say.base === 1 ? 'goes on' : 'go on';
     const rest = `${say.count(total - say.base, place)} ${goes}`;
     if (missed) return `${sum}, and ${rest}, but no scratch keeps the ${say.count(1, place + 1)}.`;
@@ -47,6 +54,7 @@ type ColumnValues = {
 
 const columnEnd: Wording<ColumnValues> = {
   digit: ({ kept, scratches, last, lost }, say) => {
+    if (kept >= say.base) return fullEnd(kept, lost ? 0 : scratches, last, say);
     const write = `write **${say.number(kept)}**`;
     if (scratches === 0) return `No scratches: ${write}.`;
     const counted = `${say.opening(scratchCount(scratches))} and ${say.number(kept)}`;
@@ -55,6 +63,10 @@ const columnEnd: Wording<ColumnValues> = {
     return `${counted}: ${write}, ${say.passOnFigures(scratches)}.`;
   },
   value: ({ kept, scratches, place, last, lost }, say) => {
+    if (kept >= say.base) {
+      const ten = lost ? '' : `, and the scratches ${say.count(scratches, place + 1)} besides`;
+      return `${say.opening(say.count(kept, place))} went on to the end${ten}.`;
+    }
     const write = `write **${say.count(kept, place)}**`;
     if (scratches === 0) return `Nothing was scratched: ${write}.`;
     const kind = say.count(scratches, place + 1);
@@ -65,6 +77,16 @@ const columnEnd: Wording<ColumnValues> = {
     return `${told} **${kind}**: ${write} and count them with the ${say.places(place + 1)}.`;
   },
 };
+
+/** The end of a column in which a full total went on. */
+function fullEnd(kept: number, scratches: number, last: boolean, say: Speaker): string {
+  const [own, tens] = [kept % say.base, Math.floor(kept / say.base) + scratches];
+  const counted =
+    scratches > 0 ? `${say.number(kept)} and ${scratchCount(scratches)}` : say.number(kept);
+  return last
+    ? `${counted}: write **${say.number(tens)}${say.number(own)}**.`
+    : `${counted}: write **${say.number(own)}**, ${say.passOnFigures(tens)}.`;
+}
 
 function scratchCount(count: number): string {
   return `${count} ${count === 1 ? 'scratch' : 'scratches'}`;
@@ -100,7 +122,7 @@ export const scratchAddition = defineMethod({
   direction: 'down each column, from the ones to the left',
   freeOrder: false,
   schools: [],
-  slips: [slipOf('miss-scratch'), slipOf('forget-scratches')],
+  slips: ['miss-scratch', 'forget-scratches', 'keep-full-total'].map(slipOf),
   phrases: phrases.book,
   accepts: acceptsSum(),
   work,
@@ -172,7 +194,10 @@ function goDown(scribe: Scribe, { operands }: Problem, column: Column): void {
     const total = column.kept + digit;
     const over = total >= scribe.base;
     const missed = scribe.slip('miss-scratch', over, { at: where('operand', row, place) });
-    const rest = over ? total - scribe.base : total;
+    const full = scribe.slip('keep-full-total', over && !missed, {
+      at: where('operand', row, place),
+    });
+    const rest = over && !full ? total - scribe.base : total;
     const scratching = over && !missed;
     const [kept, scratch] = scribe.step({
       law: 'place-value',
@@ -180,7 +205,7 @@ function goDown(scribe: Scribe, { operands }: Problem, column: Column): void {
       takes: [column.current, owed],
       strikes: scratching ? [owed] : [],
       writes: [keptFigure(rest, place, row), ...(scratching ? [scratchMark(1, place, row)] : [])],
-      phrase: phrase('scratch.figure', { kept: column.kept, digit, total, place, missed }),
+      phrase: phrase('scratch.figure', { kept: column.kept, digit, total, place, missed, full }),
     });
     column.current = kept!;
     column.kept = rest;
@@ -196,13 +221,16 @@ function endColumn(scribe: Scribe, column: Column, last: boolean) {
     at: where('place', place),
     features: carryFeatures(scratched),
   });
-  const counted = lost ? 0 : scratched;
+  // Only a learner who kept a full total comes to the end of a column with ten or more.
+  const [own, more] = [kept % scribe.base, Math.floor(kept / scribe.base)];
+  const counted = (lost ? 0 : scratched) + more;
   const onward = last ? counted.toString(scribe.base) : '0';
   const figures = [
-    kept,
+    own,
     ...(counted > 0 && last ? [...onward].reverse().map((f) => parseInt(f, scribe.base)) : []),
   ];
   const carries = counted > 0 && !last;
+  const tens = more > 0 && current ? [...scratches, current] : scratches;
   const marks = scribe.step({
     law: 'place-value',
     phase: { kind: 'column', of: place },
@@ -213,7 +241,7 @@ function endColumn(scribe: Scribe, column: Column, last: boolean) {
         count,
         place: place + i,
         spot: { area: 'answer', row: 0, column: place + i },
-        ...(i === 0 && current ? { from: [current] } : { from: scratches }),
+        ...(i === 0 && current ? { from: [current] } : { from: tens }),
       })),
       ...(carries
         ? [
@@ -222,7 +250,7 @@ function endColumn(scribe: Scribe, column: Column, last: boolean) {
               count: counted,
               place: place + 1,
               spot: { area: 'carry', row: 0, column: place + 1 },
-              from: scratches,
+              from: tens,
             },
           ]
         : []),

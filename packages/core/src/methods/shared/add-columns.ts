@@ -2,7 +2,7 @@ import { slipOf } from '../../slips/catalogue.ts';
 import { carryFeatures, type Feature, figureFeatures, where } from '../../account/chance.ts';
 import type { Entry, Mark, Spot } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
-import { definePhrases, type Wording } from '../../phrases/phrasebook.ts';
+import { definePhrases, plain, type Wording } from '../../phrases/phrasebook.ts';
 import type { SlipSpec } from '../method.ts';
 import { totalSlip, writtenTotal } from './sum-slips.ts';
 
@@ -64,7 +64,13 @@ const column: Wording<ColumnValues> = {
   },
 };
 
-export const sumPhrases = definePhrases({ 'sum.column': column });
+export const sumPhrases = definePhrases({
+  'sum.column': column,
+  'sum.left-out': plain(
+    ({ figures }: { figures: string }) =>
+      `Nothing stands with the ${figures}, and nothing is written for it.`,
+  ),
+});
 
 export const FORGET_SUM_CARRY: SlipSpec = {
   ...slipOf('forget-carry'),
@@ -79,7 +85,8 @@ export const WHOLE_COLUMN_TOTAL: SlipSpec = {
 
 /** A figure that takes part in the sum: so many of a place. */
 export interface Addend {
-  readonly entry: Entry;
+  /** Null for a figure that a learner adds where it does not stand. */
+  readonly entry: Entry | null;
   readonly count: number;
   readonly place: number;
 }
@@ -128,6 +135,40 @@ function columnWrites(figures: readonly number[], from: number, carry: Writing |
   return carry ? [...own, carry] : own;
 }
 
+/** Whether a learner stops where only one number has figures still: the chance is at the first such place, when nothing is carried there. */
+function endsAtBlank(
+  scribe: Scribe,
+  columns: readonly (readonly Addend[] | undefined)[],
+  { place, carried }: { readonly place: number; readonly carried: number },
+): boolean {
+  const alone = (at: number) => (columns[at]?.length ?? 0) === 1;
+  const left = columns.slice(place);
+  const isFirst = place > 0 && alone(place) && !alone(place - 1);
+  const counts = left.some((column) => column?.some(({ count }) => count > 0));
+  const may =
+    isFirst && left.every((column) => (column?.length ?? 0) < 2) && carried === 0 && counts;
+  return scribe.slip('blank-column-left-out', may, { at: where('place', place) });
+}
+
+/** The figures from a place on, for which nothing is written. */
+function leftOut(
+  scribe: Scribe,
+  columns: readonly (readonly Addend[] | undefined)[],
+  place: number,
+): AddedColumn {
+  const left = columns.slice(place).flatMap((column) => column ?? []);
+  const entries = left.flatMap(({ entry }) => entry ?? []);
+  const figures = left.map(({ count }) => count.toString(scribe.base).toUpperCase()).reverse();
+  const marks = scribe.step({
+    law: 'place-value',
+    phase: { kind: 'sum' },
+    takes: entries,
+    writes: [],
+    phrase: sumPhrases.phrase('sum.left-out', { figures: figures.join('') }),
+  });
+  return { place, entries, marks };
+}
+
 /** One column added up. */
 export interface AddedColumn {
   readonly place: number;
@@ -154,18 +195,24 @@ export function addColumns(scribe: Scribe, sum: ColumnSum): readonly AddedColumn
   const columns = byPlace(sum.figures);
   const added: AddedColumn[] = [];
   let carry: Mark | null = null;
-  let carried = 0;
+  let [carried, before] = [0, 0];
   let shift = 0;
   const filled = lastColumn(columns);
   const top = Math.max(filled, scribe.leastPlaces - 1);
   for (let place = 0; place <= top; place++) {
     const here = columns[place] ?? [];
     const last = place === top;
+    if (sum.maySlip && endsAtBlank(scribe, columns, { place, carried })) {
+      added.push(leftOut(scribe, columns, place));
+      break;
+    }
     const lostCarry = scribe.slip(FORGET_SUM_CARRY.id, carried > 0, {
       at: where('place', place),
       features: [...carryFeatures(carried), ...columnFeatures(here)],
     });
-    const kept = lostCarry ? 0 : carried;
+    const eleven = sum.maySlip === true && carried === 1 && before === 1 && !lostCarry;
+    const isEleven = scribe.slip('carries-as-eleven', eleven, { at: where('place', place) });
+    const kept = lostCarry ? 0 : isEleven ? scribe.base + 1 : carried;
     const summands = here.map(({ count }) => count).concat(kept > 0 ? kept : []);
     const due: number = summands.reduce((all, count) => all + count, 0);
     const fact = { sign: '+', of: summands, due } as const;
@@ -180,7 +227,7 @@ export function addColumns(scribe: Scribe, sum: ColumnSum): readonly AddedColumn
     });
     const whole = { stays: total, keep: 0 };
     const { stays, keep } = inPlace ? whole : writtenTotal(column, slip, scribe.base);
-    const entries = here.map(({ entry }) => entry);
+    const entries = here.flatMap(({ entry }) => entry ?? []);
     const figures = figuresOf(stays, last || inPlace, scribe.base);
     const marks: readonly Mark[] = scribe.step({
       law: 'place-value',
@@ -194,7 +241,7 @@ export function addColumns(scribe: Scribe, sum: ColumnSum): readonly AddedColumn
       ),
       phrase: sumPhrases.phrase('sum.column', {
         figures: here.map(({ count }) => count.toString(scribe.base).toUpperCase()),
-        carried,
+        carried: isEleven ? kept : carried,
         due,
         total,
         place,
@@ -209,6 +256,7 @@ export function addColumns(scribe: Scribe, sum: ColumnSum): readonly AddedColumn
     });
     if (inPlace) shift += figures.length - 1;
     carry = keep > 0 ? marks.at(-1)! : null;
+    before = carried;
     carried = keep;
     added.push({ place, entries, marks });
   }

@@ -11,7 +11,7 @@ import type {
 import { addressText, where, withEnds } from '../../account/chance.ts';
 import type { SlipAt } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
-import { numeralValue, pointedText } from '../../exact/numeral.ts';
+import { numeralValue, placeValue, pointedText } from '../../exact/numeral.ts';
 import { definePhrases, fixed, type Wording } from '../../phrases/phrasebook.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { nearestPoint, placedPoint, type PlacedPoint } from '../../problem/point.ts';
@@ -19,12 +19,39 @@ import type { Scale } from '../../problem/scale.ts';
 import type { SlipSpec } from '../method-spec.ts';
 import type { LightRun } from '../../account/light-run.ts';
 
-export const POINT_ONE_OFF: SlipSpec = slipOf('point-one-off');
+/** Slips in placing the point, in the order in which their chances are named. */
+const POINT_IDS = [
+  'point-one-off',
+  'point-one-off-left',
+  'point-as-in-a-sum',
+  'point-dropped',
+] as const;
+type PointSlip = (typeof POINT_IDS)[number];
+
+export const POINT_SLIPS: readonly SlipSpec[] = POINT_IDS.map(slipOf);
+
+/** How many figures are left after the point. */
+function figuresLeft(slip: PointSlip | null, { decimals, operands }: Scale): number {
+  switch (slip) {
+    case 'point-one-off':
+      return decimals - 1;
+    case 'point-one-off-left':
+      return decimals + 1;
+    case 'point-as-in-a-sum':
+      return Math.max(...operands);
+    case 'point-dropped':
+      return 0;
+    case null:
+      return decimals;
+  }
+}
 
 type PointValues = {
   readonly counts: readonly string[];
   readonly factors: readonly Exact[];
   readonly decimals: number;
+  /** How many figures are left after the point. */
+  readonly left: number;
   /** What the whole numbers make. */
   readonly product: Exact;
   readonly placed: string;
@@ -37,12 +64,18 @@ type PointValues = {
 
 const counted: Wording<PointValues> = {
   digit: (values, say) => {
-    const { counts, decimals, placed, slip } = values;
+    const { counts, decimals, left, placed, slip } = values;
     const many = (count: number) => (count === 1 ? '1 figure' : `${count} figures`);
     const sum = counts.length > 1 ? `${counts.join(' + ')} = ${decimals}` : `${decimals}`;
     const after = `${sum} ${decimals === 1 ? 'figure' : 'figures'} after the point`;
-    if (slip !== '')
-      return `${after}, but only ${many(decimals - 1)} are left there: **${say.pointed(placed)}**.`;
+    if (slip === 'point-dropped') return `The point is left out: **${say.pointed(placed)}**.`;
+    if (slip === 'point-as-in-a-sum') {
+      return `As many figures after the point as the factor with most of them has, ${left}: **${say.pointed(placed)}**.`;
+    }
+    if (slip !== '') {
+      const only = left < decimals ? 'only ' : '';
+      return `${after}, but ${only}${many(left)} ${left === 1 ? 'is' : 'are'} left there: **${say.pointed(placed)}**.`;
+    }
     return `${after}: **${say.pointed(placed)}**.${estimated(values, say)}`;
   },
   value: (values, say) => {
@@ -51,9 +84,14 @@ const counted: Wording<PointValues> = {
       say.places(0, k) === say.words.ones ? say.figures(factor) : say.count(factor.numerator, 0, k),
     );
     const made = say.count(product.numerator, 0);
-    const wrong = slip === '' ? '' : ', with the point one place off';
+    const wrong = slip === '' ? '' : `, with the point ${POINT_WORDS[slip] ?? 'one place off'}`;
     return `${each.join(` ${say.times} `)} make ${made}: **${say.pointed(placed)}**${wrong}.${estimated(values, say)}`;
   },
+};
+
+const POINT_WORDS: Readonly<Record<string, string>> = {
+  'point-dropped': 'left out',
+  'point-as-in-a-sum': 'where a sum would have it',
 };
 
 type Say = Parameters<typeof counted.digit>[1];
@@ -87,9 +125,8 @@ export function withPoint(trace: Trace, problem: Problem, slips: readonly SlipAt
   if (!scale || !whole || !point) return trace;
   const number = trace.steps.length + 1;
   const figures = trace.groups.at(-1)!;
-  const may = !whole.answer.isZero;
-  const off = may && isPointOff(slips);
-  const mark = pointedMark(trace, scale, whole.answer, off);
+  const slip = pointSlipOf(slips, scale, whole.answer);
+  const mark = pointedMark(trace, scale, whole.answer, slip);
   const { worth, terms } = mark;
   const before = trace.steps.at(-1)?.balance ?? trace.total;
   const step: Step = {
@@ -100,7 +137,7 @@ export function withPoint(trace: Trace, problem: Problem, slips: readonly SlipAt
     gives: [mark],
     opens: [],
     strikes: [],
-    phrase: counting(scale, point, whole.answer, mark.text, off),
+    phrase: counting(scale, point, whole.answer, { placed: mark.text, slip }),
     balance: before.minus(trace.answer).plus(worth),
   };
   const stays: Group = { ...figures, id: 'figures', role: 'subtotal' };
@@ -116,22 +153,23 @@ export function withPoint(trace: Trace, problem: Problem, slips: readonly SlipAt
     ...trace,
     steps: [...trace.steps, step],
     groups: [...trace.groups.slice(0, -1), stays, answer],
-    opportunities: may ? withPointChance(trace.opportunities, number) : trace.opportunities,
+    opportunities: withPointChances(trace.opportunities, number, scale, whole.answer),
     answer: worth,
-    balanced: trace.balanced && !off,
+    balanced: trace.balanced && slip === null,
   };
 }
 
-/** The answer with its point, or with it one place off. */
-function pointedMark(trace: Trace, scale: Scale, read: Exact, off: boolean): Mark {
+/** The answer with its point, or with it where a slip puts it. */
+function pointedMark(trace: Trace, scale: Scale, read: Exact, slip: PointSlip | null): Mark {
   const { base } = trace.problem;
-  const text = pointedText(read.numerator, off ? scale.decimals - 1 : scale.decimals, base);
+  const left = figuresLeft(slip, scale);
+  const text = pointedText(read.numerator, left, base);
   return {
     id: 'p1' as EntryId,
     standing: 'marked',
     text,
     glyph: text,
-    worth: off ? trace.answer.times(Exact.of(base)) : trace.answer,
+    worth: trace.answer.times(placeValue(base, scale.decimals - left)),
     terms: trace.groups.at(-1)!.terms,
     medium: 'paper',
     role: 'answer',
@@ -144,8 +182,7 @@ function counting(
   scale: Scale,
   { estimate }: PlacedPoint,
   product: Exact,
-  placed: string,
-  off: boolean,
+  { placed, slip }: { readonly placed: string; readonly slip: PointSlip | null },
 ): Phrase {
   const { operands, base } = scale.whole;
   const whole = product.numerator;
@@ -153,25 +190,48 @@ function counting(
     counts: scale.operands.map(String),
     factors: operands.map(numeralValue),
     decimals: scale.decimals,
+    left: figuresLeft(slip, scale),
     product,
     placed,
     estimate,
     byEstimate: pointedText(whole, nearestPoint(whole, estimate, base), base),
     rounds: !estimate.equals(product.times(scale.unit)),
-    slip: off ? POINT_ONE_OFF.id : '',
+    slip: slip ?? '',
   });
 }
 
 const AT_ANSWER = where('answer', 0);
 
-function isPointOff(slips: readonly SlipAt[]): boolean {
-  const address = addressText({ slip: POINT_ONE_OFF.id, at: AT_ANSWER });
-  return slips.some((one) => addressText(one) === address);
+/** The slips that would put the point elsewhere. */
+function pointChances(scale: Scale, answer: Exact): readonly PointSlip[] {
+  if (answer.isZero) return [];
+  return POINT_IDS.filter((slip) => figuresLeft(slip, scale) !== scale.decimals);
 }
 
-function withPointChance(chances: readonly Opportunity[], step: number): readonly Opportunity[] {
-  const own = { slip: POINT_ONE_OFF.id, occurrence: 1, at: AT_ANSWER, features: [], step };
-  return withEnds([...chances, own]);
+/** The slip that is made, if any. */
+function pointSlipOf(slips: readonly SlipAt[], scale: Scale, answer: Exact): PointSlip | null {
+  if (slips.length === 0) return null;
+  const asked = new Set(slips.map(addressText));
+  const made = pointChances(scale, answer).filter((slip) =>
+    asked.has(addressText({ slip, at: AT_ANSWER })),
+  );
+  return made[0] ?? null;
+}
+
+function withPointChances(
+  chances: readonly Opportunity[],
+  step: number,
+  scale: Scale,
+  answer: Exact,
+): readonly Opportunity[] {
+  const own = pointChances(scale, answer).map((slip) => ({
+    slip,
+    occurrence: 1,
+    at: AT_ANSWER,
+    features: [],
+    step,
+  }));
+  return withEnds([...chances, ...own]);
 }
 
 /** What placing the point makes of a work that is followed for its amounts alone; `step` is the one that places it. */
@@ -179,12 +239,14 @@ export function pointSlip(
   run: LightRun,
   step: number,
   problem: Problem,
-  slips: readonly SlipAt[],
+  { slips, scale }: { readonly slips: readonly SlipAt[]; readonly scale: Scale },
 ): LightRun {
   if (!placedPoint(problem) || run.answer.isZero) return run;
-  const opportunities = withPointChance(run.opportunities, step);
-  if (!isPointOff(slips)) return { ...run, opportunities };
-  const answer = run.answer.times(Exact.of(problem.base));
+  const opportunities = withPointChances(run.opportunities, step, scale, run.answer);
+  const slip = pointSlipOf(slips, scale, run.answer);
+  if (slip === null) return { ...run, opportunities };
+  const by = placeValue(problem.base, scale.decimals - figuresLeft(slip, scale));
+  const answer = run.answer.times(by);
   const leaks = [...run.leaks, { step, amount: answer.minus(run.answer) }];
   return { ...run, answer, leaks, opportunities };
 }

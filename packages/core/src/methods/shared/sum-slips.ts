@@ -12,7 +12,11 @@ const OF_TOTAL = [
 ] as const;
 export type TotalSlip = (typeof OF_TOTAL)[number] | '';
 
-export const TOTAL_SLIPS: readonly SlipSpec[] = OF_TOTAL.map(slipOf);
+export const TOTAL_SLIPS: readonly SlipSpec[] = [
+  ...OF_TOTAL,
+  'carries-as-eleven',
+  'blank-column-left-out',
+].map(slipOf);
 
 /** A column's total as it is to be written. */
 export interface ColumnTotal {

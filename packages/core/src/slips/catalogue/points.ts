@@ -28,6 +28,11 @@ export const POINTS_SLIPS: readonly SlipIdea[] = [
     often: 2,
     examples: [
       { method: 'column-multiplication', problem: '3.6 × 20.5', at: 'answer-0', answer: '738' },
+      { method: 'partial-products', problem: '3.6 × 20.5', at: 'answer-0', answer: '738' },
+      { method: 'grid-multiplication', problem: '3.6 × 20.5', at: 'answer-0', answer: '738' },
+      { method: 'lattice', problem: '3.6 × 20.5', at: 'answer-0', answer: '738' },
+      { method: 'crosswise', problem: '3.6 × 20.5', at: 'answer-0', answer: '738' },
+      { method: 'halving-doubling', problem: '3.6 × 20.5', at: 'answer-0', answer: '738' },
     ],
   },
   {
@@ -80,6 +85,11 @@ export const POINTS_SLIPS: readonly SlipIdea[] = [
     often: 2,
     examples: [
       { method: 'column-multiplication', problem: '3.6 × 20.5', at: 'answer-0', answer: '7380' },
+      { method: 'partial-products', problem: '3.6 × 20.5', at: 'answer-0', answer: '7380' },
+      { method: 'grid-multiplication', problem: '3.6 × 20.5', at: 'answer-0', answer: '7380' },
+      { method: 'lattice', problem: '3.6 × 20.5', at: 'answer-0', answer: '7380' },
+      { method: 'crosswise', problem: '3.6 × 20.5', at: 'answer-0', answer: '7380' },
+      { method: 'halving-doubling', problem: '3.6 × 20.5', at: 'answer-0', answer: '7380' },
     ],
   },
   {
@@ -92,6 +102,11 @@ export const POINTS_SLIPS: readonly SlipIdea[] = [
     often: 2,
     examples: [
       { method: 'column-multiplication', problem: '3.6 × 20.5', at: 'answer-0', answer: '369/50' },
+      { method: 'partial-products', problem: '3.6 × 20.5', at: 'answer-0', answer: '369/50' },
+      { method: 'grid-multiplication', problem: '3.6 × 20.5', at: 'answer-0', answer: '369/50' },
+      { method: 'lattice', problem: '3.6 × 20.5', at: 'answer-0', answer: '369/50' },
+      { method: 'crosswise', problem: '3.6 × 20.5', at: 'answer-0', answer: '369/50' },
+      { method: 'halving-doubling', problem: '3.6 × 20.5', at: 'answer-0', answer: '369/50' },
     ],
   },
 ];
