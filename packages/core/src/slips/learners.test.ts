@@ -6,6 +6,7 @@ import {
   crossed,
   evenedOut,
   halved,
+  latticed,
   listed,
   multiplied,
   once,
@@ -93,6 +94,18 @@ const HELD: readonly Held[] = [
     always: [
       [46, 58],
       [406, 37],
+    ],
+  },
+  {
+    method: 'lattice',
+    sign: '×',
+    numbers: upTo(909, 909),
+    learner: ([a, b], mind) => latticed(a, b, mind),
+    always: [
+      [46, 58],
+      [406, 37],
+      [23, 12],
+      [999, 99],
     ],
   },
   {

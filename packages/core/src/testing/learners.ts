@@ -95,6 +95,9 @@ export function subtracted(minuend: number, subtrahend: number, mind: Mind): num
 /** A learner of column multiplication who slips, with figures alone. */
 export function multiplied(upper: number, lower: number, mind: Mind): number {
   const top = figures(upper);
+  const isShort = top.length === 1 || figures(lower).length === 1;
+  if (!isShort && mind.slips('column-by-column', 'answer-0', {})) return likeASum(upper, lower);
+  let before: readonly number[] = [];
   const lines = figures(lower).map((figure, j) => {
     const here = (id: string) => mind.slips(id, `line-${j}`, { below: figure });
     if (figure === 0) return [...Array<number>(j).fill(0), ...top.map(() => 0)];
@@ -109,11 +112,15 @@ export function multiplied(upper: number, lower: number, mind: Mind): number {
     const multiplier = j > 0 && first > 0 && here('first-figure-again') ? first : figure;
     const written = Array<number>(shift).fill(0);
     let [carried, old] = [0, 0];
+    const used: number[] = [];
     top.forEach((digit, i) => {
       const slips = (id: string) =>
         mind.slips(id, `line-${j}.${i}`, { above: digit, below: multiplier, carried });
       const isLast = i === top.length - 1;
-      if (carried > 0 && digit === 0 && !isLast && slips('carry-over-zero')) return written.push(0);
+      if (carried > 0 && digit === 0 && !isLast && slips('carry-over-zero')) {
+        used.push(carried);
+        return written.push(0);
+      }
       const product = mind.product?.(digit, multiplier, `cell-${i}.${j}`) ?? digit * multiplier;
       let total = product + carried;
       if (slips('forget-carry')) total = product;
@@ -124,12 +131,16 @@ export function multiplied(upper: number, lower: number, mind: Mind): number {
       if (alone && slips('leftmost-not-multiplied')) total = digit + carried;
       if (carried > 0 && slips('old-carry-again')) total += old;
       if (multiplier === 1 && digit > 1 && slips('times-one-as-one')) total = 1 + carried;
+      const above = before[i] ?? 0;
+      if (above > 0 && above !== carried && slips('carry-to-wrong-line')) total = product + above;
+      used.push(carried);
       old = carried;
       const isWhole = isLast || slips('whole-product-in-place');
       written.push(...(isWhole ? figures(total) : [total % 10]));
       carried = isWhole ? 0 : Math.floor(total / 10);
       return undefined;
     });
+    before = used;
     return written;
   });
   if (lines.length === 1) return read(lines[0]!);
@@ -143,6 +154,20 @@ export function multiplied(upper: number, lower: number, mind: Mind): number {
     carried = Math.floor(total / 10);
   }
   return read(sum);
+}
+
+/** Each figure with the one under it alone, worked like a sum. */
+function likeASum(upper: number, lower: number): number {
+  const [top, bottom] = [figures(upper), figures(lower)];
+  const width = Math.max(top.length, bottom.length);
+  const written: number[] = [];
+  let carried = 0;
+  for (let place = 0; place < width; place++) {
+    const total = (top[place] ?? 1) * (bottom[place] ?? 1) + carried;
+    written.push(...(place === width - 1 ? figures(total) : [total % 10]));
+    carried = Math.floor(total / 10);
+  }
+  return read(written);
 }
 
 /** A learner of column addition who slips, with figures alone. */
@@ -269,7 +294,7 @@ export function crossed(upper: number, lower: number, mind: Mind): number {
   const [top, bottom] = [figures(upper), figures(lower)];
   const places = top.length + bottom.length - 1;
   const written: number[] = [];
-  let carried = 0;
+  let [carried, moved] = [0, 0];
   for (let place = 0; place < places; place++) {
     const slips = (id: string) => mind.slips(id, `place-${place}`, { carried });
     const pairs = top
@@ -277,7 +302,14 @@ export function crossed(upper: number, lower: number, mind: Mind): number {
       .filter(([, j]) => j >= 0 && j < bottom.length)
       .sort(([i], [k]) => i - k);
     const products = pairs.map(([i, j]) => top[i]! * bottom[j]!);
-    let count = products.reduce((all, one) => all + one, 0);
+    let count = products.reduce((all, one) => all + one, moved);
+    moved = 0;
+    pairs.forEach(([i, j], k) => {
+      const may = place < places - 1 && products[k]! > 0;
+      if (!may || !mind.slips('pair-in-next-place', `cell-${i}.${j}`, {})) return;
+      count -= products[k]!;
+      moved += products[k]!;
+    });
     if (slips('pair-twice')) count += products.find((one) => one > 0) ?? 0;
     if (slips('miss-pair')) count -= products.find((one, k) => k > 0 && one > 0) ?? 0;
     if (slips('like-places-only')) {
@@ -294,19 +326,61 @@ export function crossed(upper: number, lower: number, mind: Mind): number {
 
 /** A learner of halving and doubling who slips, with numbers alone. */
 export function halved(left: number, right: number, mind: Mind): number {
-  let sum = 0;
-  for (
-    let [row, half, double] = [0, left, right];
-    half > 0;
-    row++, half = Math.floor(half / 2), double *= 2
-  ) {
+  const isAll = left > 1 && mind.slips('no-row-struck', 'answer-0', {});
+  const shrinks = left > 1 && mind.slips('both-columns-halved', 'answer-0', {});
+  let [sum, half, double] = [0, left, right];
+  for (let row = 0; half > 0; row++) {
     const slips = (id: string) => mind.slips(id, `row-${row}`, {});
-    const keeps =
-      slips('keep-even') ||
-      (half % 2 === 1 && !slips('strike-odd') && !(half === 1 && slips('stops-before-one')));
-    if (keeps) sum += double;
+    const isOdd = half % 2 === 1;
+    const isKept = isOdd && !slips('strike-odd') && !(half === 1 && slips('stops-before-one'));
+    if (isKept || isAll || slips('keep-even')) sum += double;
+    const rounds = isOdd && half > 1 && slips('odd-half-rounded-up');
+    half = Math.floor(half / 2) + (rounds ? 1 : 0);
+    double = shrinks ? Math.floor(double / 2) : double * 2;
   }
   return sum;
+}
+
+/** A learner of the lattice who slips, with figures alone: cells first, then the totals of the diagonals. */
+export function latticed(upper: number, lower: number, mind: Mind): number {
+  const [top, bottom] = [figures(upper), figures(lower)];
+  const places = top.length + bottom.length;
+  const diagonals = Array.from({ length: places }, (): number[] => []);
+  top.forEach((above, i) =>
+    bottom.forEach((below, j) => {
+      const slips = (id: string) => mind.slips(id, `cell-${i}.${j}`, { above, below });
+      const [tens, ones] = [Math.floor((above * below) / 10), (above * below) % 10];
+      if (tens !== ones && slips('swap-cell')) {
+        diagonals[i + j]!.push(tens);
+        diagonals[i + j + 1]!.push(ones);
+      } else if (tens === 0 && ones > 0 && slips('zero-tens-left-out')) {
+        diagonals[i + j + 1]!.push(ones);
+      } else {
+        diagonals[i + j]!.push(ones);
+        diagonals[i + j + 1]!.push(tens);
+      }
+    }),
+  );
+  const written: number[] = [];
+  let carried = 0;
+  diagonals.forEach((cells, place) => {
+    const slips = (id: string) => mind.slips(id, `diagonal-${place}`, { carried });
+    if (slips('skip-diagonal')) {
+      carried = 0;
+      return;
+    }
+    const edge = slips('add-edge-digit') ? (bottom[place] ?? 0) : 0;
+    const total = cells.reduce(
+      (all, one) => all + one,
+      edge + (slips('forget-carry') ? 0 : carried),
+    );
+    const isWhole = place === places - 1 || slips('whole-total-in-place');
+    written.push(...(isWhole ? figures(total) : [total % 10]));
+    carried = isWhole ? 0 : Math.floor(total / 10);
+  });
+  if (!mind.slips('read-from-wrong-end', 'answer-0', {})) return read(written);
+  const length = String(upper * lower).length;
+  return read([...written.slice(0, length)].reverse());
 }
 
 /** A learner of partial products who slips; the products are added in columns. */

@@ -8,36 +8,42 @@ import { lineText, type TwoFactors } from './two-factors.ts';
 
 const { phrase } = columnPhrases;
 
-/** Writes one line and its group; returns the figures that the final sum adds. */
+/** Writes one line and its group; returns the figures that the final sum adds, and the carries that the line used. */
 export function writeLine(
   scribe: Scribe,
   factors: TwoFactors,
   j: number,
   school: School,
-  single: boolean,
-): Mark[] {
+  { single, before }: { readonly single: boolean; readonly before: readonly number[] },
+): WrittenLine {
   const { top, bottom } = factors;
   if (isLeftOut(factors, j, school)) {
     leaveOut(scribe, factors, j);
-    return [];
+    return { marks: [], carries: before };
   }
   const zeros = school['shift'] === 'zeros';
   const slip = lineSlip(scribe, factors, j, zeros);
   const shift = shiftOf(slip, j);
   const opening = zeros && shift > 0 ? openLine(scribe, factors, { j, shift, single }) : [];
   const multiplier = digitAt(bottom, slip === 'first-figure-again' ? 0 : j);
-  const figures =
+  const written =
     digitAt(bottom, j) === 0
-      ? zeroRow(scribe, factors, j, single)
-      : productRow(scribe, factors, { j, shift, multiplier, school, single });
-  const marks = [...figures, ...opening];
+      ? { marks: zeroRow(scribe, factors, j, single), carries: before }
+      : productRow(scribe, factors, { j, shift, multiplier, school, single, before });
+  const marks = [...written.marks, ...opening];
   scribe.group(
     `line-${j}`,
     'line',
     marks,
     phrase('column.line', { line: lineText(top, bottom, j), number: j + 1 }),
   );
-  return marks;
+  return { marks, carries: written.carries };
+}
+
+/** A line as it is written, with the carries that joined its figures. */
+export interface WrittenLine {
+  readonly marks: readonly Mark[];
+  readonly carries: readonly number[];
 }
 
 /** A line to be written. */
@@ -122,18 +128,26 @@ function zeroRow(scribe: Scribe, { top }: TwoFactors, j: number, single: boolean
 function productRow(
   scribe: Scribe,
   { top }: TwoFactors,
-  line: Line & { readonly multiplier: number; readonly school: School },
-): Mark[] {
+  line: Line & {
+    readonly multiplier: number;
+    readonly school: School;
+    /** The carries that joined the figures of the line before. */
+    readonly before: readonly number[];
+  },
+): WrittenLine {
   const { base } = scribe;
-  const { j, multiplier, school, single } = line;
+  const { j, multiplier, school, single, before } = line;
   const role = single ? 'answer' : 'product';
   const figures: Mark[] = [];
+  const carries: number[] = [];
   let offset = line.shift;
   let carry: Mark | null = null;
   let [carried, old] = [0, 0];
   for (let i = 0; i < top.digits.length; i++) {
     const isLast = i === top.digits.length - 1;
-    const product = { digit: digitAt(top, i), multiplier, carried, old, isLast };
+    const above = before[i] ?? 0;
+    const product = { digit: digitAt(top, i), multiplier, carried, old, above, isLast };
+    carries.push(carried);
     const slip = productSlip(scribe, product, where('line', j, i));
     const used = factOf(product, slip);
     const fact = used ? scribe.fact(used, where('cell', i, j)) : 0;
@@ -164,7 +178,7 @@ function productRow(
       writes,
       phrase: phrase('column.product', {
         ...{ digit: product.digit, place: i, multiplier, linePlace: line.shift },
-        ...{ lower: scribe.lowerFactor, carried, fact, total, keep, slip },
+        ...{ lower: scribe.lowerFactor, carried, above, fact, total, keep, slip },
       }),
     });
     if (!goesOn) {
@@ -175,7 +189,7 @@ function productRow(
     if (whole) offset++;
     figures.push(...marks.filter((mark) => mark.role === role));
   }
-  return figures;
+  return { marks: figures, carries };
 }
 
 /** One figure, or all figures of the total when it is written whole, ones first. */
@@ -194,7 +208,7 @@ const CARRY_SPOTS: Readonly<Record<string, readonly [area: string, column: 'plac
   'at-the-side': ['carry-side', 'factor'],
 };
 
-function carryWriting(
+export function carryWriting(
   count: number,
   j: number,
   over: number,

@@ -20,6 +20,7 @@ const OF_PRODUCT = [
   'old-carry-again',
   'carry-over-zero',
   'times-one-as-one',
+  'carry-to-wrong-line',
 ] as const;
 export type ProductSlip = (typeof OF_PRODUCT)[number] | '';
 
@@ -41,6 +42,7 @@ export const COLUMN_MULTIPLICATION_SLIPS: readonly SlipSpec[] = [
   ...OF_PRODUCT.filter((id) => id !== 'forget-carry').map(slipOf),
   ...OF_LINE.map(slipOf),
   slipOf('whole-product-in-place'),
+  slipOf('column-by-column'),
 ];
 
 /** One product of a line as it is worked. */
@@ -50,6 +52,8 @@ export interface Product {
   readonly carried: number;
   /** The carry that was used one figure before. */
   readonly old: number;
+  /** The carry that joined this figure in the line before. */
+  readonly above: number;
   /** Whether figures are still to come. */
   readonly isLast: boolean;
 }
@@ -84,7 +88,7 @@ export function productSlip(scribe: Scribe, product: Product, at: Where): Produc
 
 function mayInProduct(
   id: ProductSlip,
-  { digit, multiplier, carried, old, isLast }: Product,
+  { digit, multiplier, carried, old, above, isLast }: Product,
 ): boolean {
   switch (id) {
     case 'carry-before-multiplying':
@@ -101,6 +105,8 @@ function mayInProduct(
       return carried > 0 && digit === 0 && !isLast;
     case 'times-one-as-one':
       return multiplier === 1 && digit > 1;
+    case 'carry-to-wrong-line':
+      return above > 0 && above !== carried;
     case '':
       return false;
   }
@@ -108,7 +114,7 @@ function mayInProduct(
 
 /** What a product comes to with its carry, when its fact is taken for a number. */
 export function productTotal(
-  { digit, carried, old }: Product,
+  { digit, carried, old, above }: Product,
   slip: ProductSlip,
   product: number,
 ): number {
@@ -126,6 +132,8 @@ export function productTotal(
       return 0;
     case 'times-one-as-one':
       return 1 + carried;
+    case 'carry-to-wrong-line':
+      return product + above;
     case '':
       return product + carried;
   }

@@ -10,6 +10,8 @@ export type ProductValues = {
   /** The operand that the multiplier belongs to. */
   readonly lower: number;
   readonly carried: number;
+  /** The carry that joined this figure in the line before. */
+  readonly above: number;
   /** What the fact is taken for. */
   readonly fact: number;
   readonly total: number;
@@ -21,7 +23,7 @@ export type ProductValues = {
 /** What is done in figures where a learner slips in another way than by leaving out a carry; null for all else. */
 function slippedFigures(
   slip: string,
-  of: Pick<ProductValues, 'digit' | 'multiplier' | 'carried' | 'fact' | 'total'>,
+  of: Pick<ProductValues, 'digit' | 'multiplier' | 'carried' | 'above' | 'fact' | 'total'>,
   say: Speaker,
 ): string | null {
   const [digit, carried] = [say.number(of.digit), say.number(of.carried)];
@@ -34,6 +36,8 @@ function slippedFigures(
       return `The ${digit} is not multiplied; with ${carried} ${say.carried} it makes ${say.number(of.total)}: ${write}`;
     case 'old-carry-again':
       return `${fact}, and with ${carried} ${say.carried} and the old carry once more it makes ${say.number(of.total)}: ${write}`;
+    case 'carry-to-wrong-line':
+      return `${fact}, and the ${say.number(of.above)} ${say.carried} in the line before makes ${say.number(of.total)}: ${write}`;
     case 'carry-over-zero':
       return `${fact}: write **0**; the ${carried} ${say.carried} goes along to the next figure`;
     case 'times-one-as-one':
@@ -60,6 +64,8 @@ function slippedWorth(
       return `The ${upper} are not multiplied, only joined by the ${carried} ${say.carried}: **${total}**`;
     case 'old-carry-again':
       return `The carry used before is added once more, to ${carried} ${say.carried}: **${total}**`;
+    case 'carry-to-wrong-line':
+      return `What was ${say.carried} in the line before is counted here once more: **${total}**`;
     case 'carry-over-zero':
       return `No product here, and the ${carried} ${say.carried} are counted with the next place`;
     case 'times-one-as-one':
@@ -81,11 +87,15 @@ type LeftOut = LineWords & { readonly next: boolean };
 type Opening = LineWords & { readonly zeros: number };
 
 const product: Wording<ProductValues> = {
-  digit: ({ digit, multiplier, carried, fact: taken, total, keep, slip }, say) => {
+  digit: ({ digit, multiplier, carried, above, fact: taken, total, keep, slip }, say) => {
     if (slip === 'carry-before-multiplying') {
       return `${say.number(digit)} and ${say.number(carried)} ${say.carried} are multiplied together: write **${say.number(total)}**${keep > 0 ? `, keeping ${say.number(keep)}` : ''}.`;
     }
-    const own = slippedFigures(slip, { digit, multiplier, carried, fact: taken, total }, say);
+    const own = slippedFigures(
+      slip,
+      { digit, multiplier, carried, above, fact: taken, total },
+      say,
+    );
     if (own) return `${own}${keep > 0 ? `, ${say.passOnFigures(keep)}` : ''}.`;
     const fact = say.fact(multiplier, digit, taken);
     const plus =
@@ -138,6 +148,9 @@ export const columnPhrases = definePhrases({
     value: ({ multiplier, place, zeros, lower }: Opening, say) =>
       `${multiplier === 0 ? `This line counts **${say.places(place)}**` : `The ${say.number(multiplier)} is **${say.count(multiplier, place, lower)}**, so this line counts ${say.places(place)}`}: ${zeros === 1 ? 'a zero holds' : 'zeros hold'} the places below.`,
   },
+  'column.by-column': fixed(
+    'Each figure is multiplied with the one under it alone, and that is thought to be all.',
+  ),
   'column.line': plain(
     ({ line, number }: { line: string; number: number }, say) =>
       `line ${number}, ${line.replace('×', say.times)}`,

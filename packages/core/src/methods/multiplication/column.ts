@@ -1,8 +1,9 @@
-import type { School, Trace } from '../../account/account.ts';
+import type { Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { defineMethod } from '../method.ts';
 import { addColumns, addends, answerOf } from '../shared/add-columns.ts';
+import { columnByColumn } from './column-by-column.ts';
 import { carryMedium, isLeftOut, writeLine } from './column-line.ts';
 import { COLUMN_SCHOOLS } from './column-schools.ts';
 import { columnSheet } from './column-sheet.ts';
@@ -45,9 +46,15 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
     scribe.give(1, j, 'operand digit', { area: 'bottom', row: 0, column: j }),
   );
   const single = bottom.digits.filter((_, j) => !isLeftOut(factors, j, school)).length === 1;
-  const lines = bottom.digits
-    .map((_, j) => writeLine(scribe, factors, j, school, single))
-    .filter((line) => line.length > 0);
+  const alone = columnByColumn(scribe, factors, school);
+  if (alone) return scribe.close(alone, phrase('column.answer', {}));
+  const lines: (readonly Mark[])[] = [];
+  let before: readonly number[] = [];
+  bottom.digits.forEach((_, j) => {
+    const { marks, carries } = writeLine(scribe, factors, j, school, { single, before });
+    before = carries;
+    if (marks.length > 0) lines.push(marks);
+  });
   if (single) return scribe.close(lines[0]!, phrase('column.answer', {}));
   const columns = addColumns(scribe, {
     figures: addends(lines.flat(), scribe.base),

@@ -69,6 +69,7 @@ function tail(slip: string, mistaken: readonly string[], say: Speaker): string {
 function pairTail(slip: string): string {
   if (slip === 'forget-carry') return ', and what was held is forgotten';
   if (slip === 'miss-pair') return ', with one pair missed';
+  if (slip === 'pair-in-next-place') return ', with a pair of the place below';
   if (slip === 'pair-twice') return ', with one pair counted twice';
   return slip === 'like-places-only' ? ', from straight pairs alone' : '';
 }

@@ -63,6 +63,7 @@ export const crosswise = defineMethod({
     },
     slipOf('miss-pair'),
     slipOf('pair-twice'),
+    slipOf('pair-in-next-place'),
     {
       ...slipOf('like-places-only'),
       label: 'Straight pairs only',
@@ -115,15 +116,26 @@ interface Gathered {
   readonly mistaken: readonly string[];
   readonly count: number;
   readonly slip: PairSlip;
+  /** Whether pairs of the place below are counted here. */
+  readonly isMoved: boolean;
 }
+
+/** Pairs that are counted one place too high, by that place. */
+type MovedPairs = Map<number, readonly { readonly pair: Pair; readonly product: number }[]>;
 
 /** Slips in gathering the pairs of a place, in the order in which their chances are named. */
 const PAIR_SLIPS = ['miss-pair', 'pair-twice', 'like-places-only'] as const;
 type PairSlip = (typeof PAIR_SLIPS)[number] | '';
 
 /** Works out the pairs of one place; a learner may miss one of them, count one twice, or see straight ones alone. */
-function gatherPlace(scribe: Scribe, factors: TwoFactors, place: number): Gathered {
+function gatherPlace(
+  scribe: Scribe,
+  factors: TwoFactors,
+  place: number,
+  moved: MovedPairs | null = null,
+): Gathered {
   const { top, bottom } = factors;
+  const here = moved?.get(place) ?? [];
   const pairs = pairsOf(factors, place);
   const products = pairs.map((pair) =>
     cellFact(scribe, [digitAt(top, pair[0]), digitAt(bottom, pair[1])], pair),
@@ -143,9 +155,24 @@ function gatherPlace(scribe: Scribe, factors: TwoFactors, place: number): Gather
     if (slip === 'like-places-only') return isStraight[k] ? 1 : 0;
     return slip === 'pair-twice' && k === filled ? 2 : 1;
   };
-  const told = pairs.flatMap((pair, k) => Array.from({ length: times(k) }, () => pair));
+  const isLast = place === top.digits.length + bottom.digits.length - 2;
+  const leaves = pairs.map(([i, j], k) => {
+    const may = moved !== null && !isLast && products[k]! > 0;
+    const isMade = scribe.slip('pair-in-next-place', may, { at: where('cell', i, j), ahead: 1 });
+    return isMade && slip === '';
+  });
+  const stays = (_: unknown, k: number) => !leaves[k];
+  const leaving = pairs.flatMap((pair, k) => (leaves[k] ? [{ pair, product: products[k]! }] : []));
+  if (leaving.length > 0) moved?.set(place + 1, leaving);
+  const told = [
+    ...pairs.flatMap((pair, k) => Array.from({ length: leaves[k] ? 0 : times(k) }, () => pair)),
+    ...here.map(({ pair }) => pair),
+  ];
+  const own = products.reduce((sum, product, k) => sum + (leaves[k] ? 0 : product * times(k)), 0);
   return {
-    takes: pairs.map(([i, j]) => scribe.owes(i, j)),
+    takes: [...pairs.filter(stays), ...here.map(({ pair }) => pair)].map(([i, j]) =>
+      scribe.owes(i, j),
+    ),
     digits: told.flatMap(([i, j]) =>
       [digitAt(top, i), digitAt(bottom, j)].map((d) => d.toString(scribe.base).toUpperCase()),
     ),
@@ -154,8 +181,9 @@ function gatherPlace(scribe: Scribe, factors: TwoFactors, place: number): Gather
       if (taken === above * below) return [];
       return [above, below, taken].map((count) => count.toString(scribe.base).toUpperCase());
     }),
-    count: products.reduce((sum, product, k) => sum + product * times(k), 0),
+    count: here.reduce((sum, { product }) => sum + product, own),
     slip,
+    isMoved: here.length > 0,
   };
 }
 
@@ -171,8 +199,10 @@ function fromTheOnes(
   const top = lastFilled(factors, places);
   let carry: Mark | null = null;
   let carried = 0;
+  const moved: MovedPairs = new Map();
   for (let place = 0; place < places; place++) {
-    const { takes, digits, mistaken, count, slip } = gatherPlace(scribe, factors, place);
+    const gathered = gatherPlace(scribe, factors, place, moved);
+    const { takes, digits, mistaken, count, slip, isMoved } = gathered;
     const forgotten = scribe.slip('forget-carry', carried > 0, {
       at: where('place', place),
       features: carryFeatures(carried),
@@ -199,7 +229,7 @@ function fromTheOnes(
         keep,
         last,
         written: isWritten,
-        slip: forgotten ? 'forget-carry' : slip,
+        slip: forgotten ? 'forget-carry' : isMoved ? 'pair-in-next-place' : slip,
       }),
     });
     carry = keep > 0 ? marks.at(-1)! : null;

@@ -52,6 +52,9 @@ export const halvingDoubling = defineMethod({
     slipOf('strike-odd'),
     slipOf('miss-power'),
     slipOf('stops-before-one'),
+    slipOf('odd-half-rounded-up'),
+    slipOf('no-row-struck'),
+    slipOf('both-columns-halved'),
   ],
   phrases: halvingPhrases.book,
   accepts: acceptsProduct,
@@ -103,12 +106,15 @@ function workRows(scribe: Scribe, problem: Problem): Trace {
     phrase: phrase('halving.head', { left, right }),
   });
   let pair: readonly Entry[] = [struck[1]!];
-  for (let row = 0; half > 1n; row++) {
+  const slips = columnSlips(scribe, half, double);
+  let row = 0;
+  for (; half > 1n; row++) {
     const odd = half % 2n === 1n;
     const slip = rowSlip(scribe, row, odd, double);
-    const keeps = odd ? slip !== 'strike-odd' : slip === 'keep-even';
-    const next = half / 2n;
-    const twice = double.times(TWO);
+    const keeps = slips.noneStruck || (odd ? slip !== 'strike-odd' : slip === 'keep-even');
+    const rounds = roundsUp(scribe, row, half, double);
+    const next: bigint = half / 2n + (rounds ? 1n : 0n);
+    const twice: Exact = slips.bothHalved ? Exact.of(double.numerator / 2n) : double.times(TWO);
     const own = owed.get(row);
     if (own) met++;
     const onward = all.slice(met);
@@ -127,7 +133,7 @@ function workRows(scribe: Scribe, problem: Problem): Trace {
         half: Exact.of(next),
         double: twice,
         odd,
-        slip,
+        slip: slip !== '' ? slip : rounds ? 'odd-half-rounded-up' : slips.said(odd),
       }),
     });
     if (keeps) keep(scribe, kept, marks[2]!, row);
@@ -135,7 +141,7 @@ function workRows(scribe: Scribe, problem: Problem): Trace {
     pair = [marks[1]!];
     struck = [marks[0]!, marks[1]!];
   }
-  finishRows(scribe, { half, double, pair, struck, kept, owed }, base);
+  finishRows(scribe, { row, half, double, pair, struck, kept }, base);
   return together(scribe, kept);
 }
 
@@ -159,19 +165,37 @@ function rowSlip(scribe: Scribe, row: number, odd: boolean, double: Exact): stri
   return scribe.slip(wrong, !double.isZero, { at: where('row', row) }) ? wrong : '';
 }
 
+/** Whether the half of an odd number is rounded up. */
+function roundsUp(scribe: Scribe, row: number, half: bigint, double: Exact): boolean {
+  const may = half % 2n === 1n && !double.isZero;
+  return scribe.slip('odd-half-rounded-up', may, { at: where('row', row) });
+}
+
+/** What goes wrong in a whole column: nothing is struck, or the second column grows smaller as well. */
+function columnSlips(scribe: Scribe, left: bigint, right: Exact) {
+  let even = 0;
+  for (let half = left; half > 1n && half % 2n === 1n; half /= 2n) even += 1;
+  const isEven = left >> BigInt(even) > 1n;
+  const at = where('answer', 0);
+  const noneStruck = scribe.slip('no-row-struck', isEven && !right.isZero, { at, ahead: even });
+  const bothHalved = scribe.slip('both-columns-halved', left > 1n && !right.isZero, { at });
+  const said = (odd: boolean) =>
+    bothHalved ? 'both-columns-halved' : noneStruck && !odd ? 'keep-even' : '';
+  return { noneStruck, bothHalved, said };
+}
+
 interface LastRow {
   readonly half: bigint;
   readonly double: Exact;
   readonly pair: readonly Entry[];
   readonly struck: readonly Mark[];
   readonly kept: Mark[];
-  readonly owed: ReadonlyMap<number, Entry>;
+  readonly row: number;
 }
 
 /** The row of one is kept; a factor of nothing keeps nothing. */
 function finishRows(scribe: Scribe, lastRow: LastRow, base: number): void {
-  const { half, double, pair, struck, kept, owed } = lastRow;
-  const row = Math.max(0, ...owed.keys());
+  const { half, double, pair, struck, kept, row } = lastRow;
   if (half === 0n) {
     scribe.step({
       law: 'evaluate',

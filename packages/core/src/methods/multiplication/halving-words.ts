@@ -16,6 +16,10 @@ const halve: Wording<HalveValues> = {
     const next = `**${say.figures(half)}** and **${say.figures(double)}**${dropped}`;
     if (slip === 'keep-even')
       return `${say.figures(left)} is even, but the row is kept; then ${next}.`;
+    if (slip === 'odd-half-rounded-up')
+      return `${say.figures(left)} is odd: keep ${say.figures(right)}, and the half is rounded up; then ${next}.`;
+    if (slip === 'both-columns-halved')
+      return `${say.figures(left)} is ${odd ? `odd: keep ${say.figures(right)}` : 'even: strike the row'}; both columns are halved: ${next}.`;
     if (slip === 'strike-odd')
       return `${say.figures(left)} is odd, but the row is struck; then ${next}.`;
     return odd
@@ -26,6 +30,10 @@ const halve: Wording<HalveValues> = {
     const [one, two] = [say.amount(right), say.amount(double)];
     const whole = `${say.figures(left)} ${say.times} ${one}`;
     const next = `${say.figures(half)} ${say.times} ${two}`;
+    if (slip === 'odd-half-rounded-up')
+      return `${whole} is one ${one}, which is kept, and less than **${next}**, with which the work goes on.`;
+    if (slip === 'both-columns-halved')
+      return `${whole} should go on with twice ${one}, but it goes on as **${next}**.`;
     if (slip !== '')
       return `${whole} should go on as ${odd ? `${one} and ` : ''}${next}, but ${odd ? `the ${one} is lost` : `${one} is kept besides`}.`;
     return odd

@@ -2,7 +2,7 @@ import { slipOf } from '../../slips/catalogue.ts';
 import { carryFeatures, where, type Where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
-import { digitAt } from '../../exact/numeral.ts';
+import { digitAt, numeralValue } from '../../exact/numeral.ts';
 import { definePhrases, fixed, plain, type Wording } from '../../phrases/phrasebook.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { defineMethod } from '../method.ts';
@@ -26,12 +26,18 @@ const cell: Wording<CellValues> = {
   digit: ({ left, right, fact: taken, upper, lower, slip }, say) => {
     const fact = say.fact(left, right, taken);
     const written = `**${say.number(upper)}** above the diagonal, **${say.number(lower)}** below`;
+    if (slip === 'zero-tens-left-out') {
+      return `${fact}: **${say.number(upper)}** above the diagonal, and nothing below.`;
+    }
     return slip ? `${fact}, but written the wrong way round: ${written}.` : `${fact}: ${written}.`;
   },
   value: ({ left, leftPlace, right, rightPlace, fact: taken, upper, lower, slip }, say) => {
     const at = leftPlace + rightPlace;
     const written = `${say.count(upper, at + 1)} above the diagonal, ${say.count(lower, at)} below`;
     const fact = say.placeFact(left, leftPlace, right, rightPlace, 1, taken);
+    if (slip === 'zero-tens-left-out') {
+      return `${fact}, but ${say.count(upper, at + 1)} ${say.is(upper)} written above the diagonal, and nothing below.`;
+    }
     return slip ? `${fact}, but ${written}.` : `${fact}: ${written}.`;
   },
 };
@@ -92,6 +98,10 @@ const phrases = definePhrases({
   'lattice.diagonal name': plain(
     ({ place }: { place: number }, say) => `diagonal of the ${say.places(place)}`,
   ),
+  'lattice.skipped': plain(
+    ({ place }: { place: number }, say) =>
+      `The diagonal of the ${say.places(place)} is passed over.`,
+  ),
   'lattice.answer': fixed('answer of the lattice'),
 });
 
@@ -143,6 +153,9 @@ export const lattice = defineMethod({
   ],
   slips: [
     slipOf('swap-cell'),
+    slipOf('zero-tens-left-out'),
+    slipOf('skip-diagonal'),
+    slipOf('read-from-wrong-end'),
     { ...slipOf('forget-carry'), mechanism: 'The carry to the next diagonal is not added.' },
     slipOf('add-edge-digit'),
     {
@@ -158,7 +171,13 @@ export const lattice = defineMethod({
 
 interface CellMarks {
   readonly upper: Mark;
-  readonly lower: Mark;
+  /** Absent where a learner writes one figure alone. */
+  readonly lower: Mark | undefined;
+}
+
+/** The figures of a cell. */
+function figuresIn(cells: readonly CellMarks[]): readonly Mark[] {
+  return cells.flatMap(({ upper, lower }) => (lower ? [upper, lower] : [upper]));
 }
 
 function work(scribe: Scribe, problem: Problem, school: School): Trace {
@@ -195,7 +214,10 @@ function writeCell(scribe: Scribe, { top, bottom }: TwoFactors, [i, j]: Pair): C
   const tens = Math.floor(fact / scribe.base);
   const ones = fact % scribe.base;
   const swapped = scribe.slip('swap-cell', tens !== ones, { at: where('cell', i, j) });
-  const upper = swapped ? ones : tens;
+  const isLone = scribe.slip('zero-tens-left-out', tens === 0 && ones > 0 && !swapped, {
+    at: where('cell', i, j),
+  });
+  const upper = swapped || isLone ? ones : tens;
   const lower = swapped ? tens : ones;
   const [above, below] = scribe.step({
     law: 'evaluate',
@@ -208,7 +230,16 @@ function writeCell(scribe: Scribe, { top, bottom }: TwoFactors, [i, j]: Pair): C
         place: i + j + 1,
         spot: { area: 'upper', row: j, column: i },
       },
-      { role: 'product', count: lower, place: i + j, spot: { area: 'lower', row: j, column: i } },
+      ...(isLone
+        ? []
+        : [
+            {
+              role: 'product' as const,
+              count: lower,
+              place: i + j,
+              spot: { area: 'lower', row: j, column: i },
+            },
+          ]),
     ],
     phrase: phrase('lattice.cell', {
       left,
@@ -218,19 +249,19 @@ function writeCell(scribe: Scribe, { top, bottom }: TwoFactors, [i, j]: Pair): C
       fact,
       upper,
       lower,
-      slip: swapped ? 'swap-cell' : '',
+      slip: swapped ? 'swap-cell' : isLone ? 'zero-tens-left-out' : '',
     }),
   });
   scribe.group(
     `cell-${i}.${j}`,
     'product',
-    [above!, below!],
+    below ? [above!, below] : [above!],
     phrase('lattice.cell name', {
       left: partText(top, i),
       right: partText(bottom, j),
     }),
   );
-  return { upper: above!, lower: below! };
+  return { upper: above!, lower: below };
 }
 
 function groupRow(
@@ -240,7 +271,7 @@ function groupRow(
   j: number,
 ): void {
   if (top.digits.length < 2) return;
-  const marks = cells.flatMap(({ upper, lower }) => [upper, lower]);
+  const marks = figuresIn(cells);
   scribe.group(
     `row-${j}`,
     'row',
@@ -256,7 +287,7 @@ function groupColumn(
   i: number,
 ): void {
   if (bottom.digits.length < 2) return;
-  const marks = cells.flatMap(({ upper, lower }) => [upper, lower]);
+  const marks = figuresIn(cells);
   scribe.group(
     `column-${i}`,
     'column',
@@ -285,8 +316,15 @@ function addDiagonals(
   let carry: Mark | null = null;
   let carried = 0;
   let gained = 0;
+  const turned = readTurned(scribe, { top, bottom }, cells);
   for (let place = 0; place < places; place++) {
     const marks = onDiagonal(cells, place);
+    if (skipsDiagonal(scribe, cells, { place, carry })) {
+      leaveOutDiagonal(scribe, marks, carry, place);
+      [carry, carried] = [null, 0];
+      gained -= 1;
+      continue;
+    }
     const edge = place < bottom.digits.length ? digitAt(bottom, place) : 0;
     const slip = diagonalSlip(scribe, carried, edge, where('diagonal', place));
     const sum = marks.reduce((total, mark) => total + parseInt(mark.glyph, base), 0);
@@ -307,7 +345,10 @@ function addDiagonals(
       phase: { kind: 'diagonals' },
       takes,
       strikes: carry ? [carry] : [],
-      writes: diagonalWritings(whole ? total : total % base, keep, place, gained),
+      writes: diagonalWritings(whole ? total : total % base, keep, place, {
+        gained,
+        turned,
+      }),
       phrase: phrase('lattice.diagonal', {
         figures: marks.map((mark) => mark.glyph),
         carried,
@@ -332,23 +373,74 @@ function addDiagonals(
   return withoutLeadingZeros(answer);
 }
 
-/** The figure at the foot of a diagonal, and what it keeps for the next; both are worth more where a place was gained. */
+/** How places are shifted by what was written before, and how many figures are read from the wrong end; null for none. */
+interface Reading {
+  readonly gained: number;
+  readonly turned: number | null;
+}
+
+/** The figure of a diagonal's total, and what is carried. */
 function diagonalWritings(
   figure: number,
   keep: number,
   place: number,
-  gained: number,
+  { gained, turned }: Reading,
 ): readonly Writing[] {
   const at = (area: string, column: number) => ({ area, row: 0, column });
+  const isTurned = turned !== null && place < turned;
   const total: Writing = {
     role: 'answer',
     count: figure,
-    place: place + gained,
+    place: isTurned ? turned - 1 - place : place + gained,
     spot: at('total', place),
   };
   if (keep === 0) return [total];
   const next = place + 1;
   return [total, { role: 'carry', count: keep, place: next + gained, spot: at('carry', next) }];
+}
+
+/** How many figures are read from the wrong end; null where they are read as they should be. */
+function readTurned(
+  scribe: Scribe,
+  { top, bottom }: TwoFactors,
+  cells: readonly (readonly CellMarks[])[],
+): number | null {
+  const product = numeralValue(top).times(numeralValue(bottom)).numerator;
+  const text = product.toString(scribe.base);
+  const first = [...text].reverse().findIndex((f, p) => f !== '0' && p !== text.length - 1 - p);
+  const may = cells.length > 0 && [...text].reverse().join('') !== text;
+  const chance = { at: where('answer', 0), ahead: Math.max(0, first) };
+  return scribe.slip('read-from-wrong-end', may, chance) ? text.length : null;
+}
+
+/** Whether a diagonal is passed over: one that holds something, while another does too. */
+function skipsDiagonal(
+  scribe: Scribe,
+  cells: readonly (readonly CellMarks[])[],
+  { place, carry }: { readonly place: number; readonly carry: Mark | null },
+): boolean {
+  const places = cells.length + (cells[0]?.length ?? 0);
+  const filled = Array.from({ length: places }, (_, at) => at).filter((at) =>
+    onDiagonal(cells, at).some((mark) => !mark.worth.isZero),
+  );
+  const may = (filled.includes(place) || carry !== null) && filled.length > 1;
+  return scribe.slip('skip-diagonal', may, { at: where('diagonal', place) });
+}
+
+function leaveOutDiagonal(
+  scribe: Scribe,
+  marks: readonly Mark[],
+  carry: Mark | null,
+  place: number,
+): void {
+  scribe.step({
+    law: 'place-value',
+    phase: { kind: 'diagonals' },
+    takes: carry ? [...marks, carry] : [...marks],
+    strikes: carry ? [carry] : [],
+    writes: [],
+    phrase: phrase('lattice.skipped', { place }),
+  });
 }
 
 /** The next diagonal that holds a figure which a gained place would make worth too much; their number where none does. */

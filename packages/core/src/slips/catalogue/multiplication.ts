@@ -235,7 +235,7 @@ export const MULTIPLICATION_SLIPS: readonly SlipIdea[] = [
     written: 'The one figure above the diagonal.',
     effect: 'amount',
     often: 2,
-    examples: [],
+    examples: [{ method: 'lattice', problem: '23 × 12', at: 'cell-0.0', answer: '330' }],
   },
   {
     id: 'miss-pair',
@@ -333,6 +333,6 @@ export const MULTIPLICATION_SLIPS: readonly SlipIdea[] = [
     written: 'Two columns that grow smaller.',
     effect: 'amount',
     often: 1,
-    examples: [],
+    examples: [{ method: 'halving-doubling', problem: '46 × 58', at: 'answer-0', answer: '51' }],
   },
 ];
