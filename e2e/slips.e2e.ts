@@ -168,9 +168,7 @@ describe('real answers', () => {
     await openComparison(server, page, 'Bags left after the night shift', '/slips?view=answers');
     await page.press('by learner');
     await page.waitText('.habits-found', /Lender not reduced: made at \d+ of \d+ chances, a habit/);
-    expect(await page.text('.sheet-learner')).toMatch(
-      /967 − 243\s+723\s+a difference one off/,
-    );
+    expect(await page.text('.sheet-learner')).toMatch(/967 − 243\s+723\s+a difference one off/);
   });
 });
 

@@ -39,13 +39,6 @@ describe('pictures', () => {
     await save('bench-difference');
   });
 
-  it('of a string of addends, as base blocks', async () => {
-    await open('386+478');
-    await page.keys(Key.ARROW_RIGHT, Key.ARROW_RIGHT);
-    await page.press('blocks');
-    await save('bench-sum');
-  });
-
   it('of a division', async () => {
     await open('952 ÷ 7');
     await page.click('.paper[data-paper="0"] [data-entry="m3"]');
@@ -79,12 +72,6 @@ describe('pictures', () => {
     await save('bench-root');
   });
 
-  it('of hops being chosen', async () => {
-    await open('913-568');
-    await page.press('own hops +32 +300 +13');
-    await save('bench-own-hops');
-  });
-
   it('of the checks', async () => {
     await open('642-387', '/checks');
     await page.press('Equal additions');
@@ -92,17 +79,23 @@ describe('pictures', () => {
     await save('checks');
   });
 
+  it('of one slip, a class and real answers', async () => {
+    await open('46 × 58', '/slips?slip=omit-placeholder@line-1');
+    await page.waitCount('.slip-paper', 2);
+    await save('slips');
+    await open('46 × 58', '/slips?view=class');
+    await page.waitCount('.class-ends tbody tr', 3);
+    await save('slips-class');
+    await open('46 × 58', '/slips?view=answers');
+    await page.press('2368');
+    await page.waitCount('.explanations li', 2);
+    await save('slips-answers');
+  });
+
   it('of the methods', async () => {
     await page.driver.get(`${server.address}/methods?m=expanded-subtraction`);
     await page.find('.method-example');
     await save('methods');
-  });
-
-  it('of one paper large', async () => {
-    await open('346 × 125');
-    await page.press('Open Lattice large');
-    await page.keys(' ', ' ', ' ', ' ', ' ');
-    await save('bench-large');
   });
 
   it('of a new comparison', async () => {

@@ -96,6 +96,11 @@ function commandTree(write: (text: string) => void, complain: (text: string) => 
 
   addSlipCommands(program, write);
 
+  addCheckCommands(program, write);
+  return program;
+}
+
+function addCheckCommands(program: Command, write: (text: string) => void): void {
   program
     .command('verify')
     .description('check a certificate of agreement, law by law')
@@ -107,8 +112,6 @@ function commandTree(write: (text: string) => void, complain: (text: string) => 
     .description('replay a trace: amounts, balances, laws and terms')
     .argument('<file>', 'a trace as JSON, - for standard input')
     .action((file) => write(auditCommand(file)));
-
-  return program;
 }
 
 function addSlipCommands(program: Command, write: (text: string) => void): void {

@@ -1,4 +1,4 @@
-import { LIMITS, MAX_CHECKS, MAX_PAPERS } from '@levee/core';
+import { LIMITS, MAX_CHECKS, MAX_EARLIER, MAX_ROWS, MAX_PAPERS } from '@levee/core';
 
 /** The most bytes of a body: every paper with an order of all its terms, every check and all texts. */
 export const MOST_BYTES = 512 * 1024;
@@ -11,7 +11,7 @@ const MOST = {
   /** The terms of an order are the longest list. */
   list: LIMITS.products,
   /** Objects in all: those of checks and papers, and a few around them. */
-  objects: MAX_CHECKS + 2 * MAX_PAPERS + 10,
+  objects: MAX_CHECKS + MAX_ROWS + 2 * MAX_PAPERS + 2 * MAX_EARLIER + 10,
 } as const;
 
 /** What is too much in a body, in a sentence; null when it can be looked at. */

@@ -2,6 +2,7 @@ import { request as httpRequest } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { DEMO_COMPARISONS } from '../demo/comparisons.ts';
 import { temporaryFolder, testServer, type TestServer } from '../testing/server.ts';
+import { MAX_ROWS } from '@levee/core';
 import { excessOf, MOST_BYTES } from './body.ts';
 
 let folder: ReturnType<typeof temporaryFolder>;
@@ -47,7 +48,7 @@ describe('a request that is too much', () => {
   });
 
   it.each([
-    ['too many objects', JSON.stringify({ document: { checks: Array(900).fill({}) } }), /objects/],
+    ['too many objects', JSON.stringify({ document: { checks: Array(2900).fill({}) } }), /objects/],
     ['deep nesting', `{"document":${nested(2000)}}`, /nested more than/],
     [
       'many members',
@@ -104,6 +105,11 @@ describe('a request that is too much', () => {
         against: '7'.repeat(400),
         outcome: 'agrees',
         at: '2026-01-31T09:00:00.000Z',
+      })),
+      answers: Array.from({ length: MAX_ROWS }, (_, k) => ({
+        code: `T${k}`,
+        problem: '642 − 387',
+        answer: '7'.repeat(40),
       })),
     };
     const text = JSON.stringify({ document: large });

@@ -42,6 +42,7 @@ describe('a comparison of an earlier version', () => {
     papers: document!.papers.map(({ method, school, order }) => ({ method, school, order })),
     counted: undefined,
     checks: undefined,
+    answers: undefined,
   };
 
   it('is taken in and kept in the current one', async () => {
@@ -51,6 +52,7 @@ describe('a comparison of an earlier version', () => {
       units: [],
       tags: [],
       earlier: [],
+      answers: [],
       counted: false,
       checks: [],
     });

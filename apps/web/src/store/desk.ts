@@ -49,7 +49,11 @@ function numberOf(id: PaperId): number {
 }
 
 export function deskOf(document: ComparisonDocument): Desk {
-  const { format: _, version: __, steps, pace, checks, ...content } = document;
+  const { title, story, unit, units, tags, counted } = document;
+  const { problem, estimate, earlier, papers, answers } = document;
+  const about = { title, story, unit, units, tags, counted };
+  const content = { ...about, problem, estimate, earlier, papers, answers };
+  const { steps, pace, checks } = document;
   return { content, progress: { steps, pace }, checks };
 }
 

@@ -99,12 +99,16 @@ describe('checks', () => {
       ({ opportunity: { slip }, answer, caught }) => `${slip} ${answer} ${caught}`,
     );
     expect(verdicts).toEqual([
+      'set-from-the-left 966 true',
+      'all-figures-added 30 true',
+      'carry-to-the-right 3315 true',
       'carry-the-ones 471 false',
       'whole-total-in-place 4314 true',
       'forget-carry 434 false',
       'carry-the-ones 714 false',
       'whole-total-in-place 3144 true',
       'forget-carry 344 false',
+      'carries-as-eleven 1444 true',
     ]);
   });
 

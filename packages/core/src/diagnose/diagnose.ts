@@ -7,7 +7,7 @@ import type { Effect } from '../slips/slip-idea.ts';
 import { readAnswer, type AnswerFault, type Form } from './answer.ts';
 import type { Cause, CauseSlip, CauseWork } from './cause.ts';
 import { evidenceOf, type Evidence } from './evidence.ts';
-import { Search, type Searched } from './search.ts';
+import { type Search, type Searched } from './search.ts';
 
 /** A slip of an explanation as plain data. */
 export interface ExplainedSlip {

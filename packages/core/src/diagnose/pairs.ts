@@ -1,4 +1,4 @@
-import { Exact } from '../exact/exact.ts';
+import { type Exact } from '../exact/exact.ts';
 import type { Problem } from '../problem/problem.ts';
 import type { Cause } from './cause.ts';
 import type { Event, WayEvents } from './search.ts';

@@ -27,7 +27,7 @@ export interface ReadRows {
 }
 
 /** The most answers of one list. */
-export const MAX_ROWS = 2000;
+export const MAX_ROWS = 1000;
 
 /** The longest list that is looked at, in characters. */
 const LONGEST = 400_000;

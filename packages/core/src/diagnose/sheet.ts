@@ -1,6 +1,6 @@
 import { addressText, type Feature } from '../account/chance.ts';
 import type { School } from '../account/account.ts';
-import { Exact } from '../exact/exact.ts';
+import { type Exact } from '../exact/exact.ts';
 import { registry } from '../methods/index.ts';
 import type { Method } from '../methods/method.ts';
 import { problemText, type Problem } from '../problem/problem.ts';

@@ -1,5 +1,5 @@
 import { where, type Where } from '../account/chance.ts';
-import { Exact } from '../exact/exact.ts';
+import { type Exact } from '../exact/exact.ts';
 import { numeralFor, numeralValue } from '../exact/numeral.ts';
 import { estimateOf, proposedOperands } from '../problem/estimate.ts';
 import { problemValue, valueOfKind, type Problem } from '../problem/problem.ts';

@@ -66,15 +66,18 @@ describe('the checks', () => {
 
   it('count how many slips of this work they would catch', () => {
     show('386 + 478', ['column-addition', 'partial-sums']);
-    expect(check('second-method').querySelector('summary')!.textContent).toMatch(/catch 6 of 6/);
+    expect(check('second-method').querySelector('summary')!.textContent).toMatch(/catch 9 of 9/);
     const rows = [...check('second-method').querySelectorAll('tbody tr')];
     expect(rows.map((row) => row.children[2]!.textContent)).toEqual([
+      '36',
+      '7\u202f515',
       '891',
       '8\u202f514',
       '854',
       '1\u202f314',
       '7\u202f164',
       '764',
+      '1\u202f864',
     ]);
   });
 

@@ -162,6 +162,9 @@ function One({ explanation, group, params, papers, say }: OneProps) {
     explanation.methods.some((own) => own.method === one.method.id),
   );
   const isHere = paper?.lane.trace.problem && sameProblem(paper, group.problem, say);
+  // Of copies and whole items what was written is the answer itself, and a fact says so already.
+  const isWritten =
+    first?.fact === null && explanation.copied === null && explanation.methods.length > 0;
   const canSee =
     isHere && explanation.copied === null && first !== undefined && explanation.methods.length > 0;
   return (
@@ -170,16 +173,13 @@ function One({ explanation, group, params, papers, say }: OneProps) {
         <MathText text={explanationText(explanation, trace, say)} />
       </strong>
       {by !== '' && <span className="caption"> by {by}</span>}
-      {first?.wrote != null &&
-        first.due !== null &&
-        first.fact === null &&
-        explanation.copied === null &&
-        explanation.methods.length > 0 && (
-          <span className="caption figures">
-            {' '}
-            · wrote <MathText text={first.wrote} />, due <MathText text={first.due} />
-          </span>
-        )}
+      {isWritten && first && (
+        <span className="caption figures">
+          {' '}
+          · wrote <MathText text={first.wrote ?? 'nothing'} />, due{' '}
+          <MathText text={first.due ?? 'nothing'} />
+        </span>
+      )}
       {canSee && (
         <>
           {' '}

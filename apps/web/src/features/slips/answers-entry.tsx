@@ -1,4 +1,4 @@
-import { problemText, readRows, type Problem, type ReadRows } from '@levee/core';
+import { MAX_ROWS, problemText, readRows, type Problem, type ReadRows } from '@levee/core';
 import { Button } from '@mui/material';
 import { useRef, useState } from 'react';
 import { dispatch, useComparison } from '../../store/comparison-store.ts';
@@ -11,7 +11,6 @@ export function AnswersEntry({ problem }: { readonly problem: Problem }) {
   const count = useComparison((state) => state.content.answers.length);
   const [text, setText] = useState('');
   const [read, setRead] = useState<ReadRows | null>(null);
-  const file = useRef<HTMLInputElement>(null);
   const add = (source: string) => {
     const rows = readRows(source, problem);
     setRead(rows);
@@ -40,20 +39,7 @@ export function AnswersEntry({ problem }: { readonly problem: Problem }) {
         >
           Read
         </Button>
-        <button type="button" className="chip" onClick={() => file.current?.click()}>
-          from a file
-        </button>
-        <input
-          ref={file}
-          type="file"
-          hidden
-          accept=".csv,.txt,text/csv,text/plain"
-          onChange={(event) => {
-            const [chosen] = event.target.files ?? [];
-            event.target.value = '';
-            if (chosen) void chosen.text().then(add);
-          }}
-        />
+        <FromFile read={add} />
         {count > 0 && (
           <button
             type="button"
@@ -69,6 +55,29 @@ export function AnswersEntry({ problem }: { readonly problem: Problem }) {
   );
 }
 
+/** Reads a list from a file. */
+function FromFile({ read }: { readonly read: (text: string) => void }) {
+  const file = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <button type="button" className="chip" onClick={() => file.current?.click()}>
+        from a file
+      </button>
+      <input
+        ref={file}
+        type="file"
+        hidden
+        accept=".csv,.txt,text/csv,text/plain"
+        onChange={(event) => {
+          const [chosen] = event.target.files ?? [];
+          event.target.value = '';
+          if (chosen) void chosen.text().then(read);
+        }}
+      />
+    </>
+  );
+}
+
 /** Lines that were not read stay to be mended. */
 function leftOver(source: string, { faults, rows }: ReadRows): string {
   if (rows.length === 0) return source;
@@ -76,14 +85,12 @@ function leftOver(source: string, { faults, rows }: ReadRows): string {
   return faults.map(({ line }) => lines[line - 1] ?? '').join('\n');
 }
 
-const MOST = 2000;
-
 /** Keeps what was read; says so when there is no room for it. */
 function kept({ rows }: ReadRows, problem: Problem): string | null {
   const own = problemText(problem);
   const { answers } = useComparison.getState().content;
-  if (answers.length + rows.length > MOST) {
-    return `${MOST} answers are kept with a computation; these ${rows.length} would be more. Nothing was added.`;
+  if (answers.length + rows.length > MAX_ROWS) {
+    return `${MAX_ROWS} answers are kept with a computation; these ${rows.length} would be more. Nothing was added.`;
   }
   const more = rows.map(({ code, problem: of, answer }) => {
     const text = problemText(of);

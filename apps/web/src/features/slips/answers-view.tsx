@@ -3,10 +3,10 @@ import { useComparison } from '../../store/comparison-store.ts';
 import { useSpeaker, useWorked } from '../../worked/use-worked.ts';
 import type { Paper } from '../../worked/work.ts';
 import { AnswersEntry } from './answers-entry.tsx';
-import { AnswerGroups, groupsOf } from './answer-groups.tsx';
+import { AnswerGroups, groupsOf, type AnswerGroup } from './answer-groups.tsx';
 import { AnswerDetail } from './answer-detail.tsx';
 import { LearnerSheets } from './learner-sheets.tsx';
-import { useDiagnoses } from './use-diagnoses.ts';
+import { useDiagnoses, type Diagnoses } from './use-diagnoses.ts';
 import type { SlipParams } from './use-slip-params.ts';
 
 interface AnswersViewProps {
@@ -38,39 +38,13 @@ export function AnswersView({ params, papers }: AnswersViewProps) {
   );
   const { verdicts, running } = useDiagnoses(asked, methods);
   const groups = useMemo(() => groupsOf(answers, text, verdicts), [answers, text, verdicts]);
-  const shown =
-    groups.find(({ key }) => key === chosen) ??
-    groups.find(({ verdict }) => verdict && 'diagnosis' in verdict && !verdict.diagnosis.right) ??
-    groups[0];
+  const shown = shownOf(groups, chosen);
   return (
     <div className="answers-view">
       <div className="answers-side">
         <AnswersEntry problem={problem} />
         {answers.length > 0 && (
-          <div className="chips" role="group" aria-label="Order">
-            {WAYS.map((one) => (
-              <button
-                key={one}
-                type="button"
-                className="chip"
-                aria-pressed={way === one}
-                onClick={() => setWay(one)}
-              >
-                {one}
-              </button>
-            ))}
-            <button
-              type="button"
-              className="chip"
-              aria-pressed={only}
-              onClick={() => setOnly(!only)}
-            >
-              these methods only
-            </button>
-            <span className="caption" role="status">
-              {running && `${running.done} of ${running.of} looked at`}
-            </span>
-          </div>
+          <Order way={way} setWay={setWay} only={only} setOnly={setOnly} running={running} />
         )}
       </div>
       {answers.length === 0 && (
@@ -90,4 +64,44 @@ export function AnswersView({ params, papers }: AnswersViewProps) {
       )}
     </div>
   );
+}
+
+interface OrderProps {
+  readonly way: (typeof WAYS)[number];
+  readonly setWay: (way: (typeof WAYS)[number]) => void;
+  readonly only: boolean;
+  readonly setOnly: (only: boolean) => void;
+  readonly running: Diagnoses['running'];
+}
+
+/** How answers are looked through, and how far that is. */
+function Order({ way, setWay, only, setOnly, running }: OrderProps) {
+  return (
+    <div className="chips" role="group" aria-label="Order">
+      {WAYS.map((one) => (
+        <button
+          key={one}
+          type="button"
+          className="chip"
+          aria-pressed={way === one}
+          onClick={() => setWay(one)}
+        >
+          {one}
+        </button>
+      ))}
+      <button type="button" className="chip" aria-pressed={only} onClick={() => setOnly(!only)}>
+        these methods only
+      </button>
+      <span className="caption" role="status">
+        {running && `${running.done} of ${running.of} looked at`}
+      </span>
+    </div>
+  );
+}
+
+/** What was chosen, else the first wrong answer. */
+function shownOf(groups: readonly AnswerGroup[], chosen: string | null): AnswerGroup | undefined {
+  const isWrong = ({ verdict }: AnswerGroup) =>
+    verdict !== undefined && 'diagnosis' in verdict && !verdict.diagnosis.right;
+  return groups.find(({ key }) => key === chosen) ?? groups.find(isWrong) ?? groups[0];
 }

@@ -1,10 +1,10 @@
 import { LineChart } from 'echarts/charts';
 import { GridComponent, TooltipComponent } from 'echarts/components';
-import { init, use, type EChartsCoreOption } from 'echarts/core';
+import { init, use as register, type EChartsCoreOption } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 
-use([LineChart, GridComponent, TooltipComponent, SVGRenderer]);
+register([LineChart, GridComponent, TooltipComponent, SVGRenderer]);
 
 interface ChartProps {
   readonly option: EChartsCoreOption;

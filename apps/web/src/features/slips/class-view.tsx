@@ -6,7 +6,7 @@ import {
   type PaperResult,
 } from '@levee/core';
 import { Button } from '@mui/material';
-import { Suspense, useEffect, useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { away } from '../../away/away.ts';
 import type { AnswerVerdict } from '../../away/answers-job.ts';
 import { useComparison } from '../../store/comparison-store.ts';
@@ -50,7 +50,8 @@ export function ClassView({ papers }: { readonly papers: readonly Paper[] }) {
     [setting, papers, rows],
   );
   // The first class is worked at once, so that there is something to see.
-  useEffect(() => start(plan), []);
+  const first = useRef(plan);
+  useEffect(() => start(first.current), [start]);
   return (
     <div className="class-view">
       <section className="class-side" aria-label="The class">
@@ -175,15 +176,22 @@ function Outcome({ papers, outcome, runs, learners }: OutcomeProps) {
   const say = useSpeaker();
   const theme = useSettings((settings) => settings.theme);
   const [isTable, showTable] = useState(false);
-  const named = outcome.map((result, k) => {
-    const paper = papers[k]!;
-    const whereOf = (loss: Loss) => addressWords(loss.address, paper.lane.trace, say);
-    return { title: paper.title, result, nameOf: (loss: Loss) => labelOf(paper, loss), whereOf };
-  });
+  const named = useMemo(
+    () =>
+      outcome.map((result, k) => {
+        const paper = papers[k]!;
+        const whereOf = (loss: Loss) => addressWords(loss.address, paper.lane.trace, say);
+        const nameOf = (loss: Loss) => labelOf(paper, loss);
+        return { title: paper.title, result, nameOf, whereOf };
+      }),
+    [outcome, papers, say],
+  );
   const option = useMemo(() => {
+    // The tokens of the theme that is shown.
+    void theme;
     const style = getComputedStyle(document.documentElement);
     return classOption(named, learners, { token: (name) => style.getPropertyValue(name).trim() });
-  }, [outcome, learners, theme, papers, say]);
+  }, [named, learners, theme]);
   const best = [...named].sort((a, b) => b.result.right.mean - a.result.right.mean)[0]!;
   return (
     <>

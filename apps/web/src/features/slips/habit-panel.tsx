@@ -35,6 +35,15 @@ export function HabitPanel({ paper, slip, where, label, mechanism }: HabitPanelP
     return habitSheet(method, school, habitOf(address, where, lane.trace), { like: problem, seed });
   }, [method, school, slip, where, lane, problem, seed]);
   if (!sheet || sheet.items.length === 0) return null;
+  const another = () => {
+    setSeed(seed + 1);
+    tellNext(false);
+  };
+  const save = () => {
+    const all = [...sheet.items, ...(sheet.next ? [sheet.next] : [])];
+    const text = sheetMarkdown(all, { label, mechanism, say });
+    download(fileName(`sheet ${label}`, 'md'), text, 'text/markdown');
+  };
   const hidden = sheet.items.filter(({ shows }) => !shows).length;
   return (
     <section className="habit-panel" aria-label="A learner with this habit">
@@ -49,53 +58,44 @@ export function HabitPanel({ paper, slip, where, label, mechanism }: HabitPanelP
         {sheet.items.map((item) => (
           <Item key={problemText(item.problem)} item={item} say={say} />
         ))}
-        {sheet.next && (
-          <li className="next-item">
-            <span className="figures">
-              <MathText text={`${say.pointed(problemText(sheet.next.problem))} =`} />
-            </span>{' '}
-            {isToldNext ? (
-              <strong className="figures">
-                <MathText text={answerOf(sheet.next, say)} />
-              </strong>
-            ) : (
-              <button type="button" className="link" onClick={() => tellNext(true)}>
-                ? show
-              </button>
-            )}
-          </li>
-        )}
+        {sheet.next && <Next item={sheet.next} isTold={isToldNext} tell={() => tellNext(true)} />}
       </ol>
       <p className="chips">
-        <button
-          type="button"
-          className="chip"
-          onClick={() => {
-            setSeed(seed + 1);
-            tellNext(false);
-          }}
-        >
+        <button type="button" className="chip" onClick={another}>
           other numbers
         </button>
-        <button
-          type="button"
-          className="chip"
-          onClick={() =>
-            download(
-              fileName(`sheet ${label}`, 'md'),
-              sheetMarkdown([...sheet.items, ...(sheet.next ? [sheet.next] : [])], {
-                label,
-                mechanism,
-                say,
-              }),
-              'text/markdown',
-            )
-          }
-        >
+        <button type="button" className="chip" onClick={save}>
           sheet with an answer page
         </button>
       </p>
     </section>
+  );
+}
+
+interface NextProps {
+  readonly item: HabitItem;
+  readonly isTold: boolean;
+  readonly tell: () => void;
+}
+
+/** The problem whose answer is to be foretold. */
+function Next({ item, isTold, tell }: NextProps) {
+  const say = useSpeaker();
+  return (
+    <li className="next-item">
+      <span className="figures">
+        <MathText text={`${say.pointed(problemText(item.problem))} =`} />
+      </span>{' '}
+      {isTold ? (
+        <strong className="figures">
+          <MathText text={answerOf(item, say)} />
+        </strong>
+      ) : (
+        <button type="button" className="link" onClick={tell}>
+          ? show
+        </button>
+      )}
+    </li>
   );
 }
 

@@ -22,26 +22,7 @@ export function SlipTable({ rows, chosen, second, choose, say }: SlipTableProps)
   const facts = rows.length - count;
   return (
     <section className="slip-list" aria-label="Chances">
-      {facts > 0 && (
-        <p className="slip-kinds" role="group" aria-label="What goes wrong">
-          <button
-            type="button"
-            className="chip"
-            aria-pressed={kind === 'slip'}
-            onClick={() => setKind('slip')}
-          >
-            slips · {count}
-          </button>
-          <button
-            type="button"
-            className="chip"
-            aria-pressed={kind === 'fact'}
-            onClick={() => setKind('fact')}
-          >
-            facts · {facts}
-          </button>
-        </p>
-      )}
+      {facts > 0 && <Kinds kind={kind} setKind={setKind} slips={count} facts={facts} />}
       <div className="slip-scroll" tabIndex={0} role="region" aria-label="List of chances">
         <table>
           <thead>
@@ -74,6 +55,32 @@ export function SlipTable({ rows, chosen, second, choose, say }: SlipTableProps)
         {twins(rows, say)}
       </p>
     </section>
+  );
+}
+
+interface KindsProps {
+  readonly kind: SlipRow['kind'];
+  readonly setKind: (kind: SlipRow['kind']) => void;
+  readonly slips: number;
+  readonly facts: number;
+}
+
+/** Whether slips of the method are listed, or facts that are taken for other numbers. */
+function Kinds({ kind, setKind, slips, facts }: KindsProps) {
+  return (
+    <p className="slip-kinds" role="group" aria-label="What goes wrong">
+      {(['slip', 'fact'] as const).map((one) => (
+        <button
+          key={one}
+          type="button"
+          className="chip"
+          aria-pressed={kind === one}
+          onClick={() => setKind(one)}
+        >
+          {one === 'slip' ? `slips · ${slips}` : `facts · ${facts}`}
+        </button>
+      ))}
+    </p>
   );
 }
 

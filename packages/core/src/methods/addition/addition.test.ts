@@ -219,6 +219,9 @@ describe('slips in sums', () => {
     [
       'column-addition',
       [
+        'all-figures-added@1 36',
+        'carries-as-eleven@1 1864',
+        'carry-to-the-right@1 7515',
         'carry-the-ones@1 891',
         'carry-the-ones@2 1314',
         'whole-total-in-place@1 8514',
@@ -247,6 +250,8 @@ describe('slips in sums', () => {
       'scratch-addition',
       [
         'miss-scratch@1 854',
+        'keep-full-total@1 874',
+        'keep-full-total@2 964',
         'forget-scratches@1 854',
         'miss-scratch@2 764',
         'forget-scratches@2 764',

@@ -1,7 +1,7 @@
-import { where } from '../../account/chance.ts';
+import { where, type Where } from '../../account/chance.ts';
 import type { Mark, School } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
-import { digitAt, numeralText } from '../../exact/numeral.ts';
+import { digitAt, numeralText, type Numeral } from '../../exact/numeral.ts';
 import { factOf, lineSlip, productSlip, productTotal, shiftOf, zerosFrom } from './column-slips.ts';
 import { columnPhrases } from './column-words.ts';
 import { lineText, type TwoFactors } from './two-factors.ts';
@@ -152,22 +152,15 @@ function productRow(
     const used = factOf(product, slip);
     const fact = used ? scribe.fact(used, where('cell', i, j)) : 0;
     const total = productTotal(product, slip, fact);
-    const whole =
-      !isLast &&
-      scribe.slip('whole-product-in-place', total >= base && slip === '', {
-        at: where('line', j, i),
-        ahead: zerosFrom(top, i + 1) + 1,
-      });
+    const mayWhole = !isLast && total >= base && slip === '';
+    const whole = writesWhole(scribe, top, mayWhole, where('line', j, i));
     // A carry that jumps over a zero stays as it is, and joins the next figure.
     const goesOn: Mark | null = slip === 'carry-over-zero' ? carry : null;
     const keep: number = isLast || whole ? 0 : Math.floor(total / base);
     const place = i + offset;
-    const writes: Writing[] = writtenFigures(total, isLast || whole, base).map((count, k) => ({
-      role,
-      count,
-      place: place + k,
-      spot: lineSpot(j, place + k),
-    }));
+    const writes: Writing[] = writtenFigures(total, isLast || whole, base).map((count, k) =>
+      figureWriting(role, count, j, place + k),
+    );
     if (keep > 0) writes.push(carryWriting(keep, j, i + 1, place + 1, school));
     const spent: Mark | null = goesOn ? null : carry;
     const marks = scribe.step({
@@ -190,6 +183,17 @@ function productRow(
     figures.push(...marks.filter((mark) => mark.role === role));
   }
   return { marks: figures, carries };
+}
+
+/** Whether both figures of a product are written in one place; asked for at every product but the last. */
+function writesWhole(scribe: Scribe, top: Numeral, may: boolean, at: Where): boolean {
+  const [, i = 0] = at.at;
+  if (i === top.digits.length - 1) return false;
+  return scribe.slip('whole-product-in-place', may, { at, ahead: zerosFrom(top, i + 1) + 1 });
+}
+
+function figureWriting(role: Writing['role'], count: number, j: number, place: number): Writing {
+  return { role, count, place, spot: lineSpot(j, place) };
 }
 
 /** One figure, or all figures of the total when it is written whole, ones first. */

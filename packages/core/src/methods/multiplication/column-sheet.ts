@@ -18,17 +18,15 @@ export function columnSheet(trace: Trace): Sheet {
   const besideOf = (row: number) => carriesBeside.filter((mark) => mark.spot.row === row);
   const sumCarries = marksIn(trace, 'sum-carry').length > 0;
   const carriesUnderSum = trace.school['carries'] === 'below';
-  const lineY: number[] = [];
-  const belowY: number[] = [];
-  let y = sumCarries && !carriesUnderSum ? 3 : 2;
-  bottom.digits.forEach((_, j) => {
-    // A row of zeros that is left out has no line of its own.
-    lineY[j] = y;
-    if (!written.includes(j)) return;
-    y++;
-    if (carriesBelow.includes(j)) belowY[j] = y++;
+  const first = sumCarries && !carriesUnderSum ? 3 : 2;
+  const {
+    lineY,
+    belowY,
+    y: sumRule,
+  } = linesDown(bottom.digits.length, first, {
+    written,
+    carriesBelow,
   });
-  const sumRule = y;
   const single = written.length === 1;
   const heading = Math.max(top.digits.length, bottom.digits.length) + 1;
   const width = widest(trace, heading);
@@ -70,6 +68,25 @@ export function columnSheet(trace: Trace): Sheet {
     const text = `${isTrue ? '' : 'for '}${lineText(top, bottom, j)}`;
     return { x: 1.4 + beside, y: at, text, marks: group?.marks ?? [] };
   }
+}
+
+/** How far down every line stands, and the carries below it; and what stands under them all. */
+function linesDown(
+  count: number,
+  first: number,
+  { written, carriesBelow }: Readonly<Record<'written' | 'carriesBelow', readonly number[]>>,
+) {
+  const lineY: number[] = [];
+  const belowY: number[] = [];
+  let y = first;
+  for (let j = 0; j < count; j++) {
+    // A row of zeros that is left out has no line of its own.
+    lineY[j] = y;
+    if (!written.includes(j)) continue;
+    y++;
+    if (carriesBelow.includes(j)) belowY[j] = y++;
+  }
+  return { lineY, belowY, y };
 }
 
 /** The rows that hold any of these marks, first row first. */

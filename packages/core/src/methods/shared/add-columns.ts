@@ -103,6 +103,35 @@ export interface ColumnSum {
   readonly maySlip?: boolean;
 }
 
+interface Joining {
+  readonly place: number;
+  readonly carried: number;
+  /** What was carried one column before. */
+  readonly before: number;
+  readonly maySlip: boolean | undefined;
+}
+
+/** What a column's figures and its carry are taken to make. */
+function joinedFigures(
+  scribe: Scribe,
+  here: readonly Addend[],
+  { place, carried, before, maySlip }: Joining,
+) {
+  const at = where('place', place);
+  const lostCarry = scribe.slip(FORGET_SUM_CARRY.id, carried > 0, {
+    at,
+    features: [...carryFeatures(carried), ...columnFeatures(here)],
+  });
+  const eleven = maySlip === true && carried === 1 && before === 1 && !lostCarry;
+  const isEleven = scribe.slip('carries-as-eleven', eleven, { at });
+  const kept = lostCarry ? 0 : isEleven ? scribe.base + 1 : carried;
+  const summands = here.map(({ count }) => count).concat(kept > 0 ? kept : []);
+  const due: number = summands.reduce((all, count) => all + count, 0);
+  const fact = { sign: '+', of: summands, due } as const;
+  const total = summands.length > 1 ? scribe.fact(fact, at) : due;
+  return { lostCarry, kept, due, total };
+}
+
 /** The next column that writes more than a zero, once the total of one has been written whole and carries nothing on. */
 function nextWritten(
   columns: readonly (readonly Addend[] | undefined)[],
@@ -206,17 +235,8 @@ export function addColumns(scribe: Scribe, sum: ColumnSum): readonly AddedColumn
       added.push(leftOut(scribe, columns, place));
       break;
     }
-    const lostCarry = scribe.slip(FORGET_SUM_CARRY.id, carried > 0, {
-      at: where('place', place),
-      features: [...carryFeatures(carried), ...columnFeatures(here)],
-    });
-    const eleven = sum.maySlip === true && carried === 1 && before === 1 && !lostCarry;
-    const isEleven = scribe.slip('carries-as-eleven', eleven, { at: where('place', place) });
-    const kept = lostCarry ? 0 : isEleven ? scribe.base + 1 : carried;
-    const summands = here.map(({ count }) => count).concat(kept > 0 ? kept : []);
-    const due: number = summands.reduce((all, count) => all + count, 0);
-    const fact = { sign: '+', of: summands, due } as const;
-    const total = summands.length > 1 ? scribe.fact(fact, where('place', place)) : due;
+    const joined = joinedFigures(scribe, here, { place, carried, before, maySlip: sum.maySlip });
+    const { lostCarry, kept, due, total } = joined;
     const parts = here.length + (kept > 0 ? 1 : 0);
     const column = { total, place, last, parts };
     const slip = sum.maySlip ? totalSlip(scribe, column) : '';
@@ -234,14 +254,10 @@ export function addColumns(scribe: Scribe, sum: ColumnSum): readonly AddedColumn
       phase: { kind: 'sum' },
       takes: carry ? [...entries, carry] : entries,
       strikes: carry && sum.strikes ? [carry] : [],
-      writes: columnWrites(
-        figures,
-        place + shift,
-        keep > 0 ? carryOf(keep, place + 1, sum.carryMedium) : null,
-      ),
+      writes: columnWrites(figures, place + shift, carryOf(keep, place + 1, sum.carryMedium)),
       phrase: sumPhrases.phrase('sum.column', {
         figures: here.map(({ count }) => count.toString(scribe.base).toUpperCase()),
-        carried: isEleven ? kept : carried,
+        carried: lostCarry ? carried : kept,
         due,
         total,
         place,
@@ -286,7 +302,8 @@ export function answerOf(columns: readonly AddedColumn[]): readonly Mark[] {
   return columns.flatMap(({ marks }) => marks.filter((mark) => mark.role === 'answer'));
 }
 
-function carryOf(count: number, place: number, medium: 'paper' | 'head') {
+function carryOf(count: number, place: number, medium: 'paper' | 'head'): Writing | null {
+  if (count === 0) return null;
   return { role: 'carry' as const, count, place, spot: carrySpot(place), medium };
 }
 

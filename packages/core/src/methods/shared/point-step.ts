@@ -10,7 +10,7 @@ import type {
 } from '../../account/account.ts';
 import { addressText, where, withEnds } from '../../account/chance.ts';
 import type { SlipAt } from '../../account/scribe.ts';
-import { Exact } from '../../exact/exact.ts';
+import { type Exact } from '../../exact/exact.ts';
 import { numeralValue, placeValue, pointedText } from '../../exact/numeral.ts';
 import { definePhrases, fixed, type Wording } from '../../phrases/phrasebook.ts';
 import type { Problem } from '../../problem/problem.ts';
