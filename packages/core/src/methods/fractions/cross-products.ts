@@ -1,7 +1,9 @@
+import { where } from '../../account/chance.ts';
 import type { School, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import { problemSign, type Problem } from '../../problem/problem.ts';
 import type { Sheet, SheetLink } from '../../sheet/sheet.ts';
+import { slipOf } from '../../slips/catalogue.ts';
 import { defineMethod } from '../method.ts';
 import { Exact } from '../../exact/exact.ts';
 import { fracText, type Frac } from './fraction.ts';
@@ -17,7 +19,8 @@ import {
   type Place,
 } from './fraction-work.ts';
 import { fractionPhrases } from './fraction-words.ts';
-import { FORM, SIMPLIFY, TOPS_AND_BOTTOMS } from './schools.ts';
+import { TIDYING_SLIPS } from './fraction-slips.ts';
+import { FORM, SIMPLIFY, TOPS_AND_BOTTOMS, TURNING_SLIPS } from './schools.ts';
 import { tidyUp } from './tidy.ts';
 
 const { phrase } = fractionPhrases;
@@ -40,7 +43,7 @@ export const crossProducts = defineMethod({
   direction: 'across, across, below; then the form of the answer',
   freeOrder: false,
   schools: [SIMPLIFY, FORM],
-  slips: [TOPS_AND_BOTTOMS],
+  slips: [TOPS_AND_BOTTOMS, slipOf('cross-own-bottom'), ...TIDYING_SLIPS, ...TURNING_SLIPS],
   phrases: fractionPhrases.book,
   accepts: acceptsFractions('no wholes'),
   work,
@@ -90,7 +93,10 @@ function crossed(
     [right, left.frac.bottom, 1],
   ] as const;
   const crossedParts = products.map(([part, other, column]): Counted => {
-    const made: Frac = { top: part.frac.top * other, bottom };
+    const may = part.frac.top !== 0n && part.frac.bottom !== other;
+    const at = where('operand', part.operand);
+    const own = scribe.slip('cross-own-bottom', may, { at });
+    const made: Frac = { top: part.frac.top * (own ? part.frac.bottom : other), bottom };
     const worth = Exact.of(made.top * part.sign, bottom);
     const [entry] = scribe.step({
       law: 'scale-both',
@@ -107,6 +113,7 @@ function crossed(
         bottom: `${part.frac.bottom}`,
         other: `${other}`,
         product: `${made.top}`,
+        own,
       }),
     });
     scribe.group(

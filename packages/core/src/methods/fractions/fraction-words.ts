@@ -31,22 +31,48 @@ type RenameValues = {
   readonly bottom: string;
   readonly by: string;
   readonly to: string;
+  /** The factor of the other fraction. */
+  readonly otherBy: string;
   readonly slip: string;
 };
 
+/** What is done to the numerator in renaming, in figures. */
+function renamedTop({ top, bottom, by, to, otherBy, slip }: RenameValues, times: string): string {
+  switch (slip) {
+    case 'bottom-only':
+      return `the ${top} stays`;
+    case 'by-other-factor':
+      return `${top} ${times} ${otherBy} = ${to}`;
+    case 'top-by-bottom':
+      return `${top} ${times} ${bottom} = ${to}`;
+    default:
+      return `${top} ${times} ${by} = ${to}`;
+  }
+}
+
 const rename: Wording<RenameValues> = {
-  digit: ({ top, bottom, by, to, slip }, say) => {
+  digit: (values, say) => {
+    const { top, bottom, by, to, slip } = values;
     const common = big(bottom) * big(by);
     const made = fracText({ top: big(to), bottom: common });
-    return slip === ''
-      ? `${top} ${say.times} ${by} = ${to}, ${bottom} ${say.times} ${by} = ${common}: **${made}**.`
-      : `${bottom} ${say.times} ${by} = ${common}, and the ${top} stays: **${made}**.`;
+    const above = renamedTop(values, say.times);
+    const below = `${bottom} ${say.times} ${by} = ${common}`;
+    if (slip === 'same-added-above-and-below') {
+      const more = common - big(bottom);
+      return `${top} + ${more} = ${to}, ${bottom} + ${more} = ${common}: **${made}**.`;
+    }
+    return slip === 'bottom-only'
+      ? `${below}, and ${above}: **${made}**.`
+      : `${above}, ${below}: **${made}**.`;
   },
   value: ({ top, bottom, by, to, slip }) => {
     const common = big(bottom) * big(by);
     const made = `**${partsSaid(big(to), common)}**`;
     const [count, whole] = [big(top), big(bottom)];
     const is = magnitude(count) === 1n ? 'is' : 'are';
+    if (slip !== '' && slip !== 'bottom-only') {
+      return `${partsSaid(count, whole)} ${is} written as ${made}, which is another amount.`;
+    }
     if (slip !== '') {
       return `${partsSaid(count, whole)} ${is} written as ${made}, though each was cut into ${by} and none was counted anew.`;
     }
@@ -59,12 +85,20 @@ type CrossValues = {
   readonly bottom: string;
   readonly other: string;
   readonly product: string;
+  /** Whether the numerator is multiplied by its own denominator. */
+  readonly own: boolean;
 };
 
 const cross: Wording<CrossValues> = {
-  digit: ({ top, other, product }, say) => `Across: ${top} ${say.times} ${other} = **${product}**.`,
-  value: ({ top, bottom, other, product }, say) => {
+  digit: ({ top, bottom, other, product, own }, say) =>
+    own
+      ? `Not across: ${top} ${say.times} ${bottom} = **${product}**.`
+      : `Across: ${top} ${say.times} ${other} = **${product}**.`,
+  value: ({ top, bottom, other, product, own }, say) => {
     const common = big(bottom) * big(other);
+    if (own) {
+      return `${partsSaid(big(top), big(bottom))} taken as often as its own denominator says: **${partsSaid(big(product), common)}**.`;
+    }
     return `${partsSaid(big(top), big(bottom))} counted in parts of both denominators, ${bottom} ${say.times} ${other} = ${common} to the whole: **${partsSaid(big(product), common)}**.`;
   },
 };
@@ -83,24 +117,56 @@ type CombineValues = {
   readonly bottom: string;
   readonly made: string;
   readonly difference: boolean;
+  /** Whether the smaller is taken from the larger, the wrong way round. */
+  readonly turned: boolean;
 };
 
 const combine: Wording<CombineValues> = {
-  digit: ({ tops, bottom, made, difference }) =>
+  digit: ({ tops, bottom, made, difference, turned }) =>
     tops.length === 1
       ? `Parts: **${fracText({ top: big(made), bottom: big(bottom) })}**.`
-      : `${tops.join(difference ? ' − ' : ' + ')} = ${made.replace('-', '−')}: **${fracText({ top: big(made), bottom: big(bottom) })}**.`,
-  value: ({ tops, bottom, made, difference }, say) => {
+      : `${tops.join(difference ? ' − ' : ' + ')} = ${made.replace('-', '−')}: **${fracText({ top: big(made), bottom: big(bottom) })}**${turned ? ', the smaller from the larger' : ''}.`,
+  value: ({ tops, bottom, made, difference, turned }, say) => {
     const all = tops.map((top) => partsSaid(big(top), big(bottom)));
     const result = `**${partsSaid(big(made), big(bottom))}**`;
     if (all.length === 1) return `The parts are ${result}.`;
     if (difference && big(made) === 0n) {
       return `${say.opening(say.minus(all[0]!, all[1]!))}: **nothing** is left.`;
     }
+    if (turned)
+      return `${all[1]} are fewer than ${all[0]}, but they are taken from them: ${result}.`;
     return difference
       ? `${say.opening(say.minus(all[0]!, all[1]!))}: ${result}.`
       : `${say.opening(say.list(all))} are ${result}.`;
   },
+};
+
+type LargerValues = { readonly bottom: string; readonly made: string };
+
+const largerBottom: Wording<LargerValues> = {
+  digit: ({ bottom, made }) => `Over the larger denominator, ${bottom}, as they are: **${made}**.`,
+  value: ({ bottom, made }) =>
+    `All are counted as ${partsNamed(big(bottom))}, whatever they were: **${made}**.`,
+};
+
+type SlippedTidyValues = { readonly slip: string; readonly from: string; readonly made: string };
+
+/** A result that is not brought to lowest terms as it should be. */
+const slippedTidy: Wording<SlippedTidyValues> = {
+  digit: ({ slip, from, made }) =>
+    slip === 'unreduced'
+      ? `${from} is left as it is.`
+      : `${TIDY_WORDS[slip] ?? ''} of ${from}: **${made}**.`,
+  value: ({ slip, from, made }) =>
+    slip === 'unreduced'
+      ? `The amount is right, and ${from} is not brought to lowest terms.`
+      : `${from} is taken for **${made}**, which is another amount.`,
+};
+
+const TIDY_WORDS: Readonly<Record<string, string>> = {
+  'one-number-reduced': 'Only the numerator is divided',
+  'unlike-factors-reduced': 'Both numbers, by unlike factors,',
+  'figures-struck': 'A figure that stands above and below is struck',
 };
 
 type TopsBottomsValues = { readonly made: string };
@@ -144,6 +210,9 @@ type OpenValues = {
 const open: Wording<OpenValues> = {
   digit: ({ opened, top, bottom, stays, made, needed, slip }, say) => {
     const short = `${top} is less than ${needed}`;
+    if (slip === 'one-before-numerator') {
+      return `${short}: a 1 is put before the ${top}, **${made}**; ${stays} ${stays === '1' ? 'stays' : 'stay'}.`;
+    }
     const parts = big(opened) * (slip === 'whole-as-ten' ? 10n : big(bottom));
     const kept = slip === 'whole-kept' ? `, but ${stays} stays` : `; ${stays} stays`;
     return `${short}: ${say.ungroup} ${opened} as ${parts}/${bottom}${kept}, and ${top} + ${parts} = **${made}**.`;
@@ -152,6 +221,9 @@ const open: Wording<OpenValues> = {
     const b = big(bottom);
     const verb = big(top) === 1n ? 'is' : 'are';
     const fewer = `${partsSaid(big(top), b)} ${verb} fewer than ${partsSaid(big(needed), b)}`;
+    if (slip === 'one-before-numerator') {
+      return `${fewer}: ${opened === '1' ? 'the opened whole is' : 'the opened wholes are'} written as a 1 before them, **${partsSaid(big(made), b)}**.`;
+    }
     const gives = big(opened) * (slip === 'whole-as-ten' ? 10n : b);
     const left = `${stays} ${stays === '1' ? 'whole stays' : 'wholes stay'}`;
     const act = opened === '1' ? '1 whole is opened' : `${opened} wholes are opened`;
@@ -226,19 +298,27 @@ type FormValues = {
   readonly rest: string;
   readonly others: string;
   readonly answer: string;
+  readonly slip: string;
 };
 
 const form: Wording<FormValues> = {
-  digit: ({ top, bottom, whole, rest, others, answer }) => {
+  digit: ({ top, bottom, whole, rest, others, answer, slip }) => {
     const division = `${top} ÷ ${bottom} = ${whole}${rest === '0' ? '' : ` r ${rest}`}`.replaceAll(
       '-',
       '−',
     );
+    if (slip !== '') return `${division}, written as **${answer}**.`;
     return others === '0'
       ? `${division}: **${answer}**.`
       : `${division}, and ${others}: **${answer}**.`;
   },
-  value: ({ bottom, whole, rest, others, answer }) => {
+  value: ({ bottom, whole, rest, others, answer, slip }) => {
+    if (slip === 'whole-forgotten') return `Only the part is written: **${answer}**.`;
+    if (slip === 'whole-lost-turning-back') {
+      return `Only what is over is written, **${answer}**; the ${whole === '1' ? 'whole is' : 'wholes are'} lost.`;
+    }
+    if (slip !== '')
+      return `The wholes are written as parts and what is over as wholes: **${answer}**.`;
     const [b, w] = [big(bottom), magnitude(big(whole))];
     const beside = others === '0' ? '' : ` and ${others} ${others === '1' ? 'whole' : 'wholes'}`;
     if (b === 1n) return `${w} ${w === 1n ? 'whole' : 'wholes'}${beside}: **${answer}**.`;
@@ -250,12 +330,21 @@ const form: Wording<FormValues> = {
   },
 };
 
-type AnswerValues = { readonly whole: string; readonly part: string; readonly answer: string };
+type AnswerValues = {
+  readonly whole: string;
+  readonly part: string;
+  readonly answer: string;
+  /** Whether the wholes are forgotten. */
+  readonly forgotten: boolean;
+};
 
 const together: Wording<AnswerValues> = {
-  digit: ({ answer }) => `Wholes and part: **${answer}**.`,
-  value: ({ whole, part, answer }) =>
-    `${whole} ${whole === '1' ? 'whole' : 'wholes'} and ${part} are **${answer}**.`,
+  digit: ({ answer, forgotten }) =>
+    forgotten ? `Only the part is written: **${answer}**.` : `Wholes and part: **${answer}**.`,
+  value: ({ whole, part, answer, forgotten }) =>
+    forgotten
+      ? `${part} is handed in, and the ${whole} ${whole === '1' ? 'whole is' : 'wholes are'} forgotten.`
+      : `${whole} ${whole === '1' ? 'whole' : 'wholes'} and ${part} are **${answer}**.`,
 };
 
 type NamedValues = { readonly name: string };
@@ -273,6 +362,8 @@ export const fractionPhrases = definePhrases({
   'fraction.bottoms': bottoms,
   'fraction.combine': combine,
   'fraction.tops-and-bottoms': topsAndBottoms,
+  'fraction.larger-bottom': largerBottom,
+  'fraction.slipped-tidy': slippedTidy,
   'fraction.wholes': wholes,
   'fraction.open': open,
   'fraction.improper': improper,

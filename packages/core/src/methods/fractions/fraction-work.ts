@@ -13,7 +13,8 @@ import { primesOf } from '../shared/primes.ts';
 import { kindRefused } from '../shared/sums.ts';
 import { divisorsOf, fracText, magnitude, worthOf, type Frac } from './fraction.ts';
 import { fractionPhrases } from './fraction-words.ts';
-import { BOTTOM_ONLY, TOPS_AND_BOTTOMS } from './schools.ts';
+import { renamed as renamedAs } from './fraction-slips.ts';
+import { TOPS_AND_BOTTOMS } from './schools.ts';
 
 const { phrase } = fractionPhrases;
 
@@ -185,15 +186,17 @@ export function renameAll(
     const { frac, sign, operand, entry } = part;
     if (frac.bottom === common) return part;
     const by = common / frac.bottom;
-    const wrong = scribe.slip(BOTTOM_ONLY.id, frac.top !== 0n, { at: where('operand', operand) });
-    const made: Frac = { top: wrong ? frac.top : frac.top * by, bottom: common };
+    const [other] = parts.length === 2 ? parts.filter((one) => one !== part) : [];
+    const otherBy = other ? common / other.frac.bottom : null;
+    const of = { frac, common, by, otherBy, operand };
+    const { slip, made, beside } = renamedAs(scribe, of);
     const worth = worthOf({ ...made, top: made.top * sign });
     const [, renamed] = scribe.step({
       law: 'scale-both',
       phase: { kind: 'rename' },
       takes: [entry],
       writes: [
-        sideNumber(`×${by}/×${by}`, at.factor(operand)),
+        sideNumber(beside, at.factor(operand)),
         writing('renamed fraction', fracText(made), worth, at.renamed(operand)),
       ],
       phrase: phrase('fraction.rename', {
@@ -201,32 +204,37 @@ export function renameAll(
         bottom: `${frac.bottom}`,
         by: `${by}`,
         to: `${made.top}`,
-        slip: wrong ? BOTTOM_ONLY.id : '',
+        otherBy: `${otherBy ?? 1n}`,
+        slip,
       }),
     });
     return { ...part, entry: renamed!, frac: made };
   });
 }
 
-/** Puts like parts together and names what they make. */
+/** Puts like parts together and names what they make; turned, the smaller is taken from the larger. */
 export function combineParts(
   scribe: Scribe,
   parts: readonly Counted[],
   at: Place,
+  turned = false,
 ): { readonly entry: Mark; readonly frac: Frac } {
   const { bottom } = parts[0]!.frac;
-  const top = parts.reduce((so, { frac, sign }) => so + frac.top * sign, 0n);
+  const sum = parts.reduce((so, { frac, sign }) => so + frac.top * sign, 0n);
+  const top = turned ? -sum : sum;
   const frac: Frac = { top, bottom };
-  const worth = Exact.sum(parts.map(({ entry }) => entry.worth));
+  const all = Exact.sum(parts.map(({ entry }) => entry.worth));
+  const worth = turned ? all.negate() : all;
   const [entry] = scribe.step({
     law: 'evaluate',
     phase: { kind: 'combine' },
     takes: parts.map((part) => part.entry),
     writes: [writing('subtotal', fracText(frac), worth, at)],
     phrase: phrase('fraction.combine', {
-      tops: parts.map((part) => `${part.frac.top}`),
+      tops: (turned ? [...parts].reverse() : parts).map((part) => `${part.frac.top}`),
       bottom: `${bottom}`,
       made: `${top}`,
+      turned,
       difference: parts.some(({ sign }) => sign < 0n),
     }),
   });
@@ -307,4 +315,25 @@ function remaindersOf(top: bigint, bottom: bigint): string {
     [a, b] = [b, a % b];
   }
   return lines.join(', ');
+}
+
+/** The slip of taking the larger denominator and putting the numerators together as they are; null when it is not made. */
+export function largerBottom(
+  scribe: Scribe,
+  parts: readonly Counted[],
+  at: Place,
+): { readonly entry: Mark; readonly frac: Frac } | null {
+  const bottom = parts.reduce((most, { frac }) => (frac.bottom > most ? frac.bottom : most), 1n);
+  const frac = { top: parts.reduce((so, one) => so + one.frac.top * one.sign, 0n), bottom };
+  const worth = Exact.sum(parts.map(({ entry }) => entry.worth));
+  const may = !worthOf(frac).equals(worth);
+  if (!scribe.slip('larger-bottom-taken', may, { at: where('answer', 0) })) return null;
+  const [entry] = scribe.step({
+    law: 'evaluate',
+    phase: { kind: 'combine' },
+    takes: parts.map((part) => part.entry),
+    writes: [writing('subtotal', fracText(frac), worthOf(frac), at)],
+    phrase: phrase('fraction.larger-bottom', { bottom: `${bottom}`, made: fracText(frac) }),
+  });
+  return { entry: entry!, frac };
 }

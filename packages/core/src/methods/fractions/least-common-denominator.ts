@@ -1,20 +1,24 @@
+import { where } from '../../account/chance.ts';
 import type { School, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import { problemSign, type Problem } from '../../problem/problem.ts';
 import type { Sheet } from '../../sheet/sheet.ts';
+import { slipOf } from '../../slips/catalogue.ts';
 import { defineMethod } from '../method.ts';
 import { tableSheet, type TableSign } from './fraction-sheet.ts';
 import {
   acceptsFractions,
   combineParts,
   findCommon,
+  largerBottom,
   openOperands,
   renameAll,
   topsAndBottoms,
   type Counted,
 } from './fraction-work.ts';
 import { fractionPhrases } from './fraction-words.ts';
-import { BOTTOM_ONLY, FIND, FORM, SIMPLIFY, TOPS_AND_BOTTOMS } from './schools.ts';
+import { RENAMING_SLIPS, TIDYING_SLIPS } from './fraction-slips.ts';
+import { FIND, FORM, SIMPLIFY, TOPS_AND_BOTTOMS, TURNING_SLIPS } from './schools.ts';
 import { tidyUp } from './tidy.ts';
 
 /** Rows of the paper. */
@@ -34,7 +38,14 @@ export const leastCommonDenominator = defineMethod({
   direction: 'denominators first, then numerators, then the form of the answer',
   freeOrder: false,
   schools: [FIND, SIMPLIFY, FORM],
-  slips: [TOPS_AND_BOTTOMS, BOTTOM_ONLY],
+  slips: [
+    TOPS_AND_BOTTOMS,
+    slipOf('larger-bottom-taken'),
+    slipOf('like-bottoms-multiplied'),
+    ...RENAMING_SLIPS,
+    ...TIDYING_SLIPS,
+    ...TURNING_SLIPS,
+  ],
   phrases: fractionPhrases.book,
   accepts: acceptsFractions('no wholes'),
   work,
@@ -51,7 +62,8 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   }));
   const unlike = new Set(parts.map(({ frac }) => frac.bottom)).size > 1;
   const wrong = unlike ? topsAndBottoms(scribe, parts, [RESULT, 0], parts.length - 1) : null;
-  const made = wrong ?? throughCommon(scribe, parts, school);
+  const larger = unlike && !wrong ? largerBottom(scribe, parts, [RESULT, 0]) : null;
+  const made = wrong ?? larger ?? throughCommon(scribe, parts, school);
   return tidyUp(scribe, { ...made, whole: null }, school, TIDY);
 }
 
@@ -61,7 +73,10 @@ function throughCommon(scribe: Scribe, parts: readonly Counted[], school: School
     list: (k) => [LISTS, k],
     common: [LISTS, parts.length],
   });
-  const renamed = renameAll(scribe, parts, common, {
+  const [bottom = 1n] = bottoms;
+  const isAlike = parts.length === 2 && bottoms.every((one) => one === bottom) && bottom > 1n;
+  const multiplied = scribe.slip('like-bottoms-multiplied', isAlike, { at: where('answer', 0) });
+  const renamed = renameAll(scribe, parts, multiplied ? bottom * bottom : common, {
     factor: (k) => [FACTORS, k],
     renamed: (k) => [RENAMED, k],
   });

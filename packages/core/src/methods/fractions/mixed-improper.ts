@@ -18,7 +18,8 @@ import {
   type Operand,
 } from './fraction-work.ts';
 import { fractionPhrases } from './fraction-words.ts';
-import { ADDED_WHOLE, BOTTOM_ONLY, FIND, SIMPLIFY } from './schools.ts';
+import { RENAMING_SLIPS, TIDYING_SLIPS } from './fraction-slips.ts';
+import { ADDED_WHOLE, FIND, SIMPLIFY, TURNING_SLIPS } from './schools.ts';
 import { tidyUp } from './tidy.ts';
 
 const { phrase } = fractionPhrases;
@@ -40,7 +41,7 @@ export const mixedImproper = defineMethod({
   direction: 'all numbers into parts, then the parts, then back into wholes',
   freeOrder: false,
   schools: [FIND, SIMPLIFY],
-  slips: [ADDED_WHOLE, BOTTOM_ONLY],
+  slips: [ADDED_WHOLE, ...RENAMING_SLIPS, ...TIDYING_SLIPS, ...TURNING_SLIPS],
   phrases: fractionPhrases.book,
   accepts: acceptsFractions('some wholes'),
   work,

@@ -4,6 +4,7 @@ import type { Scribe } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
 import { problemSign, type Problem } from '../../problem/problem.ts';
 import type { Sheet } from '../../sheet/sheet.ts';
+import { slipOf } from '../../slips/catalogue.ts';
 import { defineMethod } from '../method.ts';
 import { fracText, worthOf, type Frac } from './fraction.ts';
 import { tableSheet, type TableSign } from './fraction-sheet.ts';
@@ -18,7 +19,8 @@ import {
   type Operand,
 } from './fraction-work.ts';
 import { fractionPhrases } from './fraction-words.ts';
-import { BOTTOM_ONLY, FIND, SIMPLIFY, WHOLE_AS_TEN, WHOLE_KEPT } from './schools.ts';
+import { RENAMING_SLIPS, TIDYING_SLIPS } from './fraction-slips.ts';
+import { FIND, SIMPLIFY, WHOLE_AS_TEN, WHOLE_KEPT } from './schools.ts';
 import { tidyUp } from './tidy.ts';
 
 const { phrase } = fractionPhrases;
@@ -39,7 +41,15 @@ export const mixedSeparate = defineMethod({
   direction: 'the fractions first, then the wholes, then both together',
   freeOrder: false,
   schools: [FIND, SIMPLIFY],
-  slips: [BOTTOM_ONLY, WHOLE_AS_TEN, WHOLE_KEPT],
+  slips: [
+    ...RENAMING_SLIPS,
+    slipOf('part-smaller-from-larger'),
+    WHOLE_AS_TEN,
+    slipOf('one-before-numerator'),
+    WHOLE_KEPT,
+    ...TIDYING_SLIPS,
+    slipOf('whole-forgotten'),
+  ],
   phrases: fractionPhrases.book,
   accepts: acceptsFractions('some wholes', false),
   work,
@@ -66,7 +76,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   });
   const below = operands.length;
   const ready = opened(scribe, operands, renamed, common);
-  const parts = combineParts(scribe, ready.parts, [below, ready.columns[1]]);
+  const parts = combineParts(scribe, ready.parts, [below, ready.columns[1]], ready.turned);
   const whole = combineWholes(scribe, ready.wholes, [below, ready.columns[0]]);
   return tidyUp(scribe, { ...parts, whole }, { ...school, answer: 'mixed' }, below + 1);
 }
@@ -82,6 +92,8 @@ interface Ready {
   readonly wholes: readonly WholeCount[];
   /** The columns of the results: wholes and parts. */
   readonly columns: readonly [number, number];
+  /** Whether the smaller part is taken from the larger. */
+  readonly turned: boolean;
 }
 
 /** Opens a whole of the first number where its parts are fewer than those taken away. */
@@ -100,13 +112,21 @@ function opened(
   const [from] = wholes;
   const isDifference = operands.some(({ sign }) => sign < 0n);
   if (!isDifference || top >= taken || !from || from.sign < 0n || from.count === 0n) {
-    return { parts, wholes, columns: [WHOLES, parts.length > 0 ? RENAMED : PARTS] };
+    const columns = [WHOLES, parts.length > 0 ? RENAMED : PARTS] as const;
+    return { parts, wholes, columns, turned: false };
   }
+  const mayTurn = parts.length === 2;
+  const turned = scribe.slip('part-smaller-from-larger', mayTurn, { at: where('answer', 0) });
+  if (turned) return { parts, wholes, columns: [WHOLES, RENAMED], turned };
   const needed = (taken - top + common - 1n) / common;
   const count = needed > from.count ? from.count : needed;
   const asTen = scribe.slip(WHOLE_AS_TEN.id, common !== 10n, { at: where('operand', 0) });
   const kept = scribe.slip(WHOLE_KEPT.id, !asTen, { at: where('operand', 0) });
-  const made: Frac = { top: top + count * (asTen ? 10n : common), bottom: common };
+  const inFront = BigInt(`1${top}`);
+  const mayFront = top > 0n && inFront !== top + count * common && !asTen && !kept;
+  const isFront = scribe.slip('one-before-numerator', mayFront, { at: where('operand', 0) });
+  const opened10 = count * (asTen ? 10n : common);
+  const made: Frac = { top: isFront ? inFront : top + opened10, bottom: common };
   const stays = kept ? from.count : from.count - count;
   const takes = first ? [from.entry, first.entry] : [from.entry];
   const [whole, part] = scribe.step({
@@ -125,7 +145,7 @@ function opened(
       stays: `${stays}`,
       made: `${made.top}`,
       needed: `${taken}`,
-      slip: asTen ? WHOLE_AS_TEN.id : kept ? WHOLE_KEPT.id : '',
+      slip: asTen ? WHOLE_AS_TEN.id : kept ? WHOLE_KEPT.id : isFront ? 'one-before-numerator' : '',
     }),
   });
   const others = parts.filter((one) => one !== first);
@@ -133,6 +153,7 @@ function opened(
     parts: [{ entry: part!, frac: made, sign: 1n, operand: 0 }, ...others],
     wholes: [{ entry: whole!, count: stays, sign: 1n }, ...wholes.slice(1)],
     columns: [OPENED, OPENED_PARTS],
+    turned: false,
   };
 }
 

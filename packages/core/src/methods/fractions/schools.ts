@@ -62,10 +62,14 @@ export const FORM: SchoolSpec = {
 
 export const TOPS_AND_BOTTOMS: SlipSpec = slipOf('tops-and-bottoms');
 
-export const BOTTOM_ONLY: SlipSpec = slipOf('bottom-only');
-
 export const WHOLE_AS_TEN: SlipSpec = slipOf('whole-as-ten');
 
 export const WHOLE_KEPT: SlipSpec = slipOf('whole-kept');
 
 export const ADDED_WHOLE: SlipSpec = slipOf('whole-added');
+
+/** Slips in turning parts back into wholes. */
+export const TURNING_SLIPS: readonly SlipSpec[] = [
+  'whole-lost-turning-back',
+  'rest-and-quotient-exchanged',
+].map(slipOf);

@@ -1,7 +1,9 @@
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
+import { where } from '../../account/chance.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
-import { fracText, magnitude, mixedFracText, type Frac } from './fraction.ts';
+import { fracText, magnitude, mixedFracText, worthOf, type Frac } from './fraction.ts';
+import { tidied, type TidyingSlip } from './fraction-slips.ts';
 import { divisionsOf, sideNumber, writing, type Place } from './fraction-work.ts';
 import { fractionPhrases } from './fraction-words.ts';
 
@@ -27,7 +29,25 @@ export function tidyUp(
 ): Trace {
   let row = from;
   let [now, last] = [frac, entry];
-  if (frac.top !== 0n) {
+  const wrong = tidied(scribe, frac);
+  if (wrong) {
+    const { made, slip } = wrong;
+    const words = { slip, from: fracText(frac), made: fracText(made) };
+    const isLeft = slip === 'unreduced';
+    const [, simplified] = scribe.step({
+      law: 'scale-both',
+      phase: { kind: 'simplify' },
+      takes: isLeft ? [] : [last],
+      writes: isLeft
+        ? []
+        : [
+            { ...sideNumber(SIDE_WORDS[slip], [row, 1]), role: 'words' },
+            writing('simplified', fracText(made), worthOf(made), [row, 0]),
+          ],
+      phrase: phrase('fraction.slipped-tidy', words),
+    });
+    if (simplified) [now, last, row] = [made, simplified, row + 1];
+  } else if (frac.top !== 0n) {
     for (const { by, how } of divisionsOf(frac, school)) {
       if (by === 1n) {
         saySimplest(scribe, now, how, row);
@@ -59,6 +79,14 @@ export function tidyUp(
   return closed(scribe, { entry: last, frac: now, whole }, school, row);
 }
 
+/** What stands beside a fraction that is reduced wrongly. */
+const SIDE_WORDS: Readonly<Record<TidyingSlip, string>> = {
+  unreduced: '',
+  'one-number-reduced': 'one only',
+  'unlike-factors-reduced': 'unlike',
+  'figures-struck': 'struck',
+};
+
 /** Looking for a factor is a step also where there is none: it is said in words, and the fraction stays as it is. */
 function saySimplest(scribe: Scribe, { top, bottom }: Frac, how: string, row: number): void {
   scribe.step({
@@ -89,12 +117,21 @@ function closed(
   const minus = frac.top < 0n ? -1n : 1n;
   const rest: Frac = { top: frac.top - minus * wholes * frac.bottom, bottom: frac.bottom };
   const all = others * frac.bottom + frac.top;
-  const text = mixedFracText(all / frac.bottom, { top: all % frac.bottom, bottom: frac.bottom });
+  const turns = asMixed && whole === null;
+  const slip = formSlip(scribe, { frac, rest, wholes, others, turns });
+  const right = mixedFracText(all / frac.bottom, { top: all % frac.bottom, bottom: frac.bottom });
+  const made = slippedForm(slip, { frac, rest, wholes });
+  const text = made ? mixedFracText(made.whole, made.part) : right;
   const [answer] = scribe.step({
     law: 'place-value',
     phase: { kind: 'answer' },
     takes,
-    writes: [writing('answer', text, worth, [row, 0])],
+    writes: [
+      writing('answer', text, made ? Exact.of(made.whole).plus(worthOf(made.part)) : worth, [
+        row,
+        0,
+      ]),
+    ],
     phrase: asMixed
       ? phrase('fraction.form', {
           top: `${frac.top}`,
@@ -103,6 +140,7 @@ function closed(
           rest: `${rest.top}`,
           others: `${others}`,
           answer: text,
+          slip,
         })
       : frac.top === 0n
         ? phrase('fraction.named', { name: `The answer is **${text}**.` })
@@ -110,7 +148,51 @@ function closed(
             whole: `${others}`,
             part: fracText(frac),
             answer: text,
+            forgotten: slip === 'whole-forgotten',
           }),
   });
   return scribe.close([answer!], name);
+}
+
+/** Slips in the form of a mixed answer. */
+const FORM_IDS = [
+  'whole-forgotten',
+  'whole-lost-turning-back',
+  'rest-and-quotient-exchanged',
+] as const;
+type FormSlip = (typeof FORM_IDS)[number] | '';
+
+/** A result that is turned into a mixed number: its fraction, what is over, and the wholes of both sorts. */
+interface Turning {
+  readonly frac: Frac;
+  readonly rest: Frac;
+  readonly wholes: bigint;
+}
+
+function formSlip(
+  scribe: Scribe,
+  of: Turning & { readonly others: bigint; readonly turns: boolean },
+): FormSlip {
+  const { frac, rest, wholes, others, turns: isTurned } = of;
+  const turns = isTurned && frac.top > 0n && rest.top > 0n;
+  const may: Readonly<Record<(typeof FORM_IDS)[number], boolean>> = {
+    'whole-forgotten': others > 0n && frac.top > 0n,
+    'whole-lost-turning-back': turns,
+    'rest-and-quotient-exchanged': turns && wholes !== rest.top,
+  };
+  return FORM_IDS.filter((id) => scribe.slip(id, may[id], { at: where('answer', 0) }))[0] ?? '';
+}
+
+/** The whole and the part that are written; null where they are written as they should be. */
+function slippedForm(slip: FormSlip, { frac, rest, wholes }: Turning) {
+  switch (slip) {
+    case 'whole-forgotten':
+      return { whole: 0n, part: frac };
+    case 'whole-lost-turning-back':
+      return { whole: 0n, part: rest };
+    case 'rest-and-quotient-exchanged':
+      return { whole: rest.top, part: { top: wholes, bottom: frac.bottom } };
+    case '':
+      return null;
+  }
 }

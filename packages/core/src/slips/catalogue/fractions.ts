@@ -28,6 +28,8 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
         at: 'operand-0',
         answer: '13/12',
       },
+      { method: 'mixed-separate', problem: '4 1/3 − 1 5/6', at: 'operand-0', answer: '17/6' },
+      { method: 'mixed-improper', problem: '4 1/3 − 1 5/6', at: 'operand-0', answer: '5/6' },
     ],
   },
   {
@@ -39,6 +41,8 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
     often: 1,
     examples: [
       { method: 'least-common-denominator', problem: '3/4 + 1/6', at: 'operand-0', answer: '2/3' },
+      { method: 'mixed-separate', problem: '4 1/3 − 1 5/6', at: 'operand-0', answer: '7/3' },
+      { method: 'mixed-improper', problem: '4 1/3 − 1 5/6', at: 'operand-0', answer: '1/3' },
     ],
   },
   {
@@ -50,6 +54,8 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
     often: 1,
     examples: [
       { method: 'least-common-denominator', problem: '3/4 + 1/6', at: 'operand-0', answer: '7/6' },
+      { method: 'mixed-separate', problem: '4 1/3 − 1 5/6', at: 'operand-0', answer: '8/3' },
+      { method: 'mixed-improper', problem: '4 1/3 − 1 5/6', at: 'operand-0', answer: '14/3' },
     ],
   },
   {
@@ -93,7 +99,12 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
     written: 'A fraction that has a common factor.',
     effect: 'form',
     often: 3,
-    examples: [{ method: 'cross-products', problem: '1/3 + 1/6', at: 'answer-0', answer: '9/18' }],
+    examples: [
+      { method: 'cross-products', problem: '1/3 + 1/6', at: 'answer-0', answer: '1/2' },
+      { method: 'least-common-denominator', problem: '1/3 + 1/6', at: 'answer-0', answer: '1/2' },
+      { method: 'mixed-separate', problem: '5 1/6 − 2 5/6', at: 'answer-0', answer: '7/3' },
+      { method: 'mixed-improper', problem: '5 1/6 − 2 5/6', at: 'answer-0', answer: '7/3' },
+    ],
   },
   {
     id: 'one-number-reduced',
@@ -102,7 +113,12 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
     written: 'One number smaller, the other as it was.',
     effect: 'amount',
     often: 2,
-    examples: [{ method: 'cross-products', problem: '1/3 + 1/6', at: 'answer-0', answer: '1/18' }],
+    examples: [
+      { method: 'cross-products', problem: '1/3 + 1/6', at: 'answer-0', answer: '1/18' },
+      { method: 'least-common-denominator', problem: '1/3 + 1/6', at: 'answer-0', answer: '1/6' },
+      { method: 'mixed-separate', problem: '5 1/6 − 2 5/6', at: 'answer-0', answer: '13/6' },
+      { method: 'mixed-improper', problem: '5 1/6 − 2 5/6', at: 'answer-0', answer: '7/6' },
+    ],
   },
   {
     id: 'unlike-factors-reduced',
@@ -111,7 +127,12 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
     written: 'Both numbers smaller, by unlike factors.',
     effect: 'amount',
     often: 1,
-    examples: [{ method: 'cross-products', problem: '3/4 + 1/6', at: 'answer-0', answer: '11/8' }],
+    examples: [
+      { method: 'cross-products', problem: '3/4 + 1/6', at: 'answer-0', answer: '11/8' },
+      { method: 'least-common-denominator', problem: '1/3 + 1/6', at: 'answer-0', answer: '1/3' },
+      { method: 'mixed-separate', problem: '5 1/6 − 2 5/6', at: 'answer-0', answer: '5/2' },
+      { method: 'mixed-improper', problem: '5 1/6 − 2 5/6', at: 'answer-0', answer: '7/2' },
+    ],
   },
   {
     id: 'figures-struck',
@@ -121,7 +142,13 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
     effect: 'amount',
     often: 1,
     feature: 'equal-figures',
-    examples: [{ method: 'cross-products', problem: '7/24 + 5/24', at: 'answer-0', answer: '1/4' }],
+    examples: [
+      { method: 'cross-products', problem: '3/4 + 1/6', at: 'answer-0', answer: '1/2' },
+      { method: 'least-common-denominator', problem: '7/24 + 5/24', at: 'answer-0', answer: '1/4' },
+      { method: 'least-common-denominator', problem: '3/4 + 1/6', at: 'answer-0', answer: '1/2' },
+      { method: 'mixed-separate', problem: '2 3/4 + 1 5/6', at: 'answer-0', answer: '15/2' },
+      { method: 'mixed-improper', problem: '5 1/6 + 2 5/12', at: 'answer-0', answer: '9/2' },
+    ],
   },
   {
     id: 'whole-forgotten',
@@ -143,6 +170,8 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
     often: 1,
     examples: [
       { method: 'mixed-improper', problem: '5 1/6 + 2 3/6', at: 'answer-0', answer: '2/3' },
+      { method: 'cross-products', problem: '5/6 + 3/4', at: 'answer-0', answer: '7/12' },
+      { method: 'least-common-denominator', problem: '5/6 + 3/4', at: 'answer-0', answer: '7/12' },
     ],
   },
   {
@@ -153,7 +182,9 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
     effect: 'amount',
     often: 1,
     examples: [
-      { method: 'mixed-improper', problem: '5 1/6 + 2 3/6', at: 'answer-0', answer: '4 7/6' },
+      { method: 'mixed-improper', problem: '5 1/6 + 2 3/6', at: 'answer-0', answer: '13/3' },
+      { method: 'cross-products', problem: '5/6 + 3/4', at: 'answer-0', answer: '85/12' },
+      { method: 'least-common-denominator', problem: '5/6 + 3/4', at: 'answer-0', answer: '85/12' },
     ],
   },
   {
@@ -218,6 +249,8 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
     written: 'A common denominator larger than needed.',
     effect: 'detour',
     often: 1,
-    examples: [{ method: 'cross-products', problem: '3/8 + 2/8', at: 'answer-0', answer: '5/8' }],
+    examples: [
+      { method: 'least-common-denominator', problem: '3/8 + 2/8', at: 'answer-0', answer: '5/8' },
+    ],
   },
 ];
