@@ -156,7 +156,7 @@ const slippedTidy: Wording<SlippedTidyValues> = {
   digit: ({ slip, from, made }) =>
     slip === 'unreduced'
       ? `${from} is left as it is.`
-      : `${TIDY_WORDS[slip] ?? ''} of ${from}: **${made}**.`,
+      : `Of ${from} ${TIDY_WORDS[slip] ?? ''}: **${made}**.`,
   value: ({ slip, from, made }) =>
     slip === 'unreduced'
       ? `The amount is right, and ${from} is not brought to lowest terms.`
@@ -164,9 +164,9 @@ const slippedTidy: Wording<SlippedTidyValues> = {
 };
 
 const TIDY_WORDS: Readonly<Record<string, string>> = {
-  'one-number-reduced': 'Only the numerator is divided',
-  'unlike-factors-reduced': 'Both numbers, by unlike factors,',
-  'figures-struck': 'A figure that stands above and below is struck',
+  'one-number-reduced': 'only the numerator is divided',
+  'unlike-factors-reduced': 'both numbers are divided, by unlike factors',
+  'figures-struck': 'a figure that stands above and below is struck',
 };
 
 type TopsBottomsValues = { readonly made: string };

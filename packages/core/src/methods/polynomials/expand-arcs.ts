@@ -1,6 +1,8 @@
+import { slipOf } from '../../slips/catalogue.ts';
 import { defineMethod } from '../method.ts';
 import { expand } from './expand-work.ts';
 import { expandSheet } from './expand-sheets.ts';
+import { KIND_SLIPS, PRODUCT_SLIPS } from './letter-slips.ts';
 import { polynomialPhrases } from './polynomial-words.ts';
 import {
   LOST_SIGN,
@@ -47,7 +49,14 @@ export const expandArcs = defineMethod({
     TIDY,
     ...laterStages('arcs'),
   ],
-  slips: [LOST_SIGN, MISSED_PRODUCT, UNLIKE_GATHERED],
+  slips: [
+    LOST_SIGN,
+    MISSED_PRODUCT,
+    ...PRODUCT_SLIPS,
+    UNLIKE_GATHERED,
+    ...KIND_SLIPS,
+    slipOf('sum-joined-to-one-term'),
+  ],
   stageOrder: startOrder,
   phrases: polynomialPhrases.book,
   accepts: acceptsTerms('product'),

@@ -1,10 +1,12 @@
 import type { School } from '../../account/account.ts';
 import type { Numeral } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
+import { slipOf } from '../../slips/catalogue.ts';
 import { defineMethod } from '../method.ts';
 import type { Acceptance, SchoolSpec } from '../method-spec.ts';
 import { expand } from './expand-work.ts';
 import { expandSheet } from './expand-sheets.ts';
+import { KIND_SLIPS, PRODUCT_SLIPS } from './letter-slips.ts';
 import { polynomialPhrases } from './polynomial-words.ts';
 import {
   fittingOrder,
@@ -57,7 +59,15 @@ export const expandFoil = defineMethod({
   freeOrder: false,
   bridge: [{ method: 'partial-products', school: { order: 'largest-first' } }],
   schools: [FOIL_START, TIDY, ...laterStages('arcs')],
-  slips: [LOST_SIGN, MISSED_PRODUCT, UNLIKE_GATHERED],
+  // No bracket of two terms is a single term.
+  slips: [
+    LOST_SIGN,
+    MISSED_PRODUCT,
+    ...PRODUCT_SLIPS.filter(({ id }) => id !== 'second-not-multiplied'),
+    UNLIKE_GATHERED,
+    ...KIND_SLIPS,
+    slipOf('sum-joined-to-one-term'),
+  ],
   stageOrder: (problem, school) => orderOf(problem, school) ?? [],
   phrases: polynomialPhrases.book,
   accepts,

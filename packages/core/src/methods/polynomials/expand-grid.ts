@@ -1,6 +1,8 @@
+import { slipOf } from '../../slips/catalogue.ts';
 import { defineMethod } from '../method.ts';
 import { expand } from './expand-work.ts';
 import { expandSheet } from './expand-sheets.ts';
+import { KIND_SLIPS, PRODUCT_SLIPS } from './letter-slips.ts';
 import { polynomialPhrases } from './polynomial-words.ts';
 import {
   LOST_SIGN,
@@ -30,7 +32,14 @@ export const expandGrid = defineMethod({
   hasCells: true,
   bridge: [{ method: 'grid-multiplication', school: {} }],
   schools: [START, TIDY, ...laterStages('grid')],
-  slips: [LOST_SIGN, MISSED_PRODUCT, UNLIKE_GATHERED],
+  slips: [
+    LOST_SIGN,
+    MISSED_PRODUCT,
+    ...PRODUCT_SLIPS,
+    UNLIKE_GATHERED,
+    ...KIND_SLIPS,
+    slipOf('sum-joined-to-one-term'),
+  ],
   stageOrder: startOrder,
   phrases: polynomialPhrases.book,
   accepts: acceptsTerms('product'),

@@ -2,9 +2,11 @@ import { where } from '../../account/chance.ts';
 import type { Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import { choices } from '../../account/spaces.ts';
+import { Exact } from '../../exact/exact.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { CORNER_NAMES, CORNERS } from './corners.ts';
 import { gatherTerms, groupKinds, termWriting } from './gather.ts';
+import { slippedProduct } from './letter-slips.ts';
 import { polynomialPhrases } from './polynomial-words.ts';
 import { LOST_SIGN, MISSED_PRODUCT, wayOfStage } from './schools.ts';
 import { cutOf, inOrder, inRow, isNegative, likeTerms, listOf } from './term-list.ts';
@@ -35,9 +37,8 @@ export function expand(scribe: Scribe, problem: Problem, school: School, own: Wa
   ];
   const brackets: Brackets = { first, second, way };
   giveBrackets(scribe, problem, brackets);
-  const products = inTurn(scribe, cuts, brackets, school).flatMap((pair) =>
-    writeProduct(scribe, cuts, pair, brackets),
-  );
+  const pairs = squaresOnly(scribe, cuts, inTurn(scribe, cuts, brackets, school), brackets);
+  const products = pairs.flatMap((pair) => writeProduct(scribe, cuts, pair, brackets));
   const name = phrase('terms.answer', {});
   if (!isLast && school['tidy'] === 'at-the-end') {
     scribe.group('products', 'line', products, phrase('terms.line', {}));
@@ -119,7 +120,16 @@ function writeProduct(
   const missed = scribe.slip(MISSED_PRODUCT.id, !made.isZero && !lost, {
     at: where('cell', i, j),
   });
-  const product = lost ? made.negate() : made;
+  const isSquare = isSquareOf(cuts) && i === j;
+  const isBare = scribe.stage.number === 1 && brackets.first.length === 1;
+  const isFurther = isBare && brackets.second.indexOf(j) > 0;
+  const wrong = slippedProduct(
+    scribe,
+    { left, right, isFurther, isSquare },
+    where('cell', i, j),
+    !made.isZero && !lost && !missed,
+  );
+  const product = wrong ? wrong.made : lost ? made.negate() : made;
   const { spot, isFirst, corner, cell } = placeOf(pair, brackets);
   const marks = scribe.step({
     law: isNegative(left) && isNegative(right) ? 'sign' : 'evaluate',
@@ -136,11 +146,42 @@ function writeProduct(
       right,
       product,
       named: corner ? CORNER_NAMES[corner] : '',
-      slip: missed ? MISSED_PRODUCT.id : lost ? LOST_SIGN.id : '',
+      slip: wrong?.slip ?? (missed ? MISSED_PRODUCT.id : lost ? LOST_SIGN.id : ''),
     }),
   });
   scribe.group(`product-${i}.${j}`, 'product', marks, phrase('terms.pair', { left, right }));
   return marks;
+}
+
+type Cuts = readonly (readonly { readonly worth: Mark['worth'] }[])[];
+
+/** Whether a bracket is multiplied by itself. */
+function isSquareOf([first, second]: Cuts): boolean {
+  return (
+    first!.length === second!.length &&
+    first!.every(({ worth }, k) => worth.equals(second![k]!.worth))
+  );
+}
+
+/** The pairs that are worked: all of them, or in a square those of a term with itself, when a learner forgets the others. */
+function squaresOnly(
+  scribe: Scribe,
+  cuts: Cuts,
+  pairs: readonly Pair[],
+  { first }: Brackets,
+): readonly Pair[] {
+  const others = pairs.filter(([i, j]) => i !== j);
+  const lost = others.map(([i, j]) => cuts[0]![i]!.worth.times(cuts[1]![j]!.worth));
+  const may = isSquareOf(cuts) && first.length > 1 && !Exact.sum(lost).isZero;
+  if (!scribe.slip('middle-terms-forgotten', may, { at: where('answer', 0) })) return pairs;
+  scribe.step({
+    law: 'evaluate',
+    phase: { kind: 'products' },
+    takes: others.map(([i, j]) => scribe.owes(i, j)),
+    writes: [],
+    phrase: phrase('terms.squares-only', {}),
+  });
+  return pairs.filter(([i, j]) => i === j);
 }
 
 /** Products up to so many stand in one line, more in a row for every term of the first bracket. */

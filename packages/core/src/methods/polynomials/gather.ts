@@ -1,6 +1,7 @@
 import type { Entry, Mark } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
+import { joinedToOne, slippedKind } from './letter-slips.ts';
 import { polynomialPhrases } from './polynomial-words.ts';
 import { UNLIKE_GATHERED } from './schools.ts';
 import { inRow, likeTerms, type LikeTerms } from './term-list.ts';
@@ -58,7 +59,26 @@ export function gatherTerms(scribe: Scribe, terms: readonly Entry[]): readonly M
       }),
     );
   });
-  return line.length > 0 ? line : [nothing(scribe)];
+  return line.length > 0 ? asOneTerm(scribe, line) : [nothing(scribe)];
+}
+
+/** The line as it is, or as the one term to which a learner joins it. */
+export function asOneTerm(scribe: Scribe, line: readonly Mark[]): readonly Mark[] {
+  const made = joinedToOne(
+    scribe,
+    line.map(({ worth }) => worth),
+  );
+  if (!made) return line;
+  return scribe.step({
+    law: 'like-terms',
+    phase: { kind: 'gather' },
+    takes: line,
+    strikes: line,
+    writes: [
+      termWriting('answer', made, true, { area: 'answer', row: 0, column: line.length + 4 }),
+    ],
+    phrase: phrase('terms.joined', { terms: line.map(({ worth }) => worth), made }),
+  });
 }
 
 interface Combining {
@@ -78,7 +98,9 @@ export function combineKind(
 ): readonly Mark[] {
   const terms = members.map(({ worth }) => worth);
   const count = Exact.sum(terms.map(({ coefficient }) => coefficient));
-  const made = count.times(Exact.parse(letters === '' ? '1' : letters));
+  const due = count.times(Exact.parse(letters === '' ? '1' : letters));
+  const wrong = slippedKind(scribe, letters, terms, slip === '');
+  const made = wrong?.made ?? due;
   const many = members.length > 1;
   return scribe.step({
     law: 'like-terms',
@@ -87,7 +109,7 @@ export function combineKind(
     strikes: strikes || made.isZero ? members : [],
     writes: made.isZero ? [] : [termWriting('answer', made, isFirst, spot)],
     phrase: many
-      ? phrase('terms.gather', { terms, made, letters, slip })
+      ? phrase('terms.gather', { terms, made, letters, slip: wrong?.slip ?? slip })
       : phrase('terms.alone', { term: made, letters }),
   });
 }

@@ -10,6 +10,7 @@ import { marksIn } from '../shared/place-columns.ts';
 import { combineKind, groupKinds, nothing } from './gather.ts';
 import { openTerms, turnTerm, type AskedTerm } from './like-work.ts';
 import { BRACKET, edgesOf, heightOf, inLine, termWidth } from './line-layout.ts';
+import { KIND_SLIPS } from './letter-slips.ts';
 import { polynomialPhrases } from './polynomial-words.ts';
 import { FIRST_TERM_ONLY, UNLIKE_GATHERED } from './schools.ts';
 import { acceptsTerms, inOrder, inRow } from './term-list.ts';
@@ -47,7 +48,7 @@ export const likeTermsColumns = defineMethod({
       ],
     },
   ],
-  slips: [FIRST_TERM_ONLY, UNLIKE_GATHERED],
+  slips: [FIRST_TERM_ONLY, UNLIKE_GATHERED, ...KIND_SLIPS],
   phrases: polynomialPhrases.book,
   accepts: acceptsTerms('sum', 'difference'),
   work,

@@ -5,11 +5,13 @@ import { signedTermText } from '../../exact/terms-text.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
 import type { Sheet, SheetSign } from '../../sheet/sheet.ts';
+import { slipOf } from '../../slips/catalogue.ts';
 import { defineMethod } from '../method.ts';
 import { marksIn } from '../shared/place-columns.ts';
-import { combineKind, groupKinds, nothing, termWriting } from './gather.ts';
+import { asOneTerm, combineKind, groupKinds, nothing, termWriting } from './gather.ts';
 import { openTerms, turnTerm, type AskedTerm } from './like-work.ts';
 import { BRACKET, edgesOf, heightOf, inLine, termWidth } from './line-layout.ts';
+import { KIND_SLIPS } from './letter-slips.ts';
 import { polynomialPhrases } from './polynomial-words.ts';
 import { FIRST_TERM_ONLY, MISSED_TERM, UNLIKE_GATHERED } from './schools.ts';
 import { acceptsTerms, inRow, likeTerms, listOf, type LikeTerms } from './term-list.ts';
@@ -31,7 +33,13 @@ export const likeTermsRow = defineMethod({
   direction: 'along the line; then from the highest power down',
   freeOrder: false,
   schools: [],
-  slips: [FIRST_TERM_ONLY, MISSED_TERM, UNLIKE_GATHERED],
+  slips: [
+    FIRST_TERM_ONLY,
+    MISSED_TERM,
+    UNLIKE_GATHERED,
+    ...KIND_SLIPS,
+    slipOf('sum-joined-to-one-term'),
+  ],
   phrases: polynomialPhrases.book,
   accepts: acceptsTerms('sum', 'difference'),
   work,
@@ -62,7 +70,8 @@ function work(scribe: Scribe, problem: Problem): Trace {
     const isFirst = answer.length === 0;
     answer.push(...combineKind(scribe, letters, members, { isFirst, spot, slip, strikes: false }));
   });
-  return scribe.close(answer.length > 0 ? answer : [nothing(scribe)], phrase('terms.answer', {}));
+  const made = answer.length > 0 ? asOneTerm(scribe, answer) : [nothing(scribe)];
+  return scribe.close(made, phrase('terms.answer', {}));
 }
 
 /**

@@ -36,6 +36,9 @@ const product: Wording<ProductValues> = {
     const pair = `${closed(left)} · ${closed(right)}`;
     const lead = named === '' ? '' : `${named}: `;
     if (slip === 'missed-product') return say.opening(`${lead}${pair} is left out.`);
+    if (slip !== '' && slip !== 'lost-sign') {
+      return say.opening(`${lead}${pair} is taken for **${termText(made)}**.`);
+    }
     const both = isNegative(left) && isNegative(right);
     const sign = slip === '' && both ? ', minus times minus is plus' : '';
     return `${lead}${pair} = **${termText(made)}**${sign}.`;
@@ -44,6 +47,11 @@ const product: Wording<ProductValues> = {
     const lead = named === '' ? '' : `${named}: `;
     const each = `every ${termText(left)} meets every ${termText(right)}`;
     if (slip === 'missed-product') return say.opening(`${lead}${each}, but this one is left out.`);
+    if (slip !== '' && slip !== 'lost-sign') {
+      return say.opening(
+        `${lead}${each}, ${termText(left.times(right))} in all, but **${termText(made)}** is written.`,
+      );
+    }
     const isBare = size(left) === '1' && size(right) === '1' && left.times(right).letters !== '';
     const facts = [
       ...(isBare ? [] : [`${size(left)} · ${size(right)} = ${size(left.times(right))}`]),
@@ -91,9 +99,19 @@ function kind(letters: string): string {
   return letters === '' ? 'numbers alone' : `${raised(letters)} terms`;
 }
 
+const GATHER_WORDS: Readonly<Record<string, string>> = {
+  'minus-and-minus-plus': ', the minuses made plus',
+  'minus-cut-off': ', with what follows the minus gathered first',
+  'exponents-added-in-sum': ', the exponents added',
+  'unwritten-one-as-zero': ', the unwritten 1 counted as nothing',
+};
+
 const gather: Wording<GatherValues> = {
   digit: ({ terms, made, slip }) => {
     const line = sum(terms);
+    if (slip !== '' && slip !== 'unlike-gathered') {
+      return `${line} is taken for **${termText(made)}**${GATHER_WORDS[slip] ?? ''}.`;
+    }
     if (slip !== '') return `${line}, though they are unlike: **${termText(made)}**.`;
     return made.isZero
       ? `${line} = **0**: they cancel, and nothing is written.`
@@ -101,6 +119,9 @@ const gather: Wording<GatherValues> = {
   },
   value: ({ terms, made, letters, slip }, say) => {
     const counts = terms.map((term) => termText(term.coefficient));
+    if (slip !== '' && slip !== 'unlike-gathered') {
+      return `${say.opening(say.list(terms.map(termText)))} should be counted together as they are, but **${termText(made)}** is written${GATHER_WORDS[slip] ?? ''}.`;
+    }
     if (slip !== '') {
       return `${say.opening(say.list(terms.map(termText)))} count different things, yet they are put together: **${termText(made)}**.`;
     }
@@ -175,6 +196,13 @@ function listed(terms: readonly Exact[], say: Speaker): string {
 /** The wordings of all methods for expressions with letters. */
 export const polynomialPhrases = definePhrases({
   'terms.product': product,
+  'terms.squares-only': fixed(
+    'Each term is multiplied with itself alone, and that is thought to be all.',
+  ),
+  'terms.joined': plain(
+    ({ terms, made }: { terms: readonly Exact[]; made: Exact }) =>
+      `${sum(terms)} is joined to one term: **${termText(made)}**.`,
+  ),
   'terms.gather': gather,
   'terms.alone': alone,
   'terms.turn': turn,

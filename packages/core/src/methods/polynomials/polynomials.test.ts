@@ -152,6 +152,8 @@ describe('brackets multiplied', () => {
   it('slip as learners do, each with its own wrong answer', () => {
     expect(slipAnswers('expand-foil', '(x + 4)(3x − 2)')).toEqual([
       'missed-product@1 10x-8',
+      'square-as-double@1 16x-8',
+      'exponents-multiplied@1 13x-8',
       'lost-sign@1 3x^2+14x-8',
       'missed-product@2 3x^2+12x-8',
       'missed-product@3 3x^2-2x-8',
@@ -159,6 +161,7 @@ describe('brackets multiplied', () => {
       'missed-product@4 3x^2+10x',
       'unlike-gathered@1 x^2+12x-8',
       'unlike-gathered@2 3x^2+2x',
+      'exponents-added-in-sum@1 13x^2-8',
     ]);
   });
 });
@@ -238,6 +241,8 @@ describe('terms put together', () => {
       'missed-term@1 5x+4',
       'missed-term@2 3x+1',
       'unlike-gathered@1 4x+3',
+      'exponents-added-in-sum@1 3x^2+4',
+      'sum-joined-to-one-term@1 7x',
     ]);
   });
 

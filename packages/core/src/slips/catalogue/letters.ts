@@ -86,7 +86,11 @@ export const LETTERS_SLIPS: readonly SlipIdea[] = [
     effect: 'amount',
     often: 2,
     examples: [
-      { method: 'like-terms-row', problem: '5x − 2x − 4x', at: 'term-1.0', answer: '11x' },
+      { method: 'like-terms-row', problem: '5x − 2x − 4x', at: 'term-0.0', answer: '11x' },
+      { method: 'like-terms-columns', problem: '5x − 2x − 4x', at: 'term-0.0', answer: '11x' },
+      { method: 'expand-arcs', problem: '(x−4)(x−2)', at: 'term-1.0', answer: 'x^2+6x+8' },
+      { method: 'expand-foil', problem: '(x−4)(x−2)', at: 'term-1.0', answer: 'x^2+6x+8' },
+      { method: 'expand-grid', problem: '(x−4)(x−2)', at: 'term-1.0', answer: 'x^2+6x+8' },
     ],
   },
   {
@@ -96,7 +100,19 @@ export const LETTERS_SLIPS: readonly SlipIdea[] = [
     written: 'Terms after the minus put together with its sign lost.',
     effect: 'amount',
     often: 2,
-    examples: [{ method: 'like-terms-row', problem: '5x − 2x + x', at: 'term-1.0', answer: '2x' }],
+    examples: [
+      { method: 'like-terms-row', problem: '5x − 2x + x', at: 'term-0.0', answer: '2x' },
+      { method: 'like-terms-columns', problem: '5x − 2x + x', at: 'term-0.0', answer: '2x' },
+      { method: 'expand-arcs', problem: '(x^2+x+1)(x^2−x+1)', at: 'term-2.0', answer: 'x^4-x^2+1' },
+      { method: 'expand-grid', problem: '(x^2+x+1)(x^2−x+1)', at: 'term-2.0', answer: 'x^4-x^2+1' },
+      {
+        method: 'expand-foil',
+        problem: '(x+2)(x−3)(x+4)',
+        school: { tidy: 'at-the-end' },
+        at: 'stage-1/term-3.0',
+        answer: 'x^3-x^2-10x-24',
+      },
+    ],
   },
   {
     id: 'middle-terms-forgotten',
@@ -105,7 +121,11 @@ export const LETTERS_SLIPS: readonly SlipIdea[] = [
     written: 'Two squares and nothing between.',
     effect: 'amount',
     often: 3,
-    examples: [{ method: 'expand-arcs', problem: '(x+4)^2', at: 'answer-0', answer: 'x^2+16' }],
+    examples: [
+      { method: 'expand-arcs', problem: '(x+4)^2', at: 'answer-0', answer: 'x^2+16' },
+      { method: 'expand-foil', problem: '(x+4)^2', at: 'answer-0', answer: 'x^2+16' },
+      { method: 'expand-grid', problem: '(x+4)^2', at: 'answer-0', answer: 'x^2+16' },
+    ],
   },
   {
     id: 'second-not-multiplied',
@@ -114,7 +134,10 @@ export const LETTERS_SLIPS: readonly SlipIdea[] = [
     written: 'The second term as it was.',
     effect: 'amount',
     often: 2,
-    examples: [{ method: 'expand-arcs', problem: '3x(x−2)', at: 'cell-0.0', answer: '3x^2-2' }],
+    examples: [
+      { method: 'expand-arcs', problem: '3x(x−2)', at: 'cell-0.0', answer: '3x^2-2' },
+      { method: 'expand-grid', problem: '3x(x−2)', at: 'cell-0.0', answer: '3x^2-2' },
+    ],
   },
   {
     id: 'square-as-double',
@@ -123,7 +146,11 @@ export const LETTERS_SLIPS: readonly SlipIdea[] = [
     written: '2x for x².',
     effect: 'amount',
     often: 2,
-    examples: [{ method: 'expand-arcs', problem: '(x+4)(x+2)', at: 'cell-1.1', answer: '8x+8' }],
+    examples: [
+      { method: 'expand-arcs', problem: '(x+4)(x+2)', at: 'cell-1.1', answer: '8x+8' },
+      { method: 'expand-foil', problem: '(x + 4)(3x − 2)', at: 'cell-1.1', answer: '16x-8' },
+      { method: 'expand-grid', problem: '(x + 4)(3x − 2)', at: 'cell-1.1', answer: '16x-8' },
+    ],
   },
   {
     id: 'exponents-multiplied',
@@ -132,7 +159,11 @@ export const LETTERS_SLIPS: readonly SlipIdea[] = [
     written: 'x⁶ for x² · x³.',
     effect: 'amount',
     often: 2,
-    examples: [{ method: 'expand-arcs', problem: 'x^2(x^3+1)', at: 'cell-0.1', answer: 'x^6+x^2' }],
+    examples: [
+      { method: 'expand-arcs', problem: 'x^2(x^3+1)', at: 'cell-0.1', answer: 'x^6+x^2' },
+      { method: 'expand-foil', problem: '(x + 4)(3x − 2)', at: 'cell-1.1', answer: '13x-8' },
+      { method: 'expand-grid', problem: '(x + 4)(3x − 2)', at: 'cell-1.1', answer: '13x-8' },
+    ],
   },
   {
     id: 'factors-added',
@@ -141,7 +172,11 @@ export const LETTERS_SLIPS: readonly SlipIdea[] = [
     written: '5x² for 3x · 2x.',
     effect: 'amount',
     often: 1,
-    examples: [{ method: 'expand-arcs', problem: '3x(2x+1)', at: 'cell-0.1', answer: '5x^2+3x' }],
+    examples: [
+      { method: 'expand-arcs', problem: '3x(2x+1)', at: 'cell-0.1', answer: '5x^2+3x' },
+      { method: 'expand-foil', problem: '(2x+1)(3x+4)', at: 'cell-1.1', answer: '5x^2+11x+4' },
+      { method: 'expand-grid', problem: '3x(2x+1)', at: 'cell-0.1', answer: '5x^2+3x' },
+    ],
   },
   {
     id: 'number-not-squared',
@@ -150,7 +185,11 @@ export const LETTERS_SLIPS: readonly SlipIdea[] = [
     written: '2x² for (2x)².',
     effect: 'amount',
     often: 2,
-    examples: [{ method: 'expand-arcs', problem: '(2x+1)^2', at: 'cell-1.1', answer: '2x^2+4x+1' }],
+    examples: [
+      { method: 'expand-arcs', problem: '(2x+1)^2', at: 'cell-1.1', answer: '2x^2+4x+1' },
+      { method: 'expand-foil', problem: '(2x+1)^2', at: 'cell-1.1', answer: '2x^2+4x+1' },
+      { method: 'expand-grid', problem: '(2x+1)^2', at: 'cell-1.1', answer: '2x^2+4x+1' },
+    ],
   },
   {
     id: 'exponents-added-in-sum',
@@ -159,7 +198,13 @@ export const LETTERS_SLIPS: readonly SlipIdea[] = [
     written: 'x⁴ for x² + x².',
     effect: 'amount',
     often: 2,
-    examples: [{ method: 'like-terms-row', problem: 'x^2 + x^2', at: 'term-0.0', answer: 'x^4' }],
+    examples: [
+      { method: 'like-terms-row', problem: 'x^2 + x^2', at: 'term-0.0', answer: 'x^4' },
+      { method: 'like-terms-columns', problem: 'x^2 + x^2', at: 'term-0.0', answer: 'x^4' },
+      { method: 'expand-arcs', problem: '(x + 4)(3x − 2)', at: 'term-1.0', answer: '13x^2-8' },
+      { method: 'expand-foil', problem: '(x + 4)(3x − 2)', at: 'term-1.0', answer: '13x^2-8' },
+      { method: 'expand-grid', problem: '(x + 4)(3x − 2)', at: 'term-1.0', answer: '13x^2-8' },
+    ],
   },
   {
     id: 'unwritten-one-as-zero',
@@ -168,7 +213,13 @@ export const LETTERS_SLIPS: readonly SlipIdea[] = [
     written: 'One too few of the letter.',
     effect: 'amount',
     often: 2,
-    examples: [{ method: 'like-terms-row', problem: '3x + x', at: 'term-1.0', answer: '3x' }],
+    examples: [
+      { method: 'like-terms-row', problem: '3x + x', at: 'term-0.0', answer: '3x' },
+      { method: 'like-terms-columns', problem: '3x + x', at: 'term-0.0', answer: '3x' },
+      { method: 'expand-arcs', problem: '(x+4)(x+1)', at: 'term-1.0', answer: 'x^2+4x+4' },
+      { method: 'expand-foil', problem: '(x+4)(x+1)', at: 'term-1.0', answer: 'x^2+4x+4' },
+      { method: 'expand-grid', problem: '(x+4)(x+1)', at: 'term-1.0', answer: 'x^2+4x+4' },
+    ],
   },
   {
     id: 'sum-joined-to-one-term',
@@ -177,7 +228,12 @@ export const LETTERS_SLIPS: readonly SlipIdea[] = [
     written: '7x for 3x + 4.',
     effect: 'amount',
     often: 3,
-    examples: [{ method: 'like-terms-row', problem: '3x + 4', at: 'answer-0', answer: '7x' }],
+    examples: [
+      { method: 'like-terms-row', problem: '3x + 4', at: 'answer-0', answer: '7x' },
+      { method: 'expand-arcs', problem: '(x+2)(x−2)', at: 'answer-0', answer: '-3x^2' },
+      { method: 'expand-foil', problem: '(x+2)(x−2)', at: 'answer-0', answer: '-3x^2' },
+      { method: 'expand-grid', problem: '(x+2)(x−2)', at: 'answer-0', answer: '-3x^2' },
+    ],
   },
   {
     id: 'minus-used-twice',
