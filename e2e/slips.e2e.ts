@@ -164,6 +164,36 @@ describe('real answers', () => {
     await page.waitCount('.answer-groups', 0);
   });
 
+  it('on a whole paper are read mark by mark: what is right, leaks, follows and is new', async () => {
+    await openComparison(server, page, NORTH, '/slips?view=answers');
+    await page.press('a whole paper');
+    const paper: Readonly<Record<string, string>> = {
+      'line 1': '328',
+      'line 2': '2300',
+      'answer 1': '3628',
+    };
+    for (const [row, figures] of Object.entries(paper)) {
+      for (const [k, figure] of [...figures].reverse().entries()) {
+        await (await page.find(`[aria-label="${row}, ${k + 1} from the right"]`)).sendKeys(figure);
+      }
+    }
+    await page.press('Read it');
+    await page.waitText('.paper-reading h2', /8 of 13 marks are right/);
+    expect(await page.texts('.paper-reading .explanations strong')).toEqual([
+      'Carry not added (line 1, tens)',
+    ]);
+    expect(await page.text('.paper-reading')).toMatch(/New: 3 where 2 was due/);
+    expect(await page.count('.square.leak')).toBe(1);
+    expect(await page.count('.square.followed')).toBe(1);
+    await page.waitText('.credit h2', /Credit 1 of 3/);
+    await page.script(`document.querySelector('[aria-label="Points for line 2"]').focus()`);
+    await page.keys('\u0008', '4');
+    await page.driver.wait(
+      async () => /Credit (4|14|41) of/.test(await page.text('.credit h2')),
+      4000,
+    );
+  });
+
   it('of one learner to several problems show the habit', async () => {
     await openComparison(server, page, 'Bags left after the night shift', '/slips?view=answers');
     await page.press('by learner');

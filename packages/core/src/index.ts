@@ -214,3 +214,11 @@ export { habitSheet, type HabitItem, type HabitSheet } from './slips/habit-sheet
 export { factErrors, factIdea } from './slips/fact-errors.ts';
 export { problemValue } from './problem/problem.ts';
 export { tellApart, type Suspect, type TellingNumbers } from './diagnose/tell-apart.ts';
+export {
+  readPaper,
+  squareName,
+  type MarkStanding,
+  type PaperReading,
+  type ReadMark,
+  type WrittenPaper,
+} from './diagnose/read-paper.ts';

@@ -6,6 +6,7 @@ import { AnswersEntry } from './answers-entry.tsx';
 import { AnswerGroups, groupsOf, type AnswerGroup } from './answer-groups.tsx';
 import { AnswerDetail } from './answer-detail.tsx';
 import { LearnerSheets } from './learner-sheets.tsx';
+import { WholePaper } from './whole-paper.tsx';
 import { useDiagnoses, type Diagnoses } from './use-diagnoses.ts';
 import type { SlipParams } from './use-slip-params.ts';
 
@@ -14,7 +15,7 @@ interface AnswersViewProps {
   readonly papers: readonly Paper[];
 }
 
-const WAYS = ['by answer', 'by learner'] as const;
+const WAYS = ['by answer', 'by learner', 'a whole paper'] as const;
 
 /** Answers of learners, and what explains them: answer by answer, or a learner's sheet over several problems. */
 export function AnswersView({ params, papers }: AnswersViewProps) {
@@ -43,11 +44,9 @@ export function AnswersView({ params, papers }: AnswersViewProps) {
     <div className="answers-view">
       <div className="answers-side">
         <AnswersEntry problem={problem} />
-        {answers.length > 0 && (
-          <Order way={way} setWay={setWay} only={only} setOnly={setOnly} running={running} />
-        )}
+        <Order way={way} setWay={setWay} only={only} setOnly={setOnly} running={running} />
       </div>
-      {answers.length === 0 && (
+      {answers.length === 0 && way !== 'a whole paper' && (
         <p className="caption empty">
           Type or paste answers to {say.pointed(text)}, one a line. Each is read, and what explains
           it is looked for in every method that takes these numbers.
@@ -59,6 +58,7 @@ export function AnswersView({ params, papers }: AnswersViewProps) {
           {shown && <AnswerDetail key={shown.key} group={shown} params={params} papers={papers} />}
         </div>
       )}
+      {way === 'a whole paper' && <WholePaper papers={papers} />}
       {answers.length > 0 && way === 'by learner' && (
         <LearnerSheets answers={answers} problem={text} />
       )}

@@ -68,7 +68,12 @@ export function OneSlip({ paper, params, covers }: OneSlipProps) {
         </div>
       )}
       <div className="slip-main">
-        <TwoPapers key={paper.id} slipped={slipped} label={label} covers={covers} />
+        <TwoPapers
+          key={`${paper.id} ${choice.slip} ${choice.habit} ${choice.second}`}
+          slipped={slipped}
+          label={label}
+          covers={covers}
+        />
         <div className="slip-below">
           <Noticed paper={paper} slipped={slipped} isCovered={!covers.isUp('checks')} />
           <PutOnBench paper={paper} made={slipped.made.map(addressText)} answer={slipped.answer} />

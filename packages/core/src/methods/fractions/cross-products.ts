@@ -116,14 +116,9 @@ function crossed(
         own,
       }),
     });
-    scribe.group(
-      `cross-${stage}-${column}`,
-      'product',
-      [entry!],
-      phrase('fraction.named', {
-        name: `the fraction ${fracText(part.frac)} in parts of ${bottom}`,
-      }),
-    );
+    const name = `the fraction ${fracText(part.frac)} in parts of ${bottom}`;
+    const named = phrase('fraction.named', { name });
+    scribe.group(`cross-${stage}-${column}`, 'product', [entry!], named);
     return { ...part, entry: entry!, frac: made };
   });
   scribe.step({
