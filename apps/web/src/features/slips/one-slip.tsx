@@ -4,6 +4,7 @@ import {
   FEATURES,
   readAddress,
   SLIP_IDEAS,
+  slipIdea,
   type Feature,
   type Trace,
 } from '@levee/core';
@@ -96,6 +97,12 @@ export function OneSlip({ paper, params, covers }: OneSlipProps) {
   );
 }
 
+/** The first chance of a slip that is met often and shows here; else of any that shows. */
+function usualOf(rows: readonly SlipRow[]): SlipRow | undefined {
+  const shown = rows.filter(({ off }) => !off.isZero);
+  return shown.find(({ slip }) => slipIdea(slip).often === 3) ?? shown[0];
+}
+
 /** What is chosen, where it stands on this paper; else the first that shows. */
 function chosenOf(
   rows: readonly SlipRow[],
@@ -103,7 +110,7 @@ function chosenOf(
 ): SlipChoice | null {
   const known = rows.find(({ address }) => address === slip);
   const asked = known ?? (slip !== null && readAddress(slip) ? { address: slip } : null);
-  const first = asked ?? rows.find(({ off }) => !off.isZero) ?? rows[0];
+  const first = asked ?? usualOf(rows) ?? rows[0];
   return first ? { slip: first.address, habit, second } : null;
 }
 
