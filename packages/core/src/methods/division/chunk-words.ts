@@ -35,23 +35,30 @@ const take: Wording<TakeValues> = {
 type TotalValues = {
   readonly chunks: readonly Exact[];
   readonly to: Exact;
-  readonly skipped: boolean;
+  readonly slip: string;
+};
+
+const TOTAL_WORDS: Readonly<Record<string, string>> = {
+  'skip-chunk': ', with one chunk passed over',
+  'chunk-ten-times-off': ', with one chunk ten times too small',
+  'products-added': ', but these are the products, not the chunks',
 };
 
 const total: Wording<TotalValues> = {
-  digit: ({ chunks, to, skipped }, say) => {
+  digit: ({ chunks, to, slip }, say) => {
+    const wrong = TOTAL_WORDS[slip] ?? '';
     if (chunks.length === 0) return `No chunk fits: the quotient is **${say.worth(to)}**.`;
-    if (chunks.length === 1 && !skipped) return `There is one chunk: **${say.worth(to)}**.`;
+    if (chunks.length === 1 && slip === '') return `There is one chunk: **${say.worth(to)}**.`;
     const sum =
       chunks.length > 8
         ? `${chunks.length} chunks`
         : chunks.map((one) => say.worth(one)).join(' + ');
-    return `${sum} = **${say.worth(to)}**${skipped ? ', with one chunk passed over' : ''}.`;
+    return `${sum} = **${say.worth(to)}**${wrong}.`;
   },
-  value: ({ chunks, to, skipped }, say) =>
+  value: ({ chunks, to, slip }, say) =>
     chunks.length === 0
       ? `The divisor does not fit once: **${say.worth(to)}**.`
-      : `All chunks together say how often the divisor was taken: **${say.worth(to)} ${to.equals(Exact.ONE) ? 'time' : 'times'}**${skipped ? ', but one chunk is passed over' : ''}.`,
+      : `All chunks together say how often the divisor was taken: **${say.worth(to)} ${to.equals(Exact.ONE) ? 'time' : 'times'}**${TOTAL_WORDS[slip] ?? ''}.`,
 };
 
 /** The wordings of partial quotients. */

@@ -148,10 +148,22 @@ type RestValues = {
   readonly slip: string;
 };
 
+const REST_WORDS: Readonly<Record<string, string>> = {
+  'remainder-dropped': 'and it is not told',
+  'rest-in-scaled-units': 'but it is told in the scaled numbers',
+  'rest-over-dividend': 'but it is written as if the dividend were the divisor',
+};
+
 const remainder: Wording<RestValues> = {
   digit: ({ rest, scaled, slip }, say) => {
     if (slip === REMAINDER_AS_TENTHS.id)
       return `The ${say.worth(scaled)} left is written after the point.`;
+    if (slip === 'remainder-dropped') return `What is left, ${say.worth(rest)}, is not told.`;
+    if (slip === 'rest-in-scaled-units') {
+      return `${say.worth(scaled)} is left of the scaled number, and is told as it is: **${say.worth(scaled)}**.`;
+    }
+    if (slip === 'rest-over-dividend')
+      return `The ${say.worth(rest)} left is put over the dividend.`;
     return rest.equals(scaled)
       ? `Write the remainder: **${say.worth(rest)}**.`
       : `${say.worth(scaled)} is left of the scaled number: the remainder is **${say.worth(rest)}**.`;
@@ -159,6 +171,8 @@ const remainder: Wording<RestValues> = {
   value: ({ rest, scaled, divisor, quotient, place, slip }, say) => {
     if (slip === REMAINDER_AS_TENTHS.id)
       return `${say.worth(scaled)} left to be shared by ${say.worth(divisor)} is not ${say.count(scaled.numerator, -1)}, but so it is written.`;
+    const told = REST_WORDS[slip];
+    if (told !== undefined) return `**${say.worth(rest)}** of the dividend is left, ${told}.`;
     return `${say.worth(quotient)} ${say.times} ${say.worth(divisor)} leaves **${say.worth(rest)}** of the dividend, too little for another ${place === 0 ? say.worth(divisor) : `${say.count(1, place).replace(/^1 /, '')} of ${say.worth(divisor)}`}.`;
   },
 };

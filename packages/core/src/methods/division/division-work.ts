@@ -21,6 +21,7 @@ import {
 } from './division-plan.ts';
 import { plannedDivision, scalePhrase } from './division-start.ts';
 import { divisionPhrases } from './division-words.ts';
+import { restSlip } from './rest-slips.ts';
 import { FORGET_REMAINDER, REMAINDER_AS_TENTHS, SKIP_ZERO } from './schools.ts';
 
 const { phrase } = divisionPhrases;
@@ -303,39 +304,44 @@ export class FigureDivision {
     const amount = this.inDividend(worth);
     const scaled = amount.dividedBy(unitOf(plan, 0));
     const tenths = this.writtenAsTenths(scaled);
+    const wrong = restSlip(scribe, this.problem, { rest: amount, scaled });
     const marks = scribe.step({
       law: 'evaluate',
       phase: { kind: 'rest' },
       takes: rest,
-      writes: tenths
-        ? [
-            {
-              role: 'answer',
-              count: Number(scaled.numerator),
-              place: -1,
-              spot: { area: 'quotient', row: 0, column: -1 },
-            },
-          ]
-        : [
-            {
-              role: 'rest',
-              count: 0,
-              place: 0,
-              glyph: `r ${numberText(amount, plan.base)}`,
-              worth,
-              spot: { area: 'left', row: 0, column: 0 },
-            },
-          ],
+      writes: wrong
+        ? wrong.writes
+        : tenths
+          ? [
+              {
+                role: 'answer',
+                count: Number(scaled.numerator),
+                place: -1,
+                spot: { area: 'quotient', row: 0, column: -1 },
+              },
+            ]
+          : [
+              {
+                role: 'rest',
+                count: 0,
+                place: 0,
+                glyph: `r ${numberText(amount, plan.base)}`,
+                worth,
+                spot: { area: 'left', row: 0, column: 0 },
+              },
+            ],
       phrase: phrase('division.remainder', {
         rest: amount,
         scaled,
         divisor: numeralValue(this.problem.operands[1]!),
         quotient: Exact.sum(this.quotient.map((mark) => mark.worth)),
         place: plan.figures.at(-1)!.place,
-        slip: tenths ? REMAINDER_AS_TENTHS.id : '',
+        slip: wrong?.slip ?? (tenths ? REMAINDER_AS_TENTHS.id : ''),
       }),
     });
-    if (!tenths) scribe.group('rest', 'rest', marks, phrase('division.rest', {}));
+    if (!tenths && marks.length > 0) {
+      scribe.group('rest', 'rest', marks, phrase('division.rest', {}));
+    }
     return marks;
   }
 

@@ -7,6 +7,7 @@ import { acceptsQuotient } from './division-start.ts';
 import { FigureDivision } from './division-work.ts';
 import { divisionPhrases } from './division-words.ts';
 import { longSheet } from './long-sheet.ts';
+import { REST_SLIPS } from './rest-slips.ts';
 import { FORGET_REMAINDER, REMAINDER_AS_TENTHS, SCALE_ONE, SKIP_ZERO, STOP } from './schools.ts';
 
 const { phrase } = divisionPhrases;
@@ -43,7 +44,7 @@ export const longDivision = defineMethod({
       ],
     },
   ],
-  slips: [FORGET_REMAINDER, SKIP_ZERO, REMAINDER_AS_TENTHS, SCALE_ONE],
+  slips: [FORGET_REMAINDER, SKIP_ZERO, REMAINDER_AS_TENTHS, SCALE_ONE, ...REST_SLIPS],
   phrases: divisionPhrases.book,
   accepts: acceptsQuotient,
   work,

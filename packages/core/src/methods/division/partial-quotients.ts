@@ -13,6 +13,7 @@ import { DividendLength, giveNumber } from './division-account.ts';
 import { planDivision } from './division-plan.ts';
 import { acceptsQuotient, plannedDivision, scalePhrase } from './division-start.ts';
 
+import { REST_SLIPS, restSlip } from './rest-slips.ts';
 import { SCALE_ONE, STOP } from './schools.ts';
 
 const { phrase } = chunkPhrases;
@@ -51,7 +52,13 @@ export const partialQuotients = defineMethod({
       ],
     },
   ],
-  slips: [SKIP_CHUNK, SCALE_ONE],
+  slips: [
+    SKIP_CHUNK,
+    slipOf('chunk-ten-times-off'),
+    slipOf('products-added'),
+    SCALE_ONE,
+    ...REST_SLIPS,
+  ],
   ownHops: {
     name: 'chunk',
     hint: 'Type how many of the divisor to take, such as 20.',
@@ -220,11 +227,9 @@ class ChunkWork {
 
   private close(chunks: readonly Mark[], left: readonly Entry[]): Trace {
     const { scribe, chunked } = this;
-    const skipped = scribe.slip(SKIP_CHUNK.id, chunks.length > 1, {
-      at: where('chunk', chunks.length - 1),
-    });
-    const counted = skipped ? chunks.slice(0, -1) : chunks;
-    const to = Exact.sum(counted.map(({ worth }) => worth));
+    const made = this.countedAs(chunks);
+    const { counted, slip } = made;
+    const to = Exact.sum(counted);
     const marks = scribe.step({
       law: 'evaluate',
       phase: { kind: 'total' },
@@ -240,13 +245,45 @@ class ChunkWork {
           ),
         },
       ],
-      phrase: phrase('chunks.total', { chunks: counted.map(({ worth }) => worth), to, skipped }),
+      phrase: phrase('chunks.total', { chunks: counted, to, slip }),
     });
     const rest = this.rest(left, to);
     const answer = [...marks, ...rest];
-    if (chunked.left.isZero) return scribe.close(answer, phrase('division.answer', {}));
+    if (chunked.left.isZero || rest.length === 0)
+      return scribe.close(answer, phrase('division.answer', {}));
     scribe.group('rest', 'rest', rest, phrase('division.rest', {}));
     return scribe.close(answer, phrase('division.answer', {}));
+  }
+
+  /** The numbers that are added as the quotient: the chunks, or what a learner adds. */
+  private countedAs(chunks: readonly Mark[]): {
+    readonly counted: readonly Exact[];
+    readonly slip: string;
+  } {
+    const { scribe, chunked } = this;
+    const worths = chunks.map(({ worth }) => worth);
+    const base = Exact.of(chunked.plan.base);
+    const wrong = chunks.map((_, k) => {
+      const at = where('chunk', k);
+      const mayTen = worths[k]!.isWhole && worths[k]!.dividedBy(base).isWhole;
+      const skips = scribe.slip(SKIP_CHUNK.id, chunks.length > 1, { at });
+      const isOff = scribe.slip('chunk-ten-times-off', mayTen, { at });
+      return skips ? 'skip' : isOff ? 'off' : '';
+    });
+    const mayAdd = chunks.length > 0 && !chunked.divisor.equals(Exact.ONE);
+    if (scribe.slip('products-added', mayAdd, { at: where('answer', 0) })) {
+      return { counted: worths.map((by) => by.times(chunked.divisor)), slip: 'products-added' };
+    }
+    const counted = worths.flatMap((worth, k) => {
+      if (wrong[k] === 'skip') return [];
+      return wrong[k] === 'off' ? [worth.dividedBy(base)] : [worth];
+    });
+    const slip = wrong.includes('skip')
+      ? SKIP_CHUNK.id
+      : wrong.includes('off')
+        ? 'chunk-ten-times-off'
+        : '';
+    return { counted, slip };
   }
 
   private usedTerms() {
@@ -262,11 +299,12 @@ class ChunkWork {
     const { base } = chunked.plan;
     const { again } = chunked;
     const rest = chunked.left.times(unit);
+    const wrong = again ? null : restSlip(scribe, this.problem, { rest, scaled: chunked.left });
     return scribe.step({
       law: 'evaluate',
       phase: { kind: 'rest' },
       takes: left,
-      writes: [
+      writes: wrong?.writes ?? [
         {
           role: again ? 'repeats' : 'rest',
           count: 0,
@@ -285,7 +323,7 @@ class ChunkWork {
             divisor: numeralValue(this.problem.operands[1]!),
             quotient,
             place: chunked.last,
-            slip: '',
+            slip: wrong?.slip ?? '',
           }),
     });
   }

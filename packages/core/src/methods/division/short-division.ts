@@ -5,6 +5,7 @@ import { defineMethod } from '../method.ts';
 import { acceptsQuotient } from './division-start.ts';
 import { FigureDivision } from './division-work.ts';
 import { divisionPhrases } from './division-words.ts';
+import { REST_SLIPS } from './rest-slips.ts';
 import { FORGET_REMAINDER, REMAINDER_AS_TENTHS, SCALE_ONE, SKIP_ZERO, STOP } from './schools.ts';
 import { shortSheet } from './short-sheet.ts';
 
@@ -58,7 +59,7 @@ export const shortDivision = defineMethod({
       ],
     },
   ],
-  slips: [FORGET_REMAINDER, SKIP_ZERO, REMAINDER_AS_TENTHS, SCALE_ONE],
+  slips: [FORGET_REMAINDER, SKIP_ZERO, REMAINDER_AS_TENTHS, SCALE_ONE, ...REST_SLIPS],
   phrases: divisionPhrases.book,
   accepts: acceptsQuotient,
   work,

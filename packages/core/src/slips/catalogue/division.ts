@@ -115,7 +115,11 @@ export const DIVISION_SLIPS: readonly SlipIdea[] = [
     written: 'The quotient without its remainder.',
     effect: 'amount',
     often: 2,
-    examples: [{ method: 'short-division', problem: '953 ÷ 7', at: 'answer-0', answer: '136' }],
+    examples: [
+      { method: 'short-division', problem: '953 ÷ 7', at: 'answer-0', answer: '136' },
+      { method: 'long-division', problem: '953 ÷ 7', at: 'answer-0', answer: '136' },
+      { method: 'partial-quotients', problem: '953 ÷ 7', at: 'answer-0', answer: '136' },
+    ],
   },
   {
     id: 'quotient-place-off',
@@ -160,7 +164,15 @@ export const DIVISION_SLIPS: readonly SlipIdea[] = [
     written: 'A remainder that is too large by the scale.',
     effect: 'amount',
     often: 2,
-    examples: [{ method: 'long-division', problem: '2.3 ÷ 0.7', at: 'answer-0', answer: '3 r 2' }],
+    examples: [
+      ...['short-division', 'long-division', 'partial-quotients'].map((method) => ({
+        method,
+        problem: '2.3 ÷ 0.7',
+        school: { stop: 'remainder' },
+        at: 'answer-0',
+        answer: '41/7',
+      })),
+    ],
   },
   {
     id: 'rest-over-dividend',
@@ -170,7 +182,9 @@ export const DIVISION_SLIPS: readonly SlipIdea[] = [
     effect: 'amount',
     often: 1,
     examples: [
-      { method: 'long-division', problem: '953 ÷ 7', at: 'answer-0', answer: '136 1/953' },
+      { method: 'long-division', problem: '953 ÷ 7', at: 'answer-0', answer: '129609/953' },
+      { method: 'short-division', problem: '953 ÷ 7', at: 'answer-0', answer: '129609/953' },
+      { method: 'partial-quotients', problem: '953 ÷ 7', at: 'answer-0', answer: '129609/953' },
     ],
   },
 ];
