@@ -122,6 +122,60 @@ async function benchCore() {
   benchFractions(core, ofFamily('fractions'));
   benchLetters(core, ofFamily('polynomials'));
   benchRoots(core, core.registry.get('digit-pairs'));
+  benchSlips(core);
+}
+
+/** Diagnosing answers, and a class of learners, in milliseconds beside their goals and over a light run. */
+function benchSlips(core) {
+  const { problem } = core.readProblem('46 × 58');
+  const column = core.registry.get('column-multiplication');
+  const timed = (work) => {
+    const start = performance.now();
+    work();
+    return performance.now() - start;
+  };
+  const light =
+    timed(() => {
+      for (let k = 0; k < 1000; k++) column.light(problem);
+    }) / 1000;
+  const told = (name, ms, goal) =>
+    say(
+      `  ${name.padEnd(46)} ${ms.toFixed(0)} ms (goal ${goal}), ${(ms / light).toFixed(0)} light runs`,
+    );
+  say('Diagnoses, and a class that thins out');
+  told(
+    '46 × 58 against all methods, one answer',
+    timed(() => core.diagnose(new core.Search(problem), '598')),
+    1000,
+  );
+  told(
+    '200 answers to 40 products and differences',
+    timed(() => {
+      for (let k = 0; k < 40; k++) {
+        const text = k % 2 ? `${4000 + 37 * k} − ${1200 + 53 * k}` : `${21 + k} × ${97 - k}`;
+        const search = new core.Search(core.readProblem(text).problem);
+        for (let n = 0; n < 5; n++) core.diagnose(search, `${1000 + 613 * k + 17 * n}`);
+      }
+    }),
+    10_000,
+  );
+  const methods = ['column-multiplication', 'partial-products', 'grid-multiplication', 'lattice'];
+  const papers = methods.map((id) => {
+    const method = core.registry.get(id);
+    return { method, school: method.defaultSchool };
+  });
+  const slips = [...new Set(papers.flatMap(({ method }) => method.slips.map(({ id }) => id)))];
+  told(
+    '30 learners, 1000 runs, 346 × 58 on four papers',
+    timed(() => {
+      const simulation = new core.ClassSimulation({
+        ...{ problem: core.readProblem('346 × 58').problem, papers, learners: 30, runs: 1000 },
+        ...{ seed: 7, rates: core.usualRates([...slips, 'wrong-fact']), sameLearners: true },
+      });
+      simulation.advance(1000);
+    }),
+    2000,
+  );
 }
 
 /** Two brackets of 2, 4 and 8 terms, multiplied or taken from each other. */

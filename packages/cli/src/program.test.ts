@@ -401,7 +401,11 @@ describe('docs/formats.md', () => {
       .map(([, line]) => line!)
       .filter((line) => !line.startsWith('verify'));
     expect(lines.length).toBeGreaterThan(4);
-    for (const line of lines) {
+    const folder = mkdtempSync(join(tmpdir(), 'levee-'));
+    const answers = join(folder, 'answers.txt');
+    writeFileSync(answers, '255\n345\n');
+    for (const shown of lines) {
+      const line = shown.replace('answers.txt', answers);
       const args = [...line.matchAll(/"([^"]*)"|(\S+)/g)].map(
         ([, quoted, bare]) => quoted ?? bare!,
       );

@@ -97,6 +97,7 @@ const EARLIER: Readonly<Record<string, string>> = {
   'whole-column-total': 'whole-total-in-place',
   'skip-cell': 'skip-product',
   'straight-pairs-only': 'like-places-only',
+  'two-figures-down': 'skip-zero',
 };
 
 /** The id of a slip as it is written now. */

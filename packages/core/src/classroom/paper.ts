@@ -100,7 +100,7 @@ export class ClassPaper {
     const known = this.known.get(key);
     if (known) return known;
     const base = this.habitWork(name, habits);
-    const work = careless.length === 0 ? base : this.workWith(habits, careless);
+    const work = careless.length === 0 ? base : this.workWith(habits, careless, base.made);
     const worked = this.judged(work.run, [...work.made, ...careless]);
     this.known.set(key, worked);
     return worked;
@@ -112,11 +112,16 @@ export class ClassPaper {
     return known;
   }
 
-  private workWith(habits: readonly string[], slips: readonly Addressed[]): HabitWork {
+  private workWith(
+    habits: readonly string[],
+    slips: readonly Addressed[],
+    likely: readonly Addressed[] = [],
+  ): HabitWork {
     return workWithHabits(this.method, this.problem, {
       school: this.school,
       habits: habits.map((slip) => ({ slip, where: 'all' })),
       slips,
+      likely,
     });
   }
 

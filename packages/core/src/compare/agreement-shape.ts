@@ -72,6 +72,12 @@ const METHOD_AGREEMENT = record({
     orNull(EXPRESSION),
   ),
   brief: said('Whether only the brackets and the total are told.', flag()),
+  unreduced: optional(
+    said(
+      'Whether the answer stays a fraction that is not in lowest terms, as a slip of form.',
+      flag(),
+    ),
+  ),
   leak: optional(
     said(
       'Where a slipped work gains or loses something; the moves go only as far as before that step.',
@@ -83,7 +89,10 @@ const METHOD_AGREEMENT = record({
 /** A certificate that methods agree: plain data that can be checked without the traces. */
 export const AGREEMENT = record({
   format: only('levee-agreement'),
-  version: said('3 where some method leaks, else 2; version 1 is read too.', anyOf([1, 2, 3])),
+  version: said(
+    '3 where some method leaks or stays unreduced, else 2; version 1 is read too.',
+    anyOf([1, 2, 3]),
+  ),
   problem: text(),
   kind: oneOf(PROBLEM_KINDS),
   script: said('How its numbers are written.', oneOf(SCRIPTS)),

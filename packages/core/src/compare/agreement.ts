@@ -6,17 +6,19 @@ import type { Agreement } from './agreement-shape.ts';
 import type { Comparison, Lane } from './compare.ts';
 import { type MethodAgreement } from './expressions.ts';
 import { KIND_WORK } from './kinds.ts';
-import { NOTHING_TOLD } from './told.ts';
+import { NOTHING_TOLD, type Told } from './told.ts';
 import { leakedMoves } from './leaked-moves.ts';
 
 /** Reads the agreement of all methods off their traces. */
 export function agreement(comparison: Comparison): Agreement {
   const { problem, space, lanes } = comparison;
   const total = lanes[0]!.trace.total;
+  const methods = lanes.map((lane) => numbered(methodAgreement(comparison, lane, total)));
+  const isSlipped = methods.some(({ leak, unreduced }) => leak || unreduced);
   const indices = Array.from({ length: space.size }, (_, index) => index);
   return {
     format: 'levee-agreement',
-    version: lanes.some(({ leaks }) => leaks.length > 0) ? 3 : 2,
+    version: isSlipped ? 3 : 2,
     problem: problemText(problem),
     kind: problem.kind,
     script: scriptOf(problem),
@@ -32,7 +34,7 @@ export function agreement(comparison: Comparison): Agreement {
       if (worth.isZero) return [];
       return [{ id: space.id(index), text: space.text(index), worth: worth.toString() }];
     }),
-    methods: lanes.map((lane) => numbered(methodAgreement(comparison, lane, total))),
+    methods,
   };
 }
 
@@ -42,10 +44,16 @@ function methodAgreement(comparison: Comparison, lane: Lane, total: Exact): Meth
   const [leak] = lane.leaks;
   if (leak) return { method, ...leakedMoves(lane, problem, leak), brief: false };
   const isNothing = lane.amounts.at(-1)!.terms.isEmpty;
-  return {
-    method,
-    ...(isNothing ? NOTHING_TOLD : KIND_WORK[problem.kind].told(comparison, lane, total)),
-  };
+  const told = isNothing ? NOTHING_TOLD : KIND_WORK[problem.kind].told(comparison, lane, total);
+  return { method, ...told, ...(endsUnreduced(told) ? { unreduced: true } : {}) };
+}
+
+/** Whether the last line is a fraction as it stands, which is not in lowest terms. */
+function endsUnreduced({ moves }: Told): boolean {
+  const last = moves.at(-1)?.expression;
+  if (last?.kind !== 'amount' || last.scaled === undefined) return false;
+  const bottom = /\d\/(\d+)$/.exec(last.scaled)?.[1];
+  return bottom !== undefined && BigInt(bottom) !== Exact.parse(last.worth).denominator;
 }
 
 function numbered(agreement: MethodAgreement): MethodAgreement {

@@ -155,9 +155,16 @@ function itemOf(marks: readonly Mark[], lane: Lane, taken: readonly Item[] = [])
 function writtenFraction({ glyph, worth }: Mark, { trace }: Lane): string | null {
   if (scriptOf(trace.problem) !== 'fractions') return null;
   const size = glyph.replace('−', '');
-  const text = /^\d+\/\d+$/.test(size) ? size : commonText(worth, trace, glyph);
+  const stands = /^\d+\/\d+$/.test(size) || isUnreducedMixed(size, worth);
+  const text = stands ? size : commonText(worth, trace, glyph);
   if (text === null || text === absolute(worth)) return null;
   return worth.isNegative ? `−${text}` : text;
+}
+
+/** Whether a number is written as wholes and a part that is not in lowest terms. */
+function isUnreducedMixed(text: string, worth: Exact): boolean {
+  const bottom = /^\d+ \d+\/(\d+)$/.exec(text)?.[1];
+  return bottom !== undefined && BigInt(bottom) !== worth.denominator;
 }
 
 /** A product of crossing is a numerator alone; its denominator is that of its worth, as both make it. */

@@ -223,7 +223,7 @@ function methodFault(agreement: MethodAgreement, frame: Frame): Fault | null {
   return (
     openingFault(moves[0]!, lines[0]!, frame) ??
     stepsFault(agreement, lines, frame) ??
-    (agreement.leak ? null : endFault(lines, frame)) ??
+    (agreement.leak ? null : endFault(lines, frame, agreement.unreduced)) ??
     bracketingFault(bracketing, lines, frame)
   );
 }
@@ -317,9 +317,13 @@ function isLeak({ step, amount }: NonNullable<MethodAgreement['leak']>): boolean
  * The last line is finished: one amount that is worked out and reduced; terms that are all unlike; or a square of
  * one number, perhaps with a factor that stays under the root, and what is left over.
  */
-function endFault(lines: readonly Line[], { laws }: Frame): Fault | null {
+function endFault(lines: readonly Line[], { laws }: Frame, unreduced = false): Fault | null {
   const move = lines.length - 1;
   const { leaves } = lines[move]!;
+  if (unreduced) {
+    const isLeft = leaves.length === 1 && laws.script === 'fractions' && isUnreduced(leaves[0]!);
+    return isLeft ? null : { move, fault: 'the last line is no fraction that can be reduced' };
+  }
   const isDone =
     laws.kind === 'root'
       ? isRoot(leaves)
@@ -340,6 +344,14 @@ function isReduced(amount: Amount): boolean {
   const of = written?.kind === 'negative' ? written.of : written;
   const isFraction = of?.kind === 'fraction' && denominatorOf(amount) === worth.denominator;
   return !owed && (written === null || isFraction);
+}
+
+/** Worked out, and written as a fraction that is not in lowest terms. */
+function isUnreduced(amount: Amount): boolean {
+  const { owed, written, worth } = amount;
+  const of = written?.kind === 'negative' ? written.of : written;
+  const isFraction = of?.kind === 'fraction' || of?.kind === 'mixed';
+  return !owed && isFraction && denominatorOf(amount) !== worth.denominator;
 }
 
 function isRoot(leaves: readonly Amount[]): boolean {

@@ -101,7 +101,7 @@ function explained(search: Search, cause: Cause): Explanation {
 export function explainedSlips(problem: Problem, cause: Cause): readonly ExplainedSlip[] {
   const [work] = cause.works;
   const write = amountWriter(problem);
-  if (!work || cause.copied) {
+  if (!work || cause.copied || cause.tier === 'whole-item') {
     return cause.slips.map((slip) => ({
       ...named(slip),
       step: null,

@@ -9,7 +9,7 @@ import { factErrors } from '../slips/fact-errors.ts';
 import { suits, workWithHabits, type Habit, type HabitWork } from '../slips/habits.ts';
 import { causeKey, compareCauses, type Cause, type CauseSlip } from './cause.ts';
 import { pairCauses } from './pairs.ts';
-import { wholeItems } from './whole-item.ts';
+import { linesForAll, wholeItems, type WholeItem } from './whole-item.ts';
 import { methodsFor, waysOf, type Way } from './works.ts';
 
 /** How much was looked through. */
@@ -61,7 +61,12 @@ export class Search {
       waysOf(method, problem).map((way) => eventsOf(problem, way)),
     );
     const causes = merged([
-      ...wholeItems(problem).map((item): Cause => wholeItemCause(item)),
+      ...wholeItems(problem).map((item) => wholeItemCause(item)),
+      ...this.methods.flatMap((method) =>
+        linesForAll(method.trace(problem)).map((item) =>
+          wholeItemCause(item, [{ method, school: method.defaultSchool }]),
+        ),
+      ),
       ...this.events.flatMap(({ way, singles, habits, facts }) => [
         ...[...singles, ...habits].map((event) => eventCause(event, way, 'method')),
         ...facts.map((event) => eventCause(event, way, 'fact')),
@@ -135,14 +140,14 @@ export class Search {
   }
 }
 
-function wholeItemCause({ slip, at, answer }: ReturnType<typeof wholeItems>[number]): Cause {
+export function wholeItemCause({ slip, at, answer }: WholeItem, works: Cause['works'] = []): Cause {
   const slips = [{ slip, at, idea: slip }];
   return {
     tier: 'whole-item',
     slips,
     habit: null,
     answer,
-    works: [],
+    works,
     copied: null,
     cancels: false,
   };

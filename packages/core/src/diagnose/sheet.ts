@@ -8,7 +8,8 @@ import { slipIdea } from '../slips/catalogue.ts';
 import { suits, workWithHabits, type SlipHabit } from '../slips/habits.ts';
 import { readAnswer } from './answer.ts';
 import { compareCauses, slipCount, type Cause } from './cause.ts';
-import { Search } from './search.ts';
+import { Search, wholeItemCause } from './search.ts';
+import { otherItems } from './whole-item.ts';
 
 /** One answer of a learner. */
 export interface SheetItem {
@@ -74,7 +75,7 @@ export function diagnoseSheet(
 ): SheetDiagnosis {
   const read = items.map((item) => readItem(item, searchFor(item.problem)));
   const habits = habitsOf(read);
-  const verdicts = read.map((one) => verdictOf(one, habits));
+  const verdicts = read.map((one) => verdictOf(one, habits, read));
   return { slips: slipsOf(read, habits, verdicts), items: verdicts };
 }
 
@@ -254,7 +255,7 @@ function sameSchool(one: School, other: School): boolean {
   return Object.keys(one).every((id) => one[id] === other[id]);
 }
 
-function verdictOf(one: Read, habits: readonly Candidate[]): ItemVerdict {
+function verdictOf(one: Read, habits: readonly Candidate[], all: readonly Read[]): ItemVerdict {
   const { item, search, amount, answered } = one;
   const told = {
     problem: problemText(item.problem),
@@ -275,8 +276,18 @@ function verdictOf(one: Read, habits: readonly Candidate[]): ItemVerdict {
   });
   const [both] = withMore;
   if (both) return { ...told, right, habits: [both.k], cause: both.cause, spared };
-  const [cause = null] = [...search.explain(amount)].sort(compareCauses);
+  const others = [...search.explain(amount), ...fromAnother(one, all)];
+  const [cause = null] = others.sort(compareCauses);
   return { ...told, right, habits: [], cause, spared };
+}
+
+/** The answer of another item of the sheet, where it stands here. */
+function fromAnother({ item, amount }: Read, all: readonly Read[]): readonly Cause[] {
+  const others = all.flatMap((other) => (other.item === item ? [] : [other.item.problem]));
+  return otherItems(item.problem, others)
+    .filter(({ answer }) => amount !== null && answer.equals(amount))
+    .slice(0, 1)
+    .map((found) => wholeItemCause(found));
 }
 
 /** How often each habit was followed, and which other slips were met now and then. */

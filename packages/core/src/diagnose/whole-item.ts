@@ -1,6 +1,7 @@
 import { where, type Where } from '../account/chance.ts';
-import { type Exact } from '../exact/exact.ts';
-import { numeralFor, numeralValue } from '../exact/numeral.ts';
+import type { GroupRole, Trace } from '../account/account.ts';
+import { Exact } from '../exact/exact.ts';
+import { numeralFor, numeralValue, placeValue, wholeText, type Numeral } from '../exact/numeral.ts';
 import { estimateOf, proposedOperands } from '../problem/estimate.ts';
 import { problemValue, valueOfKind, type Problem } from '../problem/problem.ts';
 import type { ProblemKind } from '../problem/kinds.ts';
@@ -24,6 +25,8 @@ export function wholeItems(problem: Problem): readonly WholeItem[] {
     ...givenNumbers(problem),
     ...estimate(problem),
     ...figuresExchanged(problem),
+    ...sidesApart(problem),
+    ...halved(problem),
   ];
   return all.filter(({ answer }) => !answer.equals(right));
 }
@@ -81,6 +84,46 @@ function figuresExchanged(problem: Problem): readonly WholeItem[] {
     const answer = numeralValue({ ...number, digits: turned });
     return [{ slip: 'answer-figures-exchanged', at: where('answer', place), answer }];
   });
+}
+
+/** What stands before and after the point worked as two whole numbers each, and the two put together with a point. */
+function sidesApart({ kind, operands, base }: Problem): readonly WholeItem[] {
+  const isPointed = operands.every(({ decimals, fraction, terms }) => {
+    return !fraction && !terms && decimals > 0;
+  });
+  if (operands.length !== 2 || !isPointed || kind === 'root' || kind === 'quotient') return [];
+  const side = (of: (number: Numeral) => readonly number[]) =>
+    valueOfKind(
+      kind,
+      operands.map((number) => numeralValue({ ...number, digits: of(number), decimals: 0 })),
+    );
+  const before = side(({ digits, decimals }) => digits.slice(decimals));
+  // In columns the smaller figure is taken from the larger behind the point as well.
+  const after = side(({ digits, decimals }) => digits.slice(0, decimals)).absolute();
+  if (before.isNegative) return [];
+  const length = wholeText(after, base).length;
+  const answer = before.plus(after.times(placeValue(base, -length)));
+  return [{ slip: 'sides-apart', at: ANSWER, answer }];
+}
+
+/** Half of the number for its root. */
+function halved({ kind, operands }: Problem): readonly WholeItem[] {
+  if (kind !== 'root') return [];
+  const half = numeralValue(operands[0]).dividedBy(Exact.of(2));
+  return [{ slip: 'halved-for-rooted', at: ANSWER, answer: half.times(half) }];
+}
+
+/** What is read as a number of its own on a paper. */
+const READ_ALONE: ReadonlySet<GroupRole> = new Set(['line', 'row total', 'column total']);
+
+/** One line of a method's work for the answer, by the lines of its paper from the first. */
+export function linesForAll(trace: Trace): readonly WholeItem[] {
+  if (trace.problem.kind === 'root' || trace.problem.kind === 'quotient') return [];
+  const lines = trace.groups.filter(({ role }) => READ_ALONE.has(role));
+  if (lines.length < 2) return [];
+  return lines
+    .map(({ worth }, k) => ({ slip: 'one-line-for-all', at: where('line', k), answer: worth }))
+    .filter(({ answer }) => !answer.equals(trace.total) && !answer.isZero);
 }
 
 /** What is handed in when the answer of another item stands here. */

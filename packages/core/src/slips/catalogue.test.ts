@@ -4,12 +4,11 @@ import { Exact } from '../exact/exact.ts';
 import { registry } from '../methods/index.ts';
 import { problemValue } from '../problem/problem.ts';
 import { problemFrom, worked } from '../testing/work.ts';
-import { wholeItems } from '../diagnose/whole-item.ts';
-import { COPIES_SLIPS } from './catalogue/copies.ts';
+import { linesForAll, wholeItems } from '../diagnose/whole-item.ts';
 import { FACTS_SLIPS } from './catalogue/facts.ts';
 import { WHOLE_ITEM_SLIPS } from './catalogue/whole-item.ts';
 import { SLIP_IDEAS, slipIdea } from './catalogue.ts';
-import { wrongCopies } from './copies.ts';
+import { isWrongCopy, wrongCopies } from './copies.ts';
 import { factErrors } from './fact-errors.ts';
 import type { SlipExample, SlipIdea } from './slip-idea.ts';
 
@@ -34,12 +33,11 @@ function beside([slip, id, text, place]: Case): readonly string[] | null {
   const problem = problemFrom(text);
   const isHere = (one: { readonly slip: string; readonly at: Where }) =>
     one.slip === slip && whereText(one.at) === place;
-  if (WHOLE_ITEM_SLIPS.some((idea) => idea.id === slip) && id === '') {
-    return wholeItems(problem)
-      .filter(isHere)
-      .map(({ answer }) => answer.toString());
+  if (WHOLE_ITEM_SLIPS.some((idea) => idea.id === slip)) {
+    const made = id === '' ? wholeItems(problem) : linesForAll(registry.get(id).trace(problem));
+    return made.filter(isHere).map(({ answer }) => answer.toString());
   }
-  if (COPIES_SLIPS.some((idea) => idea.id === slip)) {
+  if (isWrongCopy(slip)) {
     return wrongCopies(problem)
       .filter(isHere)
       .map((copy) => problemValue(copy.problem).toString());

@@ -35,6 +35,8 @@ export interface HabitRequest {
   readonly habits: readonly Habit[];
   /** Slips that are made besides, once each. */
   readonly slips?: readonly Addressed[];
+  /** Where the habits are likely followed, as in the same work without the other slips: a good guess saves work. */
+  readonly likely?: readonly Addressed[];
 }
 
 /** More rounds than any work has columns; a round settles at least one more chance, from the first on. */
@@ -48,11 +50,11 @@ const MOST_ROUNDS = 24;
 export function workWithHabits(
   method: Method,
   problem: Problem,
-  { school, habits, slips = [] }: HabitRequest,
+  { school, habits, slips = [], likely = [] }: HabitRequest,
 ): HabitWork {
   const options = school ? { school } : {};
-  let made: readonly Addressed[] = [];
-  let run = method.light(problem, { ...options, slips });
+  let made = likely;
+  let run = method.light(problem, { ...options, slips: [...slips, ...made] });
   for (let round = 0; round < MOST_ROUNDS; round++) {
     const next = habits.flatMap((habit) => followed(habit, run));
     if (sameAddresses(made, next)) break;

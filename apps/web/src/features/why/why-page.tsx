@@ -9,6 +9,7 @@ import {
   reasonsMarkdown,
   registry,
   type Agreement,
+  type MethodAgreement,
   type Reasons,
 } from '@levee/core';
 import { Button } from '@mui/material';
@@ -99,16 +100,19 @@ export function checkedText({ reasons, fault }: Certified): string {
   return [
     'Every line below was checked again from the certificate alone ✓',
     'Its worth, its terms, and that what changes is an instance of the law beside it.',
-    ...told.flatMap(({ method, leak }) =>
-      leak
-        ? [`${registry.get(method).shortName} has a slip: its lines end before step ${leak.step}.`]
-        : [],
-    ),
+    ...told.flatMap(slipText),
     ...(brief.length > 0
       ? [`In brief, so that only brackets and total were checked: ${names}.`]
       : []),
     'Not checked here: the wording, and where a mark stands on its paper.',
   ].join(' ');
+}
+
+/** What a slip does to the lines of its method. */
+function slipText({ method, leak, unreduced }: MethodAgreement): readonly string[] {
+  const name = registry.get(method).shortName;
+  if (leak) return [`${name} has a slip: its lines end before step ${leak.step}.`];
+  return unreduced ? [`${name} has a slip of form: its answer can still be reduced.`] : [];
 }
 
 /** The reasons as files. */

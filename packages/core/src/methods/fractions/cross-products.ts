@@ -94,7 +94,9 @@ function crossed(
   ] as const;
   const crossedParts = products.map(([part, other, column]): Counted => {
     const may = part.frac.top !== 0n && part.frac.bottom !== other;
-    const at = where('operand', part.operand);
+    // What the stages before have made is no fraction of the question.
+    const isMade = column === 0 && stage > 0;
+    const at = isMade ? where('stage', stage) : where('operand', part.operand);
     const own = scribe.slip('cross-own-bottom', may, { at });
     const made: Frac = { top: part.frac.top * (own ? part.frac.bottom : other), bottom };
     const worth = Exact.of(made.top * part.sign, bottom);

@@ -43,17 +43,8 @@ export const POINTS_SLIPS: readonly SlipIdea[] = [
     effect: 'amount',
     often: 3,
     examples: [
-      { method: 'column-addition', problem: '3.8 + 2.75', at: 'operand-0', answer: '3.13' },
+      { method: 'column-addition', problem: '3.8 + 2.75', at: 'operand-0', answer: '313/100' },
     ],
-  },
-  {
-    id: 'sides-apart',
-    label: 'Each side of the point by itself',
-    mechanism: 'What stands before and after the point is worked as two whole numbers.',
-    written: 'Two answers with a point between them.',
-    effect: 'amount',
-    often: 3,
-    examples: [{ method: 'column-addition', problem: '3.8 + 2.7', at: 'answer-0', answer: '5.15' }],
   },
   {
     id: 'tail-not-filled',
@@ -62,8 +53,7 @@ export const POINTS_SLIPS: readonly SlipIdea[] = [
     written: 'The lower figure under a blank.',
     effect: 'amount',
     often: 2,
-    feature: 'blank-below',
-    examples: [{ method: 'decomposition', problem: '5 − 1.75', at: 'answer-0', answer: '4.75' }],
+    examples: [{ method: 'decomposition', problem: '5 − 1.75', at: 'answer-0', answer: '19/4' }],
   },
   {
     id: 'zeros-on-wrong-side',
@@ -73,7 +63,7 @@ export const POINTS_SLIPS: readonly SlipIdea[] = [
     effect: 'amount',
     often: 1,
     examples: [
-      { method: 'column-addition', problem: '3.8 + 2.75', at: 'operand-0', answer: '5.83' },
+      { method: 'column-addition', problem: '3.8 + 2.75', at: 'operand-0', answer: '583/100' },
     ],
   },
   {

@@ -41,11 +41,11 @@ export const ROOTS_SLIPS: readonly SlipIdea[] = [
   {
     id: 'pairs-from-wrong-end',
     label: 'Pairs from the wrong end',
-    mechanism: 'The pairs are ticked off from the left.',
-    written: 'A last pair of one figure.',
+    mechanism: 'The pairs are ticked off from the left; a zero fills the last one.',
+    written: '62|50 for 6|25.',
     effect: 'amount',
     often: 2,
-    examples: [],
+    examples: [{ method: 'digit-pairs', problem: '√625', at: 'operand-0', answer: '6250' }],
   },
   {
     id: 'one-figure-down',
@@ -82,14 +82,5 @@ export const ROOTS_SLIPS: readonly SlipIdea[] = [
     effect: 'amount',
     often: 1,
     examples: [{ method: 'prime-pairs', problem: '√36', at: 'answer-0', answer: '5' }],
-  },
-  {
-    id: 'halved-for-rooted',
-    label: 'Halving for rooting',
-    mechanism: 'Half of the number is taken for its root.',
-    written: 'Half of the number.',
-    effect: 'amount',
-    often: 3,
-    examples: [{ method: 'digit-pairs', problem: '√36', at: 'answer-0', answer: '18' }],
   },
 ];

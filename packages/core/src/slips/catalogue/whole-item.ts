@@ -37,7 +37,7 @@ export const WHOLE_ITEM_SLIPS: readonly SlipIdea[] = [
     effect: 'amount',
     often: 1,
     examples: [
-      { method: 'column-multiplication', problem: '46 × 58', at: 'answer-0', answer: '368' },
+      { method: 'column-multiplication', problem: '46 × 58', at: 'line-0', answer: '368' },
     ],
   },
   {
@@ -57,5 +57,27 @@ export const WHOLE_ITEM_SLIPS: readonly SlipIdea[] = [
     effect: 'amount',
     often: 1,
     examples: [],
+  },
+  {
+    id: 'sides-apart',
+    label: 'Each side of the point by itself',
+    mechanism: 'What stands before and after the point is worked as two whole numbers.',
+    written: 'Two answers with a point between them.',
+    effect: 'amount',
+    often: 3,
+    examples: [
+      { problem: '3.8 + 2.7', at: 'answer-0', answer: '103/20' },
+      { problem: '4.2 − 1.7', at: 'answer-0', answer: '7/2' },
+      { problem: '3.6 × 2.5', at: 'answer-0', answer: '63/10' },
+    ],
+  },
+  {
+    id: 'halved-for-rooted',
+    label: 'Halving for rooting',
+    mechanism: 'Half of the number is taken for its root.',
+    written: 'Half of the number.',
+    effect: 'amount',
+    often: 3,
+    examples: [{ problem: '√36', at: 'answer-0', answer: '324' }],
   },
 ];
