@@ -56,6 +56,8 @@ export interface ScribeRequest {
   readonly hops?: readonly Exact[];
   /** How many figures the answer has at least, because the point stands before the last ones. */
   readonly leastPlaces?: number;
+  /** For each number, how many of its last places stand for a tail that it does not have: 5 in 5.00 − 1.75 lacks two. */
+  readonly blankTails?: readonly number[];
   /** Which stage of a string of factors this is, from 1, and whether it is the last. */
   readonly stage?: StagePlace | undefined;
   /** Which of the problem's two factors is written on top; the first when absent. */

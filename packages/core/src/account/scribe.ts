@@ -211,6 +211,11 @@ export class Scribe {
     return this.request.leastPlaces ?? 1;
   }
 
+  /** For each number, how many of its last places are behind the point and not written in the question. */
+  get blankTails(): readonly number[] {
+    return this.request.blankTails ?? [];
+  }
+
   /** Which of the problem's two factors is the lower one of the paper. */
   get lowerFactor(): number {
     return this.request.onTop === 1 ? 0 : 1;

@@ -131,6 +131,7 @@ describe('checks of square roots', () => {
       'both-out 12√2 true',
       'both-out 18√2 true',
       'unpaired-lost 6 true',
+      'pairs-added 5√2 true',
     ]);
   });
 

@@ -85,8 +85,11 @@ export function cost(trace: Trace): Cost {
   };
 }
 
+/** The largest of amounts; terms with letters have no order. */
 function largest(amounts: readonly Exact[]): Exact {
-  return amounts.reduce((most, worth) => (worth.compare(most) > 0 ? worth : most), Exact.ZERO);
+  return amounts
+    .filter(({ isConstant }) => isConstant)
+    .reduce((most, worth) => (worth.compare(most) > 0 ? worth : most), Exact.ZERO);
 }
 
 /** The most terms that are owed or written and not dealt with yet, at any moment. */

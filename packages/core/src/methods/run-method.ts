@@ -28,6 +28,7 @@ export interface Named {
   readonly order: readonly string[] | undefined;
   readonly hops: readonly Exact[];
   readonly leastPlaces: number;
+  readonly blankTails?: readonly number[];
   readonly stage: StagePlace | undefined;
 }
 
@@ -78,7 +79,8 @@ export function prepared(
   const leastPlaces = scale && pointRule(whole.kind) === 'lined-up' ? scale.decimals + 1 : 1;
   const slips = addressed(request, chancesOf);
   const { school, order, stage } = request;
-  const own: Named = { school, order, stage, slips, hops: counts, leastPlaces };
+  const blankTails = problem.operands.map(({ decimals }) => (scale?.decimals ?? 0) - decimals);
+  const own: Named = { school, order, stage, slips, hops: counts, leastPlaces, blankTails };
   return { scale, whole, own, staged, hops };
 }
 
@@ -137,9 +139,10 @@ export function onPaper(spec: MethodSpec, problem: Problem, request: Named) {
 }
 
 function scribeRequest(spec: MethodSpec, problem: Problem, request: Named): ScribeRequest {
-  const { school, slips, order, hops, leastPlaces, stage } = request;
+  const { school, slips, order, hops, leastPlaces, blankTails = [], stage } = request;
   const own = spec.freeOrder ? order : undefined;
-  return { problem, method: spec.id, school, slips, order: own, hops, leastPlaces, stage };
+  const asked = { problem, method: spec.id, school, slips, hops, leastPlaces, blankTails, stage };
+  return { ...asked, order: own };
 }
 
 /** The stages in the order in which the method takes the factors up. */

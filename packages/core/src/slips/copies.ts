@@ -58,7 +58,7 @@ function wrongSettings(problem: Problem): readonly WrongCopy[] {
     return [instead('pairs-from-wrong-end', 0, { ...operands[0], digits: [0, ...digits] })];
   }
   if (kind === 'quotient') {
-    const [dividend, divisor] = operands as readonly [Numeral, Numeral];
+    const [dividend, divisor] = operands;
     const made = shifted(dividend, neededDecimals(divisor));
     return neededDecimals(divisor) > 0 && !numeralValue(dividend).isZero
       ? [instead('scale-dividend-only', 0, made)]

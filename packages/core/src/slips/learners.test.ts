@@ -127,6 +127,7 @@ const ELSEWHERE: ReadonlySet<string> = new Set([
   'point-as-in-a-sum',
   'point-dropped',
   'miss-power',
+  'tail-not-filled',
 ]);
 
 /** At every chance of a problem the method answers as the learner does; the slips that were met. */

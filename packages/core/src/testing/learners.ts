@@ -67,11 +67,19 @@ export function subtracted(minuend: number, subtrahend: number, mind: Mind): num
       const stays = mayStay && lends('lender-not-reduced');
       const twice = upper[next]! > 1 && lends('lender-reduced-twice');
       if (!stays) upper[next]! -= twice ? 2 : 1;
+      const raises = !stays && next < lower.length && slips('upper-and-lower-changed', next);
+      if (raises) lower[next]! += 1;
     }
     upper[place]! += 10;
   };
   const column = (place: number): number | undefined => {
     const below = lower[place];
+    const spare = (upper[place + 1] ?? 0) - (lower[place + 1] ?? 0);
+    const isEnough = below !== undefined && upper[place]! >= below && spare > 0;
+    if (isEnough && slips('regrouped-without-need', place)) {
+      upper[place + 1]! -= 1;
+      return upper[place]! + 10 - below;
+    }
     if (upper[place]! < (below ?? 0)) {
       if (slips('smaller-from-larger', place)) return below! - upper[place]!;
       if (slips('zero-minus-is-zero', place) && given[place] === 0) return 0;
@@ -89,7 +97,10 @@ export function subtracted(minuend: number, subtrahend: number, mind: Mind): num
     const taken = mind.difference?.(above, below ?? 0, `place-${place}`);
     return taken ?? above - (below ?? 0);
   };
-  return read(given.map((_, place) => column(place)));
+  const written = given.map((_, place) => column(place));
+  // Two figures in one column are known for what they are.
+  const isWhole = written.some((one) => (one ?? 0) > 9);
+  return isWhole ? written.reduce<number>((n, one, k) => n + one! * 10 ** k, 0) : read(written);
 }
 
 /** A learner of column multiplication who slips, with figures alone. */
@@ -361,6 +372,7 @@ export function latticed(upper: number, lower: number, mind: Mind): number {
       }
     }),
   );
+  if (mind.slips('diagonals-other-way', 'answer-0', {})) return readAcross(top, bottom);
   const written: number[] = [];
   let carried = 0;
   diagonals.forEach((cells, place) => {
@@ -381,6 +393,18 @@ export function latticed(upper: number, lower: number, mind: Mind): number {
   if (!mind.slips('read-from-wrong-end', 'answer-0', {})) return read(written);
   const length = String(upper * lower).length;
   return read([...written.slice(0, length)].reverse());
+}
+
+/** What a lattice gives whose figures are added from the upper left to the lower right. */
+function readAcross(top: readonly number[], bottom: readonly number[]): number {
+  const lines = Array<number>(top.length + bottom.length - 1).fill(0);
+  top.forEach((above, i) =>
+    bottom.forEach((below, j) => {
+      const product = above * below;
+      lines[i + bottom.length - 1 - j]! += Math.floor(product / 10) + (product % 10);
+    }),
+  );
+  return lines.reduce((sum, line, k) => sum + line * 10 ** k, 0);
 }
 
 /** A learner of partial products who slips; the products are added in columns. */

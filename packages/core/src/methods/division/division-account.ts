@@ -67,7 +67,7 @@ export function reaches(plan: DivisionPlan): readonly Reach[] {
   return plan.figures.map((figure): Reach => {
     const unit = unitOf(plan, figure.place);
     const [from, usedFrom] = [to, usedTo];
-    to = to.plus(Exact.of(figure.digit).times(unit));
+    if (!figure.again) to = to.plus(Exact.of(figure.digit).times(unit));
     usedTo = usedTo.plus(Exact.of(BigInt(figure.quotient) * plan.by).times(unit));
     return { from, to, usedFrom, usedTo };
   });

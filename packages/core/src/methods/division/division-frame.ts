@@ -25,6 +25,13 @@ export function framedSheet(
       dividend: figure(0),
       quotient: figure(-1),
       repeats: figure(-1),
+      beside: ({ column }) => ({
+        x: x(column) + 0.72,
+        y: -1,
+        width: 0.5,
+        height: 1,
+        size: 'small',
+      }),
       left: (_, { glyph }) => ({
         x: x(frame.last) + gap,
         y: -1,

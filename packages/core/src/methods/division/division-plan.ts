@@ -17,7 +17,32 @@ export interface QuotientFigure {
   readonly rest: bigint;
   /** Whether it would be a zero in front of the quotient. */
   readonly leading: boolean;
+  /** Whether it is a second figure for the place of the one before, whose trial was too small. */
+  readonly again: boolean;
 }
+
+/** What a learner does otherwise in finding figures, by their places. */
+export interface Turns {
+  /** What is left after the figure is forgotten. */
+  readonly forgotten: ReadonlySet<number>;
+  /** What is taken to be left after the figure. */
+  readonly left: ReadonlyMap<number, bigint>;
+  /** Nothing is brought down to what is left. */
+  readonly idle: ReadonlySet<number>;
+  /** The figure is one too small, and its remainder stays too large. */
+  readonly low: ReadonlySet<number>;
+  /** The figure is one too small, and what is left is divided again beside it. */
+  readonly twice: ReadonlySet<number>;
+}
+
+const NONE: ReadonlySet<number> = new Set();
+export const NO_TURNS: Turns = {
+  forgotten: NONE,
+  left: new Map(),
+  idle: NONE,
+  low: NONE,
+  twice: NONE,
+};
 
 /** How the work ends: nothing left, something left, or figures that repeat. */
 export type DivisionEnd = 'exact' | 'remainder' | 'repeats';
@@ -56,14 +81,11 @@ export function planDivision({ operands, base }: Problem, school: School): Divis
 /** What a plan is made for. */
 export type DivisionNumbers = Pick<DivisionPlan, 'base' | 'shift' | 'dividend' | 'divisor'>;
 
-/**
- * The figures down to a last place, or until nothing is left or, where no place was chosen, a remainder comes again. A learner may
- * forget what is left after the figure with index `forgets`.
- */
+/** The figures down to a last place, or until nothing is left or, where no place was chosen, a remainder comes again. */
 export function planFigures(
   numbers: DivisionNumbers,
   last: number,
-  forgets: number | null = null,
+  turns: Turns = NO_TURNS,
 ): DivisionPlan {
   const { base, dividend, divisor } = numbers;
   const by = numeralValue(divisor).numerator;
@@ -82,18 +104,48 @@ export function planFigures(
       seen.set(rest, figures.length);
     }
     const digit = given ? dividend.digits[place + dividend.decimals]! : 0;
-    const before = figures.length - 1 === forgets ? 0n : rest;
-    const part = before * BigInt(base) + BigInt(digit);
-    const quotient = Number(part / by);
-    rest = part % by;
-    filled ||= quotient > 0;
-    const leading = !filled && place > 0;
-    figures.push({ place, digit, given, before, part, quotient, rest, leading });
+    const before = turns.forgotten.has(place + 1) ? 0n : rest;
+    for (const figure of figuresAt(place, { base, by, digit, before, turns })) {
+      rest = figure.rest;
+      filled ||= figure.quotient > 0;
+      figures.push({ ...figure, digit, given, place, leading: !filled && place > 0 });
+    }
   }
-  const left = figures.length - 1 === forgets ? 0n : rest;
+  const left = turns.forgotten.has(figures.at(-1)!.place) ? 0n : rest;
   const exact = left === 0n && restIsNothing(dividend, figures.at(-1)!.place);
   const end = repeatsFrom !== null ? 'repeats' : exact ? 'exact' : 'remainder';
   return { ...numbers, by, last, figures, end, repeatsFrom };
+}
+
+interface At {
+  readonly base: number;
+  readonly by: bigint;
+  readonly digit: number;
+  readonly before: bigint;
+  readonly turns: Turns;
+}
+
+/** The figure of a place; two where the first trial was too small and what is left is divided again. */
+function figuresAt(place: number, { base, by, digit, before, turns }: At) {
+  const part = turns.idle.has(place) ? before : before * BigInt(base) + BigInt(digit);
+  const isLow = turns.low.has(place) || turns.twice.has(place);
+  const quotient = Number(part / by) - (isLow ? 1 : 0);
+  const rest = turns.left.get(place) ?? part - BigInt(quotient) * by;
+  const first = { before, part, quotient, rest, again: false };
+  if (!turns.twice.has(place)) return [first];
+  return [first, { before: rest, part: rest, quotient: 1, rest: rest - by, again: true }];
+}
+
+/** Each figure of the dividend divided with the divisor, the smaller into the larger, and what is left passed over. */
+export function figureByFigure(plan: DivisionPlan): DivisionPlan {
+  const { dividend, by } = plan;
+  const figures = [...dividend.digits.entries()].reverse().map(([place, digit]): QuotientFigure => {
+    const part = BigInt(digit);
+    const quotient = digit === 0 ? 0 : Number(part < by ? by / part : part / by);
+    const own = { place, digit, given: true, before: 0n, part, quotient, rest: 0n };
+    return { ...own, leading: false, again: false };
+  });
+  return { ...plan, figures, end: 'exact', repeatsFrom: null };
 }
 
 /** What is left again when figures repeat, counted in the place it stands in now and in the one it stood in before. */

@@ -3,6 +3,7 @@ import { definePhrases, fixed, plain, type Wording } from '../../phrases/phraseb
 import type { Speaker } from '../../phrases/speaker.ts';
 import type { LeftAgain } from './division-plan.ts';
 import { FORGET_REMAINDER, REMAINDER_AS_TENTHS, SCALE_ONE, SKIP_ZERO } from './schools.ts';
+import { otherwise, otherwiseInWorth, triedInWorth, triedWords } from './turning-words.ts';
 
 type ScaleValues = {
   readonly dividend: Exact;
@@ -35,6 +36,8 @@ export type ShareValues = {
   readonly part: Exact;
   readonly divisor: Exact;
   readonly quotient: number;
+  /** The figure of the dividend that belongs here. */
+  readonly digit: number;
   readonly rest: Exact;
   readonly place: number;
   /** Whether another figure follows for the rest to join. */
@@ -63,6 +66,8 @@ function afterInWorth({ rest, place, goesOn, slip }: ShareValues, say: Speaker):
 const share: Wording<ShareValues> = {
   digit: (values, say) => {
     const { part, divisor, quotient, added, slip } = values;
+    const told = otherwise(values, say);
+    if (told !== null) return told;
     const zero = added ? 'With a 0 behind it: ' : '';
     if (slip === SKIP_ZERO.id) {
       return `${zero}${say.worth(divisor)} does not go into ${say.worth(part)}, and nothing is written.`;
@@ -74,6 +79,8 @@ const share: Wording<ShareValues> = {
   },
   value: (values, say) => {
     const { part, divisor, quotient, place, slip } = values;
+    const told = otherwiseInWorth(values, say);
+    if (told !== null) return told;
     const shared = say.count(part.numerator, place);
     const by = say.worth(divisor);
     const give = part.numerator === 1n ? 'gives' : 'give';
@@ -96,11 +103,17 @@ export type ProductValues = {
   readonly place: number;
 };
 
-const multiply: Wording<ProductValues> = {
-  digit: ({ part, divisor, quotient, product }, say) =>
-    `${say.worth(divisor)} into ${say.worth(part)} goes **${say.number(quotient)}**; ${say.number(quotient)} ${say.times} ${say.worth(divisor)} = **${say.worth(product)}**.`,
-  value: ({ divisor, quotient, product, place }, say) =>
-    `**${say.count(quotient, place)}** for each of ${say.worth(divisor)} ${quotient === 1 ? 'uses' : 'use'} up ${say.count(product.numerator, place)}.`,
+type MultiplyValues = ProductValues & { readonly slip: string; readonly again: boolean };
+
+const multiply: Wording<MultiplyValues> = {
+  digit: ({ part, divisor, quotient, product, slip, again }, say) => {
+    const told = triedWords({ slip, again, quotient, divisor, part }, say);
+    return `${told ?? `${say.worth(divisor)} into ${say.worth(part)} goes **${say.number(quotient)}**`}; ${say.number(quotient)} ${say.times} ${say.worth(divisor)} = **${say.worth(product)}**.`;
+  },
+  value: ({ divisor, quotient, product, place, slip, again }, say) => {
+    const used = `**${say.count(quotient, place)}** for each of ${say.worth(divisor)} ${quotient === 1 ? 'uses' : 'use'} up ${say.count(product.numerator, place)}`;
+    return `${used}${triedInWorth({ slip, again, quotient }, say)}.`;
+  },
 };
 
 export type SubtractValues = ProductValues & { readonly rest: Exact; readonly slip: string };
@@ -108,12 +121,14 @@ export type SubtractValues = ProductValues & { readonly rest: Exact; readonly sl
 const subtract: Wording<SubtractValues> = {
   digit: ({ part, product, rest, slip }, say) => {
     const lost = slip === FORGET_REMAINDER.id ? ', but it is not carried on' : '';
-    return `${say.opening(say.minus(say.worth(part), say.worth(product)))} is **${say.worth(rest)}**${lost}.`;
+    const is = part.minus(product).equals(rest) ? 'is' : 'is taken for';
+    return `${say.opening(say.minus(say.worth(part), say.worth(product)))} ${is} **${say.worth(rest)}**${lost}.`;
   },
   value: ({ part, product, rest, place, slip }, say) => {
     const lost = slip === FORGET_REMAINDER.id ? ', and forgotten' : '';
     const used = `${say.count(product.numerator, place)} ${product.numerator === 1n ? 'is' : 'are'} used`;
-    return `Of ${say.count(part.numerator, place)}, ${used}: **${rest.isZero ? 'none' : say.count(rest.numerator, place)}** left${lost}.`;
+    const taken = part.minus(product).equals(rest) ? '' : 'taken to be ';
+    return `Of ${say.count(part.numerator, place)}, ${used}: ${taken}**${rest.isZero ? 'none' : say.count(rest.numerator, place)}** left${lost}.`;
   },
 };
 
@@ -173,7 +188,7 @@ const remainder: Wording<RestValues> = {
       return `${say.worth(scaled)} left to be shared by ${say.worth(divisor)} is not ${say.count(scaled.numerator, -1)}, but so it is written.`;
     const told = REST_WORDS[slip];
     if (told !== undefined) return `**${say.worth(rest)}** of the dividend is left, ${told}.`;
-    return `${say.worth(quotient)} ${say.times} ${say.worth(divisor)} leaves **${say.worth(rest)}** of the dividend, too little for another ${place === 0 ? say.worth(divisor) : `${say.count(1, place).replace(/^1 /, '')} of ${say.worth(divisor)}`}.`;
+    return `${say.worth(quotient)} ${say.times} ${say.worth(divisor)} leaves **${say.worth(rest)}** of the dividend, ${rest.compare(divisor) < 0 ? 'too little' : 'enough'} for another ${place === 0 ? say.worth(divisor) : `${say.count(1, place).replace(/^1 /, '')} of ${say.worth(divisor)}`}.`;
   },
 };
 
@@ -207,6 +222,7 @@ export const divisionPhrases = definePhrases({
     ({ quotient, place }: { quotient: number; place: number }, say) =>
       `the ${say.places(place)} of the quotient, ${say.number(quotient)}`,
   ),
+  'division.filled': fixed('The place that is left over is filled with a **0**.'),
   'division.rest': fixed('what is left of the dividend'),
   'division.answer': fixed('quotient and what is left'),
 });

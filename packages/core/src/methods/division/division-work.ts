@@ -13,16 +13,17 @@ import {
   type Reach,
 } from './division-account.ts';
 import {
-  leftAgain,
+  NO_TURNS,
   planDivision,
   planFigures,
   unitOf,
   type DivisionPlan,
+  type Turns,
 } from './division-plan.ts';
 import { plannedDivision, scalePhrase } from './division-start.ts';
+import { DivisionEnd } from './division-end.ts';
 import { divisionPhrases } from './division-words.ts';
-import { restSlip } from './rest-slips.ts';
-import { FORGET_REMAINDER, REMAINDER_AS_TENTHS, SKIP_ZERO } from './schools.ts';
+import { FORGET_REMAINDER, SKIP_ZERO } from './schools.ts';
 
 const { phrase } = divisionPhrases;
 
@@ -34,6 +35,9 @@ export class FigureDivision {
   /** What each place of the dividend holds. */
   private readonly entries = new Map<number, Entry>();
   private quotient: Mark[] = [];
+  private turns: Turns = NO_TURNS;
+  /** By how many places the quotient is written too far to the left. */
+  off = 0;
 
   constructor(
     readonly scribe: Scribe,
@@ -118,16 +122,32 @@ export class FigureDivision {
   given(from: number, to: number): readonly Entry[] {
     return this.plan.figures
       .slice(from, to + 1)
-      .flatMap(({ place, given }) => (given ? [this.entries.get(place)!] : []));
+      .flatMap(({ place, given, again }) => (given && !again ? [this.entries.get(place)!] : []));
+  }
+
+  /** Plans anew with something that a learner does otherwise. */
+  turn(more: Partial<Turns>): void {
+    this.turns = { ...this.turns, ...more };
+    this.work(planFigures(this.plan, this.plan.last, this.turns));
+  }
+
+  /** Goes on by another plan. */
+  work(plan: DivisionPlan): void {
+    this.plan = plan;
+    this.reach = reaches(plan);
+  }
+
+  /** What is done otherwise so far. */
+  get turned(): Turns {
+    return this.turns;
   }
 
   /** Asks whether what is left after a figure is forgotten, and plans anew when it is. */
   forgets(k: number): boolean {
-    const { rest } = this.plan.figures[k]!;
-    const at = where('place', this.plan.figures[k]!.place);
-    if (!this.scribe.slip(FORGET_REMAINDER.id, rest > 0n && this.goesOn(k), { at })) return false;
-    this.plan = planFigures(this.plan, this.plan.last, k);
-    this.reach = reaches(this.plan);
+    const { rest, place } = this.plan.figures[k]!;
+    const may = rest > 0n && this.goesOn(k) && !this.plan.figures[k + 1]!.again;
+    if (!this.scribe.slip(FORGET_REMAINDER.id, may, { at: where('place', place) })) return false;
+    this.turn({ forgotten: new Set([...this.turns.forgotten, place]) });
     return true;
   }
 
@@ -140,16 +160,22 @@ export class FigureDivision {
     });
   }
 
-  /** The figures written so far, each read a place lower: what a left-out zero makes of them. */
-  pushedDown(k: number): { readonly takes: readonly Mark[]; readonly writes: readonly Writing[] } {
+  /**
+   * The figures written so far, each read a place lower, as a left-out zero makes them, or higher, as a second figure in one
+   * place does.
+   */
+  pushed(
+    k: number,
+    by: 1 | -1,
+  ): { readonly takes: readonly Mark[]; readonly writes: readonly Writing[] } {
     const takes = this.quotient;
     const writes = takes.map((mark): Writing => ({
       role: 'answer',
       count: parseInt(mark.glyph, this.plan.base),
-      place: mark.place! - 1,
+      place: mark.place! + by,
       terms: mark.terms,
       medium: 'head',
-      spot: { area: 'pushed', row: k, column: mark.place! - 1 },
+      spot: { area: 'pushed', row: k, column: mark.place! + by },
     }));
     return { takes, writes };
   }
@@ -169,14 +195,15 @@ export class FigureDivision {
 
   /** A figure of the quotient over its place. */
   figure(k: number): Writing {
-    const { place, quotient } = this.plan.figures[k]!;
+    const { place: own, quotient, again } = this.plan.figures[k]!;
     const { usedFrom, usedTo } = this.reach[k]!;
+    const place = own + this.off;
     return {
       role: 'answer',
       count: quotient,
       place,
       terms: this.length.between(usedFrom, usedTo),
-      spot: { area: 'quotient', row: 0, column: place },
+      spot: { area: again ? 'beside' : 'quotient', row: 0, column: place },
     };
   }
 
@@ -242,6 +269,7 @@ export class FigureDivision {
     const { part, quotient, rest, place, given } = this.plan.figures[k]!;
     return {
       part: Exact.of(part),
+      digit: this.plan.figures[k]!.digit,
       divisor: numeralValue(this.plan.divisor),
       quotient,
       product: Exact.of(BigInt(quotient) * this.plan.by),
@@ -253,131 +281,31 @@ export class FigureDivision {
     };
   }
 
-  /** Deals with what is left when the last figure is written, and closes the account. */
-  finish(left: readonly Entry[]): Trace {
-    const { scribe, plan } = this;
-    const rest = this.joined(left);
-    const answer = [...this.quotient];
-    if (plan.end === 'repeats') answer.push(this.repeat(rest));
-    else answer.push(...this.remainder(rest));
-    return scribe.close(answer, phrase('division.answer', {}));
-  }
-
-  /** Puts figures that are not worked any more to what is left. */
-  private joined(left: readonly Entry[]): readonly Entry[] {
-    const lowest = this.plan.figures.at(-1)!.place;
-    const others = [...this.entries].flatMap(([place, entry]) => (place < lowest ? [entry] : []));
-    const live = others.filter(({ worth }) => !worth.isZero);
-    if (live.length === 0) return left;
-    const takes = [...left, ...others];
-    const worth = Exact.sum(takes.map((entry) => entry.worth));
-    const rest = this.inDividend(worth);
-    const scaled = rest.dividedBy(unitOf(this.plan, 0));
-    return this.scribe.step({
+  /** A zero in the place that is left over where the quotient stands too far to the left. */
+  private fillPlace(): void {
+    const [zero] = this.scribe.step({
       law: 'place-value',
       phase: { kind: 'rest' },
-      takes,
+      takes: [],
       writes: [
         {
-          role: 'remainder',
+          role: 'placeholder',
           count: 0,
           place: 0,
-          glyph: numberText(scaled, this.plan.base),
-          worth,
-          medium: 'head',
-          spot: { area: 'joined', row: 0, column: 0 },
+          terms: this.length.between(Exact.ZERO, Exact.ZERO),
+          spot: { area: 'quotient', row: 0, column: 0 },
         },
       ],
-      phrase: phrase('division.join', { rest: scaled }),
+      phrase: phrase('division.filled', {}),
     });
+    this.quotient.push(zero!);
   }
 
-  /** What a share comes to in the dividend as the work has it. */
-  private inDividend(share: Exact): Exact {
-    return share.times(numeralValue(this.plan.divisor)).times(unitOf(this.plan, 0));
-  }
-
-  private remainder(rest: readonly Entry[]): readonly Mark[] {
-    const { scribe, plan } = this;
-    const worth = Exact.sum(rest.map((entry) => entry.worth));
-    if (worth.isZero) return [];
-    const amount = this.inDividend(worth);
-    const scaled = amount.dividedBy(unitOf(plan, 0));
-    const tenths = this.writtenAsTenths(scaled);
-    const wrong = restSlip(scribe, this.problem, { rest: amount, scaled });
-    const marks = scribe.step({
-      law: 'evaluate',
-      phase: { kind: 'rest' },
-      takes: rest,
-      writes: wrong
-        ? wrong.writes
-        : tenths
-          ? [
-              {
-                role: 'answer',
-                count: Number(scaled.numerator),
-                place: -1,
-                spot: { area: 'quotient', row: 0, column: -1 },
-              },
-            ]
-          : [
-              {
-                role: 'rest',
-                count: 0,
-                place: 0,
-                glyph: `r ${numberText(amount, plan.base)}`,
-                worth,
-                spot: { area: 'left', row: 0, column: 0 },
-              },
-            ],
-      phrase: phrase('division.remainder', {
-        rest: amount,
-        scaled,
-        divisor: numeralValue(this.problem.operands[1]!),
-        quotient: Exact.sum(this.quotient.map((mark) => mark.worth)),
-        place: plan.figures.at(-1)!.place,
-        slip: wrong?.slip ?? (tenths ? REMAINDER_AS_TENTHS.id : ''),
-      }),
-    });
-    if (!tenths && marks.length > 0) {
-      scribe.group('rest', 'rest', marks, phrase('division.rest', {}));
-    }
-    return marks;
-  }
-
-  private writtenAsTenths(rest: Exact): boolean {
-    const { base, by, figures } = this.plan;
-    const fits =
-      rest.isWhole &&
-      rest.numerator < BigInt(base) &&
-      by !== BigInt(base) &&
-      figures.at(-1)!.place === 0;
-    return this.scribe.slip(REMAINDER_AS_TENTHS.id, fits, { at: where('answer', 0) });
-  }
-
-  private repeat(rest: readonly Entry[]): Mark {
-    const { figures } = this.plan;
-    const again = leftAgain(this.plan)!;
-    const [mark] = this.scribe.step({
-      law: 'evaluate',
-      phase: { kind: 'rest' },
-      takes: rest,
-      writes: [
-        {
-          role: 'repeats',
-          count: 0,
-          place: figures.at(-1)!.place,
-          placed: true,
-          glyph: '…',
-          text: again.block,
-          worth: Exact.sum(rest.map((entry) => entry.worth)),
-          spot: { area: 'repeats', row: 0, column: figures.at(-1)!.place - 1 },
-        },
-      ],
-      phrase: phrase('division.repeats', again),
-    });
-    this.scribe.group('rest', 'rest', [mark!], phrase('division.rest', {}));
-    return mark!;
+  /** Deals with what is left when the last figure is written, and closes the account. */
+  finish(left: readonly Entry[]): Trace {
+    const { scribe, problem, plan, entries, quotient } = this;
+    if (this.off > 0) this.fillPlace();
+    return new DivisionEnd(scribe, problem, plan, entries, quotient).finish(left);
   }
 }
 

@@ -204,8 +204,11 @@ describe('scaling both numbers', () => {
 describe('slips of division', () => {
   it('answer what learners answer', () => {
     expect(slipAnswers('short-division', '612 ÷ 6')).toEqual([
+      'figure-by-figure@1 163',
       'skip-zero@1 12',
       'forget-remainder@1 301/3',
+      'next-figure-not-down@1 601/6',
+      'remainder-too-large@1 102',
     ]);
     expect(slipAnswers('long-division', '31.5 ÷ 0.7')).toContain('scale-one@1 9/2');
     expect(slipAnswers('short-division', '955 ÷ 7')).toContain('remainder-as-tenths@1 1363/10');

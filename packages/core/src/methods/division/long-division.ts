@@ -7,6 +7,18 @@ import { acceptsQuotient } from './division-start.ts';
 import { FigureDivision } from './division-work.ts';
 import { divisionPhrases } from './division-words.ts';
 import { longSheet } from './long-sheet.ts';
+import {
+  bringsNothingDown,
+  leavesTooMuch,
+  NOT_DOWN,
+  PLACE_OFF,
+  REST_TOO_LARGE,
+  restFact,
+  TRIAL_TOO_SMALL,
+  triesTwice,
+  TURNING_SLIPS,
+  writesPlaceOff,
+} from './turning-slips.ts';
 import { REST_SLIPS } from './rest-slips.ts';
 import { FORGET_REMAINDER, REMAINDER_AS_TENTHS, SCALE_ONE, SKIP_ZERO, STOP } from './schools.ts';
 
@@ -44,7 +56,15 @@ export const longDivision = defineMethod({
       ],
     },
   ],
-  slips: [FORGET_REMAINDER, SKIP_ZERO, REMAINDER_AS_TENTHS, SCALE_ONE, ...REST_SLIPS],
+  slips: [
+    FORGET_REMAINDER,
+    SKIP_ZERO,
+    REMAINDER_AS_TENTHS,
+    SCALE_ONE,
+    ...REST_SLIPS,
+    TRIAL_TOO_SMALL,
+    ...TURNING_SLIPS,
+  ],
   phrases: divisionPhrases.book,
   accepts: acceptsQuotient,
   work,
@@ -71,15 +91,30 @@ class Staircase {
   ) {}
 
   go(k: number): void {
-    const { leading, quotient } = this.division.plan.figures[k]!;
+    const { division } = this;
+    const { leading, again } = division.plan.figures[k]!;
     if (leading) return;
-    if (this.begun) this.bringDown(k);
-    else this.left = this.division.given(this.from, k);
+    const off = !this.begun && writesPlaceOff(division, k);
+    const idle = this.begun && bringsNothingDown(division, k);
+    if (this.begun && !again && !idle) this.bringDown(k);
+    else if (!this.begun) this.left = division.given(this.from, k);
     this.begun = true;
-    if (quotient === 0) this.zero(k);
-    else if (this.inHead) this.atOnce(k);
-    else this.multiplyAndSubtract(k);
+    if (idle) this.zero(k, NOT_DOWN.id);
+    else if (division.plan.figures[k]!.quotient === 0) this.zero(k, off ? PLACE_OFF.id : '');
+    else this.figure(k, off ? PLACE_OFF.id : '');
     this.from = k + 1;
+  }
+
+  /** A figure that fits, or that a learner tries. */
+  private figure(k: number, off: string): void {
+    const { division } = this;
+    const twice = !this.inHead && triesTwice(division, k);
+    const low = leavesTooMuch(division, k);
+    const isAgain = division.plan.figures[k]!.again;
+    const slip = twice || isAgain ? TRIAL_TOO_SMALL.id : low ? REST_TOO_LARGE.id : off;
+    restFact(division, k, this.inHead ? 0 : 1);
+    if (this.inHead) this.atOnce(k, slip);
+    else this.multiplyAndSubtract(k, slip);
   }
 
   /** The next figure joins what is left; before anything is taken away it stands beside it already. */
@@ -108,42 +143,49 @@ class Staircase {
     this.left = [...this.left, mark!];
   }
 
-  /** The divisor does not fit: a zero in the quotient, and what is there stays. */
-  private zero(k: number): void {
+  /** The divisor does not fit: a zero in the quotient, and what is there stays; or nothing was brought down to it. */
+  private zero(k: number, slip: string): void {
     const { division } = this;
     const { place } = division.plan.figures[k]!;
-    const skipped = division.skipsZero(k);
-    const pushed = skipped ? division.pushedDown(k) : null;
+    const idle = slip === NOT_DOWN.id;
+    const skipped = !idle && division.skipsZero(k);
+    const pushed = skipped ? division.pushed(k, -1) : null;
+    const unread = idle ? [...this.left, ...division.given(k, k)] : [];
+    const stays = { ...division.rest(k, { area: 'pushed', row: k, column: place }, 'head') };
     const marks = division.scribe.step({
       law: 'place-value',
       phase: { kind: 'figure', of: place },
-      takes: pushed?.takes ?? [],
-      writes: pushed?.writes ?? [division.figure(k)],
+      takes: pushed?.takes ?? unread,
+      writes: pushed?.writes ?? [division.figure(k), ...(idle ? [stays] : [])],
       phrase: phrase('division.share', {
-        ...division.values(k, skipped ? SKIP_ZERO.id : ''),
+        ...division.values(k, skipped ? SKIP_ZERO.id : slip),
         goesOn: false,
         rest: Exact.of(0n),
         added: false,
       }),
     });
+    if (idle) this.left = marks.slice(1);
     if (pushed) division.setQuotient(marks);
     else division.addQuotient(marks[0]!);
   }
 
-  private multiplyAndSubtract(k: number): void {
+  private multiplyAndSubtract(k: number, slip: string): void {
     const { division } = this;
-    const { place } = division.plan.figures[k]!;
-    const values = division.values(k, '');
-    const [figure, product] = division.scribe.step({
+    const { place, again } = division.plan.figures[k]!;
+    const values = division.values(k, slip);
+    const pushed = again ? division.pushed(k, 1) : null;
+    const [figure, product, ...moved] = division.scribe.step({
       law: 'distribute',
       phase: { kind: 'figure', of: place },
-      takes: [],
+      takes: pushed?.takes ?? [],
       writes: [
         division.figure(k),
         division.product(k, { area: 'work', row: this.row, column: place }),
+        ...(pushed?.writes ?? []),
       ],
-      phrase: phrase('division.multiply', values),
+      phrase: phrase('division.multiply', { ...values, again }),
     });
+    if (pushed) division.setQuotient(moved);
     division.addQuotient(figure!);
     const forgotten = division.forgets(k);
     const marks = division.scribe.step({
@@ -155,17 +197,17 @@ class Staircase {
         : [division.rest(k, { area: 'work', row: this.row + 1, column: place })],
       phrase: phrase('division.subtract', {
         ...values,
-        slip: forgotten ? FORGET_REMAINDER.id : '',
+        slip: forgotten ? FORGET_REMAINDER.id : slip,
       }),
     });
     this.left = marks;
     this.row += 2;
   }
 
-  private atOnce(k: number): void {
+  private atOnce(k: number, slip: string): void {
     const { division } = this;
     const { place } = division.plan.figures[k]!;
-    const values = division.values(k, '');
+    const values = division.values(k, slip);
     const forgotten = division.forgets(k);
     const [figure, rest] = division.scribe.step({
       law: 'distribute',
@@ -178,7 +220,7 @@ class Staircase {
       phrase: phrase('division.share', {
         ...values,
         added: false,
-        slip: forgotten ? FORGET_REMAINDER.id : '',
+        slip: forgotten ? FORGET_REMAINDER.id : slip,
       }),
     });
     division.addQuotient(figure!);

@@ -8,6 +8,18 @@ import { divisionPhrases } from './division-words.ts';
 import { REST_SLIPS } from './rest-slips.ts';
 import { FORGET_REMAINDER, REMAINDER_AS_TENTHS, SCALE_ONE, SKIP_ZERO, STOP } from './schools.ts';
 import { shortSheet } from './short-sheet.ts';
+import {
+  bringsNothingDown,
+  FIGURE_BY_FIGURE,
+  leavesTooMuch,
+  NOT_DOWN,
+  PLACE_OFF,
+  REST_TOO_LARGE,
+  restFact,
+  TURNING_SLIPS,
+  worksFigureByFigure,
+  writesPlaceOff,
+} from './turning-slips.ts';
 
 const { phrase } = divisionPhrases;
 
@@ -59,7 +71,15 @@ export const shortDivision = defineMethod({
       ],
     },
   ],
-  slips: [FORGET_REMAINDER, SKIP_ZERO, REMAINDER_AS_TENTHS, SCALE_ONE, ...REST_SLIPS],
+  slips: [
+    FORGET_REMAINDER,
+    SKIP_ZERO,
+    REMAINDER_AS_TENTHS,
+    SCALE_ONE,
+    ...REST_SLIPS,
+    FIGURE_BY_FIGURE,
+    ...TURNING_SLIPS,
+  ],
   phrases: divisionPhrases.book,
   accepts: acceptsQuotient,
   work,
@@ -68,38 +88,62 @@ export const shortDivision = defineMethod({
 
 function work(scribe: Scribe, problem: Problem, school: School): Trace {
   const division = new FigureDivision(scribe, problem, school);
+  const apart = worksFigureByFigure(division);
   const medium = school['remainders'] === 'in-the-head' ? 'head' : 'paper';
   let left: readonly Entry[] = [];
-  let from = 0;
+  let from: number | null = null;
   for (let k = 0; k < division.plan.figures.length; k++) {
-    const { leading, given } = division.plan.figures[k]!;
-    if (leading && school['front'] === 'left-out') continue;
-    const skipped = division.skipsZero(k);
-    const pushed = skipped ? division.pushedDown(k) : null;
-    const values = division.values(k, '');
-    const forgotten = division.forgets(k);
-    const takes: Entry[] = [...left, ...division.given(from, k), ...(pushed?.takes ?? [])];
-    const figure = leading ? division.frontZero(k) : division.figure(k);
-    const isLeft = !values.rest.isZero && !forgotten;
-    const restSpot = { area: 'rest', row: 0, column: values.place - 1 };
-    const writes: Writing[] = [
-      ...(pushed ? pushed.writes : [figure]),
-      ...(isLeft ? [division.rest(k, restSpot, division.goesOn(k) ? medium : 'head')] : []),
-      ...(given ? [] : [division.addedZero(k)]),
-    ];
-    const slip = skipped ? SKIP_ZERO.id : forgotten ? FORGET_REMAINDER.id : '';
-    const marks = scribe.step({
-      law: 'distribute',
-      phase: { kind: 'quotient' },
-      takes,
-      writes,
-      phrase: phrase('division.share', { ...values, slip }),
-    });
-    const made = pushed?.writes.length ?? 1;
-    if (pushed) division.setQuotient(marks.slice(0, made));
-    else if (!leading) division.addQuotient(marks[0]!);
-    left = isLeft ? [marks[made]!] : [];
+    if (division.plan.figures[k]!.leading && school['front'] === 'left-out') continue;
+    const share = { ...turnsAt(division, k, from === null, apart), from: from ?? 0 };
+    left = shareFigure(division, k, share, medium, left);
     from = k + 1;
   }
   return division.finish(left);
+}
+
+/** What a learner does otherwise with a figure, said in a word. */
+function turnsAt(division: FigureDivision, k: number, isFirst: boolean, apart: boolean) {
+  if (apart) return { slip: FIGURE_BY_FIGURE.id, idle: false };
+  const off = isFirst && writesPlaceOff(division, k);
+  const idle = bringsNothingDown(division, k);
+  const low = leavesTooMuch(division, k);
+  if (!division.plan.figures[k]!.leading) restFact(division, k, 0);
+  const slip = off ? PLACE_OFF.id : idle ? NOT_DOWN.id : low ? REST_TOO_LARGE.id : '';
+  return { slip, idle };
+}
+
+/** One figure of the quotient with what is left; gives what is left. */
+function shareFigure(
+  division: FigureDivision,
+  k: number,
+  { slip, from }: { readonly slip: string; readonly from: number },
+  medium: 'paper' | 'head',
+  left: readonly Entry[],
+): readonly Entry[] {
+  const { leading, given } = division.plan.figures[k]!;
+  const skipped = slip === '' && division.skipsZero(k);
+  const pushed = skipped ? division.pushed(k, -1) : null;
+  const values = division.values(k, '');
+  const forgotten = division.forgets(k);
+  const takes: Entry[] = [...left, ...division.given(from, k), ...(pushed?.takes ?? [])];
+  const figure = leading ? division.frontZero(k) : division.figure(k);
+  const isLeft = !values.rest.isZero && !forgotten;
+  const restSpot = { area: 'rest', row: 0, column: values.place - 1 };
+  const writes: Writing[] = [
+    ...(pushed ? pushed.writes : [figure]),
+    ...(isLeft ? [division.rest(k, restSpot, division.goesOn(k) ? medium : 'head')] : []),
+    ...(given ? [] : [division.addedZero(k)]),
+  ];
+  const said = skipped ? SKIP_ZERO.id : forgotten ? FORGET_REMAINDER.id : slip;
+  const marks = division.scribe.step({
+    law: 'distribute',
+    phase: { kind: 'quotient' },
+    takes,
+    writes,
+    phrase: phrase('division.share', { ...values, slip: said }),
+  });
+  const made = pushed?.writes.length ?? 1;
+  if (pushed) division.setQuotient(marks.slice(0, made));
+  else if (!leading) division.addQuotient(marks[0]!);
+  return isLeft ? [marks[made]!] : [];
 }

@@ -74,6 +74,11 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   );
 }
 
+/** Where a part is crossed: what the stages before have made is no fraction of the question. */
+function partWhere({ operand }: Counted, stage: number, column: number) {
+  return column === 0 && stage > 0 ? where('stage', stage) : where('operand', operand);
+}
+
 /** Two fractions crossed; the result goes where the next stage takes its first one, or to its own row. */
 function crossed(
   scribe: Scribe,
@@ -94,9 +99,7 @@ function crossed(
   ] as const;
   const crossedParts = products.map(([part, other, column]): Counted => {
     const may = part.frac.top !== 0n && part.frac.bottom !== other;
-    // What the stages before have made is no fraction of the question.
-    const isMade = column === 0 && stage > 0;
-    const at = isMade ? where('stage', stage) : where('operand', part.operand);
+    const at = partWhere(part, stage, column);
     const own = scribe.slip('cross-own-bottom', may, { at });
     const made: Frac = { top: part.frac.top * (own ? part.frac.bottom : other), bottom };
     const worth = Exact.of(made.top * part.sign, bottom);

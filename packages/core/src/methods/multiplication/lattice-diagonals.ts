@@ -219,7 +219,7 @@ function diagonalSlip(scribe: Scribe, carried: number, edge: number, at: Where):
 }
 
 /** Zeros in front stay on the paper but are no part of the answer. */
-function withoutLeadingZeros(answer: readonly Mark[]): readonly Mark[] {
+export function withoutLeadingZeros(answer: readonly Mark[]): readonly Mark[] {
   const kept = [...answer];
   while (kept.length > 1 && kept.at(-1)!.worth.isZero) kept.pop();
   return kept;

@@ -76,9 +76,25 @@ const diagonal: Wording<DiagonalValues> = {
 };
 
 /** What the lattice says in its steps. */
+type OtherValues = Omit<DiagonalValues, 'edge' | 'slip'>;
+
+/** A line that is added from the upper left to the lower right. */
+const otherWay: Wording<OtherValues> = {
+  digit: ({ figures, carried, total, keep }, say) => {
+    const parts = [...figures, ...(carried > 0 ? [`${say.number(carried)} ${say.carried}`] : [])];
+    const sum = `From the upper left to the lower right: ${parts.join(' + ')}${parts.length > 1 ? ` = ${say.number(total)}` : ''}`;
+    return keep === 0
+      ? `${sum}; write **${say.number(total)}**.`
+      : `${sum}; write **${say.number(total % say.base)}**, ${say.passOnFigures(keep)} on.`;
+  },
+  value: ({ total, place }, say) =>
+    `Figures of different places are added as if they were of one: **${say.count(total, place)}**.`,
+};
+
 export const latticePhrases = definePhrases({
   'lattice.cell': cell,
   'lattice.diagonal': diagonal,
+  'lattice.other way': otherWay,
   'lattice.cell name': plain(
     ({ left, right }: { left: string; right: string }, say) => `cell ${left} ${say.times} ${right}`,
   ),

@@ -7,6 +7,7 @@ import type { Problem } from '../../problem/problem.ts';
 import { defineMethod } from '../method.ts';
 import { cellFact } from './facts.ts';
 import { addDiagonals, figuresIn, type CellMarks } from './lattice-diagonals.ts';
+import { addOtherWay } from './other-diagonals.ts';
 import { latticeSheet } from './lattice-sheet.ts';
 import { latticePhrases } from './lattice-words.ts';
 import { acceptsProduct, partText, twoFactors, type Pair, type TwoFactors } from './two-factors.ts';
@@ -60,6 +61,7 @@ export const lattice = defineMethod({
   slips: [
     slipOf('swap-cell'),
     slipOf('zero-tens-left-out'),
+    slipOf('diagonals-other-way'),
     slipOf('skip-diagonal'),
     slipOf('read-from-wrong-end'),
     { ...slipOf('forget-carry'), mechanism: 'The carry to the next diagonal is not added.' },
@@ -99,7 +101,8 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
       i,
     ),
   );
-  return scribe.close(addDiagonals(scribe, factors, cells), phrase('lattice.answer', {}));
+  const answer = addOtherWay(scribe, cells) ?? addDiagonals(scribe, factors, cells);
+  return scribe.close(answer, phrase('lattice.answer', {}));
 }
 
 function writeCell(scribe: Scribe, { top, bottom }: TwoFactors, [i, j]: Pair): CellMarks {

@@ -1,4 +1,5 @@
 import { isTaken } from '../../problem/problem.ts';
+import { where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
@@ -7,12 +8,12 @@ import { draftSheet } from '../../sheet/draft-sheet.ts';
 import type { Sheet, SheetSign } from '../../sheet/sheet.ts';
 import { defineMethod } from '../method.ts';
 import { marksIn } from '../shared/place-columns.ts';
-import { combineKind, groupKinds, nothing } from './gather.ts';
+import { combineKind, groupKinds, nothing, termWriting } from './gather.ts';
 import { openTerms, turnTerm, type AskedTerm } from './like-work.ts';
 import { BRACKET, edgesOf, heightOf, inLine, termWidth } from './line-layout.ts';
 import { KIND_SLIPS } from './letter-slips.ts';
 import { polynomialPhrases } from './polynomial-words.ts';
-import { FIRST_TERM_ONLY, UNLIKE_GATHERED } from './schools.ts';
+import { FIRST_TERM_ONLY, MINUS_TWICE, UNLIKE_GATHERED } from './schools.ts';
 import { acceptsTerms, inOrder, inRow } from './term-list.ts';
 
 const { phrase } = polynomialPhrases;
@@ -48,7 +49,7 @@ export const likeTermsColumns = defineMethod({
       ],
     },
   ],
-  slips: [FIRST_TERM_ONLY, UNLIKE_GATHERED, ...KIND_SLIPS],
+  slips: [FIRST_TERM_ONLY, MINUS_TWICE, UNLIKE_GATHERED, ...KIND_SLIPS],
   phrases: polynomialPhrases.book,
   accepts: acceptsTerms('sum', 'difference'),
   work,
@@ -72,12 +73,18 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
     scribe.give(term.operand, term.part, 'operand part', { area: 'table', row, column }, looks);
   });
   const columns = kinds.map((): Entry[] => []);
+  const turned = new Map<number, { readonly mark: Mark; readonly column: number }[]>();
   for (const { asked: term, row, column } of placed) {
     const at = { area: 'table', row: row + turnedBelow(term.operand), column };
-    columns[column]!.push(
-      term.turned ? turnTerm(scribe, term, isFirst(row, column), at) : term.entry,
-    );
+    if (!term.turned) {
+      columns[column]!.push(term.entry);
+      continue;
+    }
+    const mark = turnTerm(scribe, term, isFirst(row, column), at);
+    columns[column]!.push(mark);
+    turned.set(term.operand, [...(turned.get(term.operand) ?? []), { mark, column }]);
   }
+  for (const [operand, terms] of turned) takeAwayAgain(scribe, operand, terms, columns);
   groupKinds(
     scribe,
     kinds.map((letters, k) => ({ letters, members: columns[k]! })),
@@ -89,6 +96,37 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   );
   const answer = kinds.flatMap((_, k) => made.get(k)!);
   return scribe.close(answer.length > 0 ? answer : [nothing(scribe)], phrase('terms.answer', {}));
+}
+
+/** Asks whether a row whose signs are turned is taken away all the same; its terms count with their old signs then. */
+function takeAwayAgain(
+  scribe: Scribe,
+  operand: number,
+  terms: readonly { readonly mark: Mark; readonly column: number }[],
+  columns: readonly Entry[][],
+): void {
+  const live = terms.filter(({ mark }) => !mark.worth.isZero);
+  const may = !Exact.sum(live.map(({ mark }) => mark.worth)).isZero;
+  if (!scribe.slip(MINUS_TWICE.id, may, { at: where('operand', operand) })) return;
+  const marks = scribe.step({
+    law: 'sign',
+    phase: { kind: 'signs' },
+    takes: live.map(({ mark }) => mark),
+    writes: live.map(({ mark, column }) => ({
+      ...termWriting('turned term', mark.worth.negate(), false, {
+        area: 'again',
+        row: operand,
+        column,
+      }),
+      from: [mark],
+      medium: 'head' as const,
+    })),
+    phrase: phrase('terms.again', { terms: live.map(({ mark }) => mark.worth) }),
+  });
+  live.forEach(({ mark, column }, k) => {
+    const entries = columns[column]!;
+    entries[entries.indexOf(mark)] = marks[k]!;
+  });
 }
 
 function combined(

@@ -165,6 +165,15 @@ const turn: Wording<TurnValues> = {
   },
 };
 
+type AgainValues = { readonly terms: readonly Exact[] };
+
+const again: Wording<AgainValues> = {
+  digit: ({ terms }, say) =>
+    `The row is turned already, and is taken away all the same: ${say.list(terms.map((term) => `**${termText(term.negate())}**`))}.`,
+  value: ({ terms }, say) =>
+    `Taking away what is turned already counts it with its old signs: ${say.list(terms.map((term) => `**${termText(term.negate())}**`))}.`,
+};
+
 type CopyValues = {
   readonly terms: readonly Exact[];
   readonly letters: string;
@@ -206,6 +215,7 @@ export const polynomialPhrases = definePhrases({
   'terms.gather': gather,
   'terms.alone': alone,
   'terms.turn': turn,
+  'terms.again': again,
   'terms.copy': copy,
   'terms.unbracket': unbracket,
   'terms.nothing': fixed('Everything has cancelled: **0**.'),

@@ -127,4 +127,6 @@ export const UNLIKE_GATHERED: SlipSpec = slipOf('unlike-gathered');
 
 export const FIRST_TERM_ONLY: SlipSpec = slipOf('first-term-only');
 
+export const MINUS_TWICE: SlipSpec = slipOf('minus-used-twice');
+
 export const MISSED_TERM: SlipSpec = slipOf('missed-term');

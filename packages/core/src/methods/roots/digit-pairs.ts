@@ -8,7 +8,15 @@ import { PairWork } from './pair-work.ts';
 import { pairsSheet } from './pairs-sheet.ts';
 import { planRoot } from './root-plan.ts';
 import { rootPhrases } from './root-words.ts';
-import { NOT_DOUBLED, ONE_BOX, STOP, TRIALS } from './schools.ts';
+import {
+  NOT_DOUBLED,
+  ONE_BOX,
+  ONE_FIGURE,
+  SMALLER_SQUARE,
+  STOP,
+  TRIALS,
+  ZERO_LEFT_OUT,
+} from './schools.ts';
 
 export const digitPairs = defineMethod({
   id: 'digit-pairs',
@@ -25,7 +33,7 @@ export const digitPairs = defineMethod({
   direction: 'from the largest pair to the right',
   freeOrder: false,
   schools: [STOP, TRIALS],
-  slips: [NOT_DOUBLED, ONE_BOX],
+  slips: [NOT_DOUBLED, ONE_BOX, SMALLER_SQUARE, ONE_FIGURE, ZERO_LEFT_OUT],
   phrases: rootPhrases.book,
   accepts: (problem) => (problem.kind === 'root' ? { ok: true } : kindRefused(problem)),
   work,

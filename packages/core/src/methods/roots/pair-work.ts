@@ -5,22 +5,20 @@ import { Exact } from '../../exact/exact.ts';
 import { numberText, numeralValue, placeValue } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { NumberLength } from '../shared/number-length.ts';
+import { leftAgain, pairText, readLower, sideNumber, spot, text, trialMark } from './pair-marks.ts';
 import type { Pair, RootDigit, RootPlan, Trial } from './root-plan.ts';
 import { rootPhrases } from './root-words.ts';
-import { NOT_DOUBLED, ONE_BOX } from './schools.ts';
+import { NOT_DOUBLED, ONE_BOX, ONE_FIGURE, SMALLER_SQUARE, ZERO_LEFT_OUT } from './schools.ts';
 
 const { phrase } = rootPhrases;
-
-/** Where figures stand: columns are places of the root, counted over pairs. */
-function spot(area: string, row: number, column: number): Mark['spot'] {
-  return { area, row, column };
-}
 
 /** A root that is worked pair by pair, as far as it has come. */
 export class PairWork {
   private readonly length: NumberLength;
   private readonly owed: ReadonlyMap<number, OwedEntry>;
-  private readonly root: Mark[] = [];
+  private root: Mark[] = [];
+  /** The root as it is read from its figures. */
+  private read = 0n;
   /** What is not laid yet and stands on the paper. */
   private left: Entry[] = [];
   /** The row of what is left, and the row beside it for the doubled root, which may be lower. */
@@ -103,6 +101,7 @@ export class PairWork {
   private first(digit: RootDigit): void {
     const { pair, place, product, trials } = digit;
     const above = trials.find(({ fits }) => !fits);
+    this.scribe.slip(SMALLER_SQUARE.id, digit.mayBeSmaller, { at: where('place', place) });
     const [figure, square] = this.scribe.step({
       law: 'square',
       phase: { kind: 'digit', of: place },
@@ -110,9 +109,9 @@ export class PairWork {
       writes: [
         ...this.digitAndProduct(digit),
         ...(digit.digit > 0
-          ? [this.sideNumber(text(BigInt(digit.digit), this.plan.base), spot('doubled', 0, place))]
+          ? [sideNumber(text(BigInt(digit.digit), this.plan.base), spot('doubled', 0, place))]
           : []),
-        ...trials.map((one, row) => this.trialMark(one, row, place, digit.there)),
+        ...trials.map((one, row) => trialMark(one, row, place, digit.there, this.plan.base)),
       ],
       phrase: phrase('root.first', {
         pair: Exact.of(pair),
@@ -123,6 +122,7 @@ export class PairWork {
         area: this.amount(product, place),
         above: above?.digit ?? 0,
         aboveSquare: Exact.of(above?.product ?? 0n),
+        smaller: digit.smaller,
       }),
     });
     this.left = [this.owed.get(place)!];
@@ -142,7 +142,7 @@ export class PairWork {
       law: 'square',
       phase: { kind: 'digit', of: place },
       takes: [],
-      writes: [this.sideNumber(`${text(doubled, base)}▢ × ▢`, spot('doubled', this.beside, place))],
+      writes: [sideNumber(`${text(doubled, base)}▢ × ▢`, spot('doubled', this.beside, place))],
       phrase: phrase('root.double', {
         root: Exact.of(before),
         doubled: Exact.of(doubled),
@@ -151,11 +151,11 @@ export class PairWork {
         slip: undoubled ? NOT_DOUBLED.id : '',
       }),
     });
-    this.scribe.slip(ONE_BOX.id, digit.mayBeWrong && !undoubled, {
-      at: where('place', place),
-      ahead: digit.trials.length,
-    });
+    const ahead = digit.trials.length;
+    const oneBoxes = digit.mayBeWrong && !undoubled;
+    this.scribe.slip(ONE_BOX.id, oneBoxes, { at: where('place', place), ahead });
     digit.trials.forEach((one, row) => this.tryDigit(digit, one, row));
+    if (this.leavesOutZero(digit)) return;
     const factor = doubled * BigInt(base) + (oneBox ? 0n : BigInt(found));
     const marks = this.scribe.step({
       law: 'square',
@@ -165,7 +165,7 @@ export class PairWork {
         ...this.digitAndProduct(digit),
         ...(found > 0
           ? [
-              this.sideNumber(
+              sideNumber(
                 `${text(factor, base)} × ${found.toString(base).toUpperCase()}`,
                 spot('doubled', this.beside + 1, place),
               ),
@@ -176,7 +176,7 @@ export class PairWork {
         digit: found,
         factor: Exact.of(factor),
         product: oneBox ? this.amount(digit.product, place) : Exact.of(digit.product),
-        before: this.side(before * BigInt(base), place),
+        before: this.side(this.read * BigInt(base), place),
         width: this.side(found, place),
         area: this.areaOf(digit),
         oneBox,
@@ -184,10 +184,27 @@ export class PairWork {
     });
     if (found === 0) {
       this.root.push(marks[0]!);
+      this.read *= BigInt(base);
       this.beside += 1;
       return;
     }
     this.take(digit, marks[0]!, marks[1]!);
+  }
+
+  /** Asks whether nothing is written where no digit fits; the figures before are read a place lower then. */
+  private leavesOutZero({ digit, place }: RootDigit): boolean {
+    const may = digit === 0 && this.root.some(({ worth }) => !worth.isZero);
+    if (!this.scribe.slip(ZERO_LEFT_OUT.id, may, { at: where('place', place) })) return false;
+    const marks = this.scribe.step({
+      law: 'square',
+      phase: { kind: 'digit', of: place },
+      takes: this.root,
+      writes: this.root.map((mark) => readLower(mark, this.plan.base, this.beside)),
+      phrase: phrase('root.zero', { root: Exact.of(this.read) }),
+    });
+    this.root = [...marks];
+    this.beside += 1;
+    return true;
   }
 
   private tryDigit(digit: RootDigit, one: Trial, row: number): void {
@@ -198,7 +215,7 @@ export class PairWork {
       phase: { kind: 'digit', of: place },
       about: { digit: one.digit },
       takes: [],
-      writes: [this.trialMark(one, row, place, there)],
+      writes: [trialMark(one, row, place, there, this.plan.base)],
       phrase: phrase('root.trial', {
         digit: one.digit,
         factor: Exact.of(factor),
@@ -212,32 +229,42 @@ export class PairWork {
     });
   }
 
-  private bringDown({ place, pair, there, given }: RootDigit): void {
+  private bringDown(digit: RootDigit): void {
+    const { place, pair, there, given, oneFigure, mayBeShort } = digit;
     const entry = given ? this.owed.get(place) : undefined;
-    const glyph = pairText(pair, this.plan.base, false);
-    const [mark] = this.scribe.step({
+    const { base } = this.plan;
+    const brought = oneFigure ? pair / BigInt(base) : pair;
+    const glyph = oneFigure ? text(brought, base) : pairText(pair, base, false);
+    this.scribe.slip(ONE_FIGURE.id, mayBeShort, { at: where('place', place) });
+    // With one figure alone what was left is read a figure shorter as well.
+    const before = there - brought;
+    const again = () => leftAgain(text(before, base), this.amount(before, place), this.row, place);
+    const read = oneFigure ? [again()] : [];
+    const marks = this.scribe.step({
       law: 'place-value',
       phase: { kind: 'digit', of: place },
-      takes: entry ? [entry] : [],
+      takes: [...(oneFigure ? this.left : []), ...(entry ? [entry] : [])],
       writes: [
         {
           role: 'brought down',
           count: 0,
           place: 2 * place,
           glyph,
-          worth: this.amount(pair, place),
+          worth: this.amount(brought, place),
           placed: true,
           spot: spot('work', this.row, place),
         },
+        ...read,
       ],
       phrase: phrase('root.bring', {
         pair: glyph,
         there: Exact.of(there),
         trueThere: this.amount(there, place),
         given,
+        oneFigure,
       }),
     });
-    this.left.push(mark!);
+    this.left = oneFigure ? [...marks] : [...this.left, marks[0]!];
   }
 
   /** The digit of the root, worth the square or the strips that it lays, and what is taken away for them. */
@@ -268,9 +295,9 @@ export class PairWork {
   }
 
   /** What a digit truly lays: the first a square, every other two strips and a corner. */
-  private areaOf({ before, digit, place }: RootDigit): Exact {
+  private areaOf({ digit, place }: RootDigit): Exact {
     const width = BigInt(digit);
-    return this.amount((2n * before * BigInt(this.plan.base) + width) * width, place);
+    return this.amount((2n * this.read * BigInt(this.plan.base) + width) * width, place);
   }
 
   /** Takes away what is laid; what is left stands under it. */
@@ -278,6 +305,7 @@ export class PairWork {
     const { place, there, product: taken, left, before, digit: found } = digit;
     const { base } = this.plan;
     this.root.push(figure);
+    this.read = this.read * BigInt(base) + BigInt(found);
     this.laid = this.laid.plus(this.amount(taken, place));
     const root = before * BigInt(base) + BigInt(found);
     const isFirst = before === 0n;
@@ -303,7 +331,7 @@ export class PairWork {
             worth: this.amount(left, place),
             placed: true,
             spot: spot('work', this.beside + 2, place),
-            terms: this.length.between(this.laid, this.read(place)),
+            terms: this.length.between(this.laid, this.known(place)),
           },
         ],
         phrase: phrase('root.subtract', {
@@ -319,39 +347,10 @@ export class PairWork {
     this.row = this.beside;
   }
 
-  /** How far the number is read once the pair of a place is brought down. */
-  private read(place: number): Exact {
+  /** How far the number is known once the pair of a place is brought down. */
+  private known(place: number): Exact {
     const read = this.plan.digits.filter((one) => one.place >= place);
     return Exact.sum(read.map((one) => this.amount(one.pair, one.place)));
-  }
-
-  private trialMark(one: Trial, row: number, place: number, there: bigint): Writing {
-    const { base } = this.plan;
-    const digit = one.digit.toString(base).toUpperCase();
-    const factor = one.digit === 0 ? 0n : one.product / BigInt(one.digit);
-    const sign = one.fits ? '≤' : '>';
-    const glyph = `${text(factor, base)} × ${digit} = ${text(one.product, base)} ${sign} ${text(there, base)}`;
-    return {
-      role: 'trial',
-      count: 0,
-      place: 0,
-      glyph,
-      worth: Exact.ZERO,
-      from: [],
-      spot: spot('trial', row, place),
-    };
-  }
-
-  private sideNumber(glyph: string, at: Mark['spot']): Writing {
-    return {
-      role: 'side number',
-      count: 0,
-      place: 0,
-      glyph,
-      worth: Exact.ZERO,
-      from: [],
-      spot: at,
-    };
   }
 
   /** What is left in the end is written beside the root. */
@@ -383,14 +382,4 @@ export class PairWork {
   private foundRoot(): Exact {
     return Exact.sum(this.plan.digits.map(({ digit, place }) => this.side(digit, place)));
   }
-}
-
-function text(value: bigint, base: number): string {
-  return value.toString(base).toUpperCase();
-}
-
-/** Two figures; the first pair of the number may be one alone. */
-function pairText(pair: bigint, base: number, isFirst: boolean): string {
-  const figures = text(pair, base);
-  return isFirst ? figures : figures.padStart(2, '0');
 }

@@ -13,7 +13,7 @@ import { NumberLength } from '../shared/number-length.ts';
 import { marksIn } from '../shared/place-columns.ts';
 import { kindRefused } from '../shared/sums.ts';
 import { rootPhrases } from './root-words.ts';
-import { BOTH_OUT, UNPAIRED_LOST } from './schools.ts';
+import { BOTH_OUT, PAIRS_ADDED, UNPAIRED_LOST } from './schools.ts';
 
 const { phrase } = rootPhrases;
 
@@ -34,7 +34,7 @@ export const primePairs = defineMethod({
   direction: 'from the smallest prime up; then pair by pair',
   freeOrder: false,
   schools: [],
-  slips: [BOTH_OUT, UNPAIRED_LOST],
+  slips: [BOTH_OUT, UNPAIRED_LOST, PAIRS_ADDED],
   phrases: rootPhrases.book,
   accepts,
   work,
@@ -143,7 +143,12 @@ class Ladder {
     const lost = this.scribe.slip(UNPAIRED_LOST.id, alone.length > 0, {
       at: where('answer', 0),
     });
-    const root = out.reduce((made, one) => made * one, 1n);
+    const product = out.reduce((made, one) => made * one, 1n);
+    const sum = out.reduce((made, one) => made + one, 0n);
+    const added = this.scribe.slip(PAIRS_ADDED.id, out.length > 1 && sum !== product, {
+      at: where('answer', 0),
+    });
+    const root = added ? sum : product;
     const under = alone.reduce((made, one) => made * one, 1n);
     const inside = lost ? 1n : under;
     const text = rootText(this.text(root), this.text(inside));
@@ -163,7 +168,7 @@ class Ladder {
         inside: alone.map((one) => Exact.of(one)),
         under: Exact.of(under),
         text,
-        slip: lost ? UNPAIRED_LOST.id : '',
+        slip: lost ? UNPAIRED_LOST.id : added ? PAIRS_ADDED.id : '',
       }),
     });
     return this.scribe.close([answer!], phrase('root.answer', {}));

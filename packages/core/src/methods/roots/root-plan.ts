@@ -27,6 +27,12 @@ export interface RootDigit {
   readonly mayBeWrong: boolean;
   readonly undoubled: boolean;
   readonly oneBox: boolean;
+  /** Whether a smaller square can be taken than the greatest that fits, and whether it is. */
+  readonly mayBeSmaller: boolean;
+  readonly smaller: boolean;
+  /** Whether one figure alone can be brought down with another outcome, and whether it is. */
+  readonly mayBeShort: boolean;
+  readonly oneFigure: boolean;
   /** What is taken away, and what is left. */
   readonly product: bigint;
   readonly left: bigint;
@@ -42,8 +48,11 @@ export interface RootPlan {
   readonly decimals: number;
 }
 
-/** Whether the learner slips at a place of the root: the root is not doubled, or the digit goes into one box only. */
-export type PlannedSlip = (slip: 'not-doubled' | 'one-box', place: number) => boolean;
+/** Whether the learner slips at a place of the root. */
+export type PlannedSlip = (
+  slip: 'not-doubled' | 'one-box' | 'smaller-square-taken' | 'one-figure-down',
+  place: number,
+) => boolean;
 
 const PLACES: Readonly<Record<string, number>> = {
   'whole-number': 0,
@@ -71,36 +80,58 @@ export function planRoot(
     const own = pairs.find((pair) => pair.place === place);
     const isOver = left === 0n && !own && place < 0;
     if (isOver) break;
-    const pair = own?.value ?? 0n;
-    const there = left * BigInt(base) ** 2n + pair;
-    const mayBeWrong = root > 0n && largestDigit(productBy(root * 2n, base), there, base) > 0;
-    const undoubled = mayBeWrong && slips('not-doubled', place);
-    const oneBox = mayBeWrong && !undoubled && slips('one-box', place);
-    const product = productBy(undoubled ? root : root * 2n, base, oneBox);
-    const digit = largestDigit(product, there, base);
-    const taken = product(digit);
-    const doubled = (undoubled ? root : root * 2n) * BigInt(base);
-    const trials = triedDigits(there, doubled, digit, base, school).map((one): Trial => {
-      const made = product(one);
-      return { digit: one, doubled, product: made, fits: made <= there };
+    const digit = digitOf({ place, own, root, left, isFirst: digits.length === 0 }, radicand, {
+      school,
+      slips,
     });
-    const found = { digit, product: taken, left: there - taken, trials };
-    const given = own !== undefined;
-    digits.push({
-      place,
-      pair,
-      given,
-      there,
-      before: root,
-      mayBeWrong,
-      undoubled,
-      oneBox,
-      ...found,
-    });
-    root = root * BigInt(base) + BigInt(found.digit);
-    left = found.left;
+    digits.push(digit);
+    root = root * BigInt(base) + BigInt(digit.digit);
+    left = digit.left;
   }
   return { base, digits, pairs, decimals };
+}
+
+/** A place of the root as the work comes to it. */
+interface Coming {
+  readonly place: number;
+  readonly own: Pair | undefined;
+  readonly root: bigint;
+  readonly left: bigint;
+  readonly isFirst: boolean;
+}
+
+/** One digit of a root, rightly or as a slip has it. */
+function digitOf(
+  { place, own, root, left, isFirst }: Coming,
+  { base }: Numeral,
+  { school, slips }: { readonly school: School; readonly slips: PlannedSlip },
+): RootDigit {
+  const pair = own?.value ?? 0n;
+  const whole = left * BigInt(base) ** 2n + pair;
+  const short = left * BigInt(base) + pair / BigInt(base);
+  const mayBeShort = own !== undefined && !isFirst && short !== whole;
+  const oneFigure = mayBeShort && slips('one-figure-down', place);
+  const there = oneFigure ? short : whole;
+  const mayBeWrong = root > 0n && largestDigit(productBy(root * 2n, base), there, base) > 0;
+  const undoubled = mayBeWrong && slips('not-doubled', place);
+  const oneBox = mayBeWrong && !undoubled && slips('one-box', place);
+  const product = productBy(undoubled ? root : root * 2n, base, oneBox);
+  const largest = largestDigit(product, there, base);
+  const mayBeSmaller = isFirst && largest > 1;
+  const smaller = mayBeSmaller && slips('smaller-square-taken', place);
+  const digit = smaller ? largest - 1 : largest;
+  const taken = product(digit);
+  const doubled = (undoubled ? root : root * 2n) * BigInt(base);
+  const tried = smaller ? [digit] : triedDigits(there, doubled, digit, base, school);
+  const trials = tried.map((one): Trial => {
+    const made = product(one);
+    return { digit: one, doubled, product: made, fits: made <= there };
+  });
+  return {
+    ...{ place, pair, given: own !== undefined, there, before: root, digit, trials },
+    ...{ mayBeWrong, undoubled, oneBox, mayBeSmaller, smaller, mayBeShort, oneFigure },
+    ...{ product: taken, left: there - taken },
+  };
 }
 
 /** Two figures of the number, named by the place of the root's digit. */

@@ -13,11 +13,16 @@ type FirstValues = {
   /** The next larger digit and its square, where there is one. */
   readonly above: number;
   readonly aboveSquare: Exact;
+  /** Whether it is not the greatest that fits. */
+  readonly smaller: boolean;
 };
 
 const first: Wording<FirstValues> = {
-  digit: ({ pair, digit, square, above, aboveSquare }, say) => {
+  digit: ({ pair, digit, square, above, aboveSquare, smaller }, say) => {
     const d = say.number(digit);
+    if (smaller) {
+      return `A square in ${say.worth(pair)} is taken that is not the greatest: ${d} ${say.times} ${d} = ${say.worth(square)}. Write **${d}** on top and at the left.`;
+    }
     const over =
       above > 0
         ? `; ${say.number(above)} ${say.times} ${say.number(above)} = ${say.worth(aboveSquare)} is too much`
@@ -25,8 +30,8 @@ const first: Wording<FirstValues> = {
     const left = digit > 0 ? ' on top and at the left' : '';
     return `The greatest square in ${say.worth(pair)}: ${d} ${say.times} ${d} = ${say.worth(square)}${over}. Write **${d}**${left}.`;
   },
-  value: ({ there, side, area }, say) =>
-    `Of ${say.worth(there)} a square of ${say.worth(side)} by ${say.worth(side)} can be laid: **${say.worth(area)}**.`,
+  value: ({ there, side, area, smaller }, say) =>
+    `Of ${say.worth(there)} a square of ${say.worth(side)} by ${say.worth(side)} can be laid: **${say.worth(area)}**${smaller ? ', and a larger one could be' : ''}.`,
 };
 
 type SubtractValues = {
@@ -55,14 +60,21 @@ type BringValues = {
   readonly trueThere: Exact;
   /** Whether the pair is one of the number's own, or two added zeros. */
   readonly given: boolean;
+  /** Whether one figure of the pair comes down alone. */
+  readonly oneFigure: boolean;
 };
 
 const bring: Wording<BringValues> = {
-  digit: ({ pair, there }, say) => `Bring down ${pair}: **${say.worth(there)}**.`,
-  value: ({ trueThere, given }, say) =>
-    !given
-      ? `A pair of zeros adds nothing: **${say.worth(trueThere)}** is still there, to be laid in thinner strips.`
-      : `With the next pair **${say.worth(trueThere)}** is there, to be laid around the square.`,
+  digit: ({ pair, there, oneFigure }, say) =>
+    oneFigure
+      ? `One figure alone is brought down, the ${pair}: **${say.worth(there)}**.`
+      : `Bring down ${pair}: **${say.worth(there)}**.`,
+  value: ({ trueThere, given, oneFigure }, say) =>
+    oneFigure
+      ? `A pair belongs to the next place; with one figure of it only **${say.worth(trueThere)}** seems to be there.`
+      : !given
+        ? `A pair of zeros adds nothing: **${say.worth(trueThere)}** is still there, to be laid in thinner strips.`
+        : `With the next pair **${say.worth(trueThere)}** is there, to be laid around the square.`,
 };
 
 type DoubleValues = {
@@ -185,6 +197,10 @@ const out: Wording<OutValues> = {
       outside.length > 1
         ? `${product(outside, say)} = ${say.worth(root)}`
         : `Outside ${say.worth(root)}`;
+    if (slip === 'pairs-added') {
+      const sum = `${outside.map((one) => say.worth(one)).join(' + ')} = ${say.worth(root)}`;
+      return `What comes out is added, not multiplied: ${sum}; **${text}**.`;
+    }
     if (slip !== '')
       return `${made}; the ${product(inside, say)} without a partner is forgotten: **${text}**.`;
     if (inside.length === 0) return `${made}: **${text}**.`;
@@ -194,6 +210,9 @@ const out: Wording<OutValues> = {
   },
   value: ({ out: outside, root, inside, under, text, slip }, say) => {
     const square = `${say.worth(root)} ${say.times} ${say.worth(root)}`;
+    if (slip === 'pairs-added') {
+      return `The side is ${product(outside, say)}, not the sum of these; with the sum the number would hold ${square}: **${text}**.`;
+    }
     if (slip !== '')
       return `Only ${square} is accounted for; what has no partner is lost: **${text}**.`;
     if (outside.length === 0)
@@ -212,6 +231,11 @@ export const rootPhrases = definePhrases({
   'root.double': double,
   'root.trial': trial,
   'root.digit': found,
+  'root.zero': {
+    digit: () => 'Not even 1 fits, and nothing is written.',
+    value: ({ root }: { root: Exact }, say: Speaker) =>
+      `No 0 holds this place, so the ${say.worth(root)} before it is read a place lower.`,
+  },
   'root.prime': prime,
   'root.pair': pair,
   'root.out': out,

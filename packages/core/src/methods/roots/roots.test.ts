@@ -89,7 +89,8 @@ describe('digit pairs', () => {
   });
 
   it('slip as learners do: the root not doubled, the corner forgotten', () => {
-    const [undoubled, oneBox] = slipAnswers('digit-pairs', '√7396');
+    const [smaller, short, undoubled, oneBox] = slipAnswers('digit-pairs', '√7396');
+    expect([smaller, short]).toEqual(['smaller-square-taken@1 7396', 'one-figure-down@1 6499']);
     expect(undoubled).toMatch(/^not-doubled@1 /);
     expect(oneBox).toMatch(/^one-box@1 /);
     const slipped = worked('digit-pairs', '√7396', {
@@ -148,6 +149,7 @@ describe('prime pairs', () => {
       'both-out@1 288',
       'both-out@2 648',
       'unpaired-lost@1 36',
+      'pairs-added@1 50',
     ]);
   });
 

@@ -54,3 +54,11 @@ export const ONE_BOX: SlipSpec = slipOf('one-box');
 export const BOTH_OUT: SlipSpec = slipOf('both-out');
 
 export const UNPAIRED_LOST: SlipSpec = slipOf('unpaired-lost');
+
+export const SMALLER_SQUARE: SlipSpec = slipOf('smaller-square-taken');
+
+export const ONE_FIGURE: SlipSpec = slipOf('one-figure-down');
+
+export const ZERO_LEFT_OUT: SlipSpec = slipOf('root-zero-left-out');
+
+export const PAIRS_ADDED: SlipSpec = slipOf('pairs-added');

@@ -1,6 +1,6 @@
 import type { Mark, School, Trace } from '../../account/account.ts';
-import type { Scribe } from '../../account/scribe.ts';
-import { digitAt } from '../../exact/numeral.ts';
+import { where } from '../../account/chance.ts';
+import type { Scribe, Writing } from '../../account/scribe.ts';
 import { definePhrases, fixed } from '../../phrases/phrasebook.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
@@ -8,7 +8,16 @@ import type { Sheet } from '../../sheet/sheet.ts';
 import { defineMethod } from '../method.ts';
 import { placeRule, placeSquare } from '../shared/place-columns.ts';
 import { acceptsDifference, mostPlaces } from '../shared/sums.ts';
-import { FILLED, Minuend, move, REGROUP, REGROUPING_SLIPS, type WritePlace } from './regrouping.ts';
+import {
+  FILLED,
+  Minuend,
+  ON_PAPER_SLIPS,
+  REGROUP,
+  REGROUPING_SLIPS,
+  TAIL_NOT_FILLED,
+  type WritePlace,
+} from './regrouping.ts';
+import { move } from './regrouping-words.ts';
 import { columnSlip, COLUMN_SLIPS, slippedColumn, slippedResult } from './column-slips.ts';
 import {
   afterLittle,
@@ -47,7 +56,7 @@ export const decomposition = defineMethod({
   direction: 'from the ones to the left; the scan from the largest place down',
   freeOrder: false,
   schools: [REGROUP, FILLED],
-  slips: [...REGROUPING_SLIPS, ...COLUMN_SLIPS],
+  slips: [...REGROUPING_SLIPS, ...COLUMN_SLIPS, ...ON_PAPER_SLIPS],
   phrases: phrases.book,
   accepts: acceptsDifference(false),
   work,
@@ -67,14 +76,17 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
       from,
     }),
     (values) => phrase('decomposition.move', values),
-    school['filled'] === 'one-in-front' ? littleOne : null,
+    { inFront: school['filled'] === 'one-in-front' ? littleOne : null, raise },
   );
+  const tail = unfilledTail(scribe, numbers);
+  if (tail && scribe.willSlip(TAIL_NOT_FILLED, WHOLE)) minuend.leaveTail(tail.places);
   const scans = school['regroup'] === 'scan-first';
   if (scans) minuend.scan();
   const significant = Math.max(answerPlaces(problem), scribe.leastPlaces);
   const answer: Mark[] = [];
   numbers.minuend.digits.forEach((_, place) => {
     if (!scans) minuend.repair(place, false);
+    if (place === tail?.first) scribe.slip(TAIL_NOT_FILLED, true, { at: WHOLE });
     minuend.chanceAt(place);
     answer.push(...writeColumn(scribe, numbers, minuend, place, place < significant));
   });
@@ -83,6 +95,15 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   if (regrouped.length > 0)
     scribe.group('regrouped', 'line', regrouped, phrase('decomposition.regrouped', {}));
   return scribe.close(answer, phrase('decomposition.answer', {}));
+}
+
+const WHOLE = where('answer', 0);
+
+/** The places behind the point where the minuend has no figure but the subtrahend has, and the first that is not 0. */
+function unfilledTail(scribe: Scribe, { subtrahend }: TwoNumbers) {
+  const places = scribe.blankTails[0] ?? 0;
+  const first = subtrahend.digits.findIndex((digit) => digit > 0);
+  return first >= 0 && first < places ? { places, first } : null;
 }
 
 /** One column subtracted; a zero in front is written only where it is `needed`. */
@@ -94,7 +115,7 @@ function writeColumn(
   needed: boolean,
 ): readonly Mark[] {
   const bare = place >= subtrahend.digits.length;
-  const [top, bottom] = [minuend.counts[place]!, digitAt(subtrahend, place)];
+  const [top, bottom] = [minuend.counts[place]!, minuend.taken(place)];
   const over = minuend.counts.slice(place);
   const column = { place, top, bottom, bare, over, subtrahend: subtrahend.digits };
   const slip = columnSlip(scribe, column, minuend.features(place));
@@ -106,7 +127,11 @@ function writeColumn(
   return scribe.step({
     law: 'evaluate',
     phase: { kind: 'difference', serves: place },
-    takes: [...minuend.at(place), ...(bare ? [] : [scribe.owes(1, place)])],
+    takes: [
+      ...minuend.at(place),
+      ...(bare ? [] : [scribe.owes(1, place)]),
+      ...minuend.raisedAt(place),
+    ],
     writes: written ? [answerFigure(result, place)] : [],
     phrase: slip
       ? phrase('decomposition.slipped', {
@@ -131,9 +156,21 @@ const littleOne: WritePlace = (count, place, row, from) => ({
   from,
 });
 
+/** A little one at a figure of the subtrahend, where a learner mixes in another method. */
+function raise(place: number): Writing {
+  return {
+    role: 'little one',
+    count: -1,
+    place,
+    glyph: '1',
+    spot: { area: 'below', row: 0, column: place },
+  };
+}
+
 function sheet(trace: Trace): Sheet {
   const width = mostPlaces(trace.problem.operands) + 1;
-  const room = trace.school['filled'] === 'one-in-front' ? LITTLE : 0;
+  const raised = trace.steps.some(({ gives }) => gives.some(({ spot }) => spot.area === 'below'));
+  const room = trace.school['filled'] === 'one-in-front' || raised ? LITTLE : 0;
   const figure = (place: number, y: number) => afterLittle(place, y, room);
   return draftSheet(trace, {
     areas: {
@@ -141,6 +178,7 @@ function sheet(trace: Trace): Sheet {
       bottom: ({ column }) => figure(column, 1),
       regrouped: ({ row, column }) => ({ ...figure(column, -1 - row), size: 'small' }),
       front: ({ row, column }) => ({ ...placeSquare(column, -row), width: LITTLE, size: 'small' }),
+      below: ({ column }) => ({ ...placeSquare(column, 1), width: LITTLE, size: 'small' }),
       answer: ({ column }) => figure(column, 2),
     },
     rulings: [placeRule(width, 2)],

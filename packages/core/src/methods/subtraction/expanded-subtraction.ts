@@ -10,7 +10,8 @@ import type { Box, Sheet, SheetSign } from '../../sheet/sheet.ts';
 import { defineMethod } from '../method.ts';
 import { acceptsDifference, mostPlaces } from '../shared/sums.ts';
 import { wholeWriting } from '../shared/whole.ts';
-import { Minuend, move, REGROUP, REGROUPING_SLIPS } from './regrouping.ts';
+import { Minuend, REGROUP, REGROUPING_SLIPS } from './regrouping.ts';
+import { move } from './regrouping-words.ts';
 import {
   columnDifference,
   columnName,

@@ -3,9 +3,9 @@ import { where, type Feature } from '../../account/chance.ts';
 import type { Entry } from '../../account/account.ts';
 import type { Phase } from '../../account/phase.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
-import type { Wording } from '../../phrases/phrasebook.ts';
 import { slipOf } from '../../slips/catalogue.ts';
 import type { SchoolSpec, SlipSpec } from '../method.ts';
+import { RAISED, type MoveValues } from './regrouping-words.ts';
 import type { TwoNumbers } from './two-rows.ts';
 
 /** When the minuend is regrouped: place by place as the need shows, or all of it before anything is taken away. */
@@ -57,76 +57,20 @@ export const REGROUPING_SLIPS: readonly SlipSpec[] = [
 
 /** Slips at a short place that is not filled, in the order in which their chances are named. */
 const LEFT_SHORT = ['smaller-from-larger', 'zero-minus-is-zero'] as const;
-export type LeftShort = (typeof LEFT_SHORT)[number];
+export type LeftShort = (typeof LEFT_SHORT)[number] | typeof TAIL_NOT_FILLED;
+
+/** The figures of the subtrahend's tail are brought down where the minuend has none. */
+export const TAIL_NOT_FILLED = 'tail-not-filled';
+
+/** Slips that only a paper with single figures shows. */
+export const ON_PAPER_SLIPS: readonly SlipSpec[] = [
+  'regrouped-without-need',
+  'upper-and-lower-changed',
+  TAIL_NOT_FILLED,
+].map(slipOf);
 
 /** Slips of a filling, in the order in which their chances are named. */
 const FILLING = ['zero-skipped', 'zero-made-nine', 'lends-from-leftmost'] as const;
-
-export type MoveValues = {
-  /** The place that lends. */
-  readonly place: number;
-  /** The place that is filled: the next lower one, unless a learner passes places over. */
-  readonly low: number;
-  readonly before: number;
-  readonly lowBefore: number;
-  readonly needed: number;
-  /** Why it is done: the lower place is short, or is empty and must lend itself, or has become short. */
-  readonly why: string;
-  /** What stays at the lender. */
-  readonly left: number;
-  /** What the learner does instead, if anything. */
-  readonly slip: string;
-  /** Whether the ten is written as a little one before the figure. */
-  readonly inFront: boolean;
-};
-
-export const move: Wording<MoveValues> = {
-  digit: ({ before, lowBefore, needed, why, left, slip, inFront }, say) => {
-    const low = say.number(lowBefore);
-    const reasons: Record<string, string> = {
-      short: `${low} is less than ${say.number(needed)}`,
-      empty: 'There is only a 0 to open, so first its neighbour',
-      again: `Now ${low} is less than ${say.number(needed)}`,
-    };
-    const stays =
-      left === before
-        ? `the ${say.number(before)} is left as it is`
-        : `**${say.number(left)}** stays`;
-    const opened =
-      slip === 'zero-made-nine'
-        ? `the 0 is made **${say.number(left)}**, and nothing to its left lends`
-        : `${say.ungroup} 1 of the ${say.number(before)}${passedOver(slip)}; ${stays}`;
-    return `${reasons[why]}: ${opened}, and ${inFront ? `a little **1** before the ${low} makes it ${say.number(lowBefore + say.base)}` : `the ${low} becomes **${say.number(lowBefore + say.base)}**`}.`;
-  },
-  value: ({ place, low: at, before, lowBefore, needed, why, left, slip }, say) => {
-    const low = say.count(lowBefore, at);
-    const reasons: Record<string, string> = {
-      short: `${low} ${say.is(lowBefore)} fewer than ${say.count(needed, at)}`,
-      empty: `There are no ${say.places(at)} to open yet`,
-      again: `Now ${low} ${say.is(lowBefore)} fewer than ${say.count(needed, at)}`,
-    };
-    const makes = lowBefore > 0 ? `, which makes **${say.count(lowBefore + say.base, at)}**` : '';
-    const stays =
-      left === before
-        ? `but the ${say.count(before, place)} are left as they are`
-        : left === 0
-          ? `no ${say.places(place)} stay`
-          : `${say.count(left, place)} ${left === 1 ? 'stays' : 'stay'}`;
-    if (slip === 'zero-made-nine') {
-      return `${reasons[why]}: **${say.count(left, place)}** are written where there are none, and ${say.count(say.base, at)} come from nowhere${makes}.`;
-    }
-    const opened =
-      place === at + 1
-        ? say.open(place)
-        : `${say.count(1, place)} is counted as ${say.count(say.base, at)}`;
-    return `${reasons[why]}: ${opened}${makes}; ${stays}.`;
-  },
-};
-
-function passedOver(slip: string): string {
-  if (slip === 'zero-skipped') return ' beyond the 0';
-  return slip === 'lends-from-leftmost' ? ' at the front' : '';
-}
 
 /** How a method writes what a place holds after a regrouping. */
 export type WritePlace = (
@@ -149,6 +93,14 @@ interface Move {
 /** How a method says a move. */
 export type SayMove = (values: MoveValues) => Parameters<Scribe['step']>[0]['phrase'];
 
+/** How a paper of single figures writes beside them. */
+export interface FigurePaper {
+  /** A little one before a figure that is filled; null where it is written anew. */
+  readonly inFront: WritePlace | null;
+  /** A little one at a figure of the subtrahend. */
+  readonly raise: (place: number) => Writing;
+}
+
 /** The minuend as it stands: what every place holds and the entry that holds it. */
 export class Minuend {
   readonly counts: number[];
@@ -160,6 +112,10 @@ export class Minuend {
   private readonly asked = new Set<number>();
   /** Places that were short, where the smaller figure may be taken from the larger. */
   private readonly chances = new Set<number>();
+  /** Little ones at figures of the subtrahend, by their places. */
+  private readonly raised = new Map<number, Entry>();
+  /** Places that were filled though they were large enough. */
+  private readonly needless = new Set<number>();
   /** Places whose filling was asked about. */
   private readonly filled = new Set<number>();
 
@@ -168,7 +124,7 @@ export class Minuend {
     private readonly numbers: TwoNumbers,
     private readonly write: WritePlace,
     private readonly say: SayMove,
-    private readonly inFront: WritePlace | null = null,
+    private readonly paper: FigurePaper | null = null,
   ) {
     const { digits } = numbers.minuend;
     this.counts = [...digits];
@@ -195,7 +151,11 @@ export class Minuend {
 
   /** Makes one place large enough for what is taken from it. */
   repair(place: number, again: boolean, why = 'short'): void {
-    if (!this.isShort(place) || this.leftShort.has(place)) return;
+    if (this.leftShort.has(place)) return;
+    if (!this.isShort(place)) {
+      if (!again) this.fillsNeedlessly(place);
+      return;
+    }
     if (!this.asked.has(place)) {
       const at = where('place', place);
       this.asked.add(place);
@@ -213,8 +173,37 @@ export class Minuend {
     else this.leftShort.set(place, 'smaller-from-larger');
   }
 
+  /** Leaves so many places of the tail short, since nothing stands there: what is below will be brought down. */
+  leaveTail(places: number): void {
+    for (let place = 0; place < places; place++) this.leftShort.set(place, TAIL_NOT_FILLED);
+  }
+
+  /** What is taken from a place: its figure of the subtrahend, and one more where a little one was written there. */
+  taken(place: number): number {
+    return (this.numbers.subtrahend.digits[place] ?? 0) + (this.raised.has(place) ? 1 : 0);
+  }
+
+  /** The little one at a figure of the subtrahend, if any. */
+  raisedAt(place: number): readonly Entry[] {
+    const mark = this.raised.get(place);
+    return mark ? [mark] : [];
+  }
+
+  /** Fills a place that is large enough, as a learner does who fills every place; its figures are written whole then. */
+  private fillsNeedlessly(place: number): void {
+    const lender = place + 1;
+    const spare = (this.counts[lender] ?? 0) - this.taken(lender);
+    const has = place < this.numbers.subtrahend.digits.length;
+    const may = this.paper !== null && has && spare > 0 && !this.needless.has(place);
+    const chance = { at: where('place', place), features: this.features(place) };
+    if (!this.scribe.slip('regrouped-without-need', may, chance)) return;
+    this.needless.add(place);
+    this.move({ lender, low: place, target: place, why: 'needless', slip: '' }, { serves: place });
+  }
+
   /** Names the chance at a place where it was short; called just before its difference is written. */
   chanceAt(place: number): void {
+    if (this.leftShort.get(place) === TAIL_NOT_FILLED) return;
     for (const id of LEFT_SHORT) {
       this.scribe.slip(id, this.chances.has(place) && this.mayLeave(id, place), {
         at: where('place', place),
@@ -224,7 +213,7 @@ export class Minuend {
   }
 
   /** Whether a short place can be left so: only from a 0 of the question nothing seems to be left. */
-  private mayLeave(id: LeftShort, place: number): boolean {
+  private mayLeave(id: (typeof LEFT_SHORT)[number], place: number): boolean {
     return id !== 'zero-minus-is-zero' || this.numbers.minuend.digits[place] === 0;
   }
 
@@ -238,7 +227,7 @@ export class Minuend {
   }
 
   private isShort(place: number): boolean {
-    return (this.counts[place] ?? 0) < (this.numbers.subtrahend.digits[place] ?? 0);
+    return (this.counts[place] ?? 0) < this.taken(place);
   }
 
   /** Whether an empty place will be filled anyway because a lower one has to be opened from it. */
@@ -294,15 +283,16 @@ export class Minuend {
     const left =
       slip === 'zero-made-nine' ? this.scribe.base - 1 : this.leftAt(lender, before, target);
     const kept = left === before;
+    const raises = this.raises(lender, kept, slip !== '' || why === 'needless');
     const phrase = this.say({
       place: lender,
       low,
       before,
       lowBefore,
-      needed: this.numbers.subtrahend.digits[low] ?? 0,
+      needed: this.taken(low),
       why,
       left,
-      slip,
+      slip: raises ? RAISED : slip,
       inFront: this.inFront !== null,
     });
     const [high, below] = [this.at(lender), this.at(low)];
@@ -317,13 +307,25 @@ export class Minuend {
       phase: { kind: 'regrouping', ...serves },
       takes: taken,
       strikes: taken,
-      writes: [...stays, filled],
+      writes: [...stays, filled, ...(raises ? [this.paper!.raise(lender)] : [])],
       phrase,
     });
-    this.parts[low] = [...(this.inFront ? below : []), marks.at(-1)!];
+    this.parts[low] = [...(this.inFront ? below : []), marks[stays.length]!];
+    if (raises) this.raised.set(lender, marks.at(-1)!);
     if (!kept) this.parts[lender] = [marks[0]!];
     this.counts[lender] = left;
     this.counts[low] = lowBefore + this.scribe.base;
+  }
+
+  /** Whether a learner who makes the lender smaller makes the figure below it larger as well. */
+  private raises(lender: number, kept: boolean, isSlipped: boolean): boolean {
+    const has = lender < this.numbers.subtrahend.digits.length && !this.raised.has(lender);
+    const may = this.paper !== null && has && !kept && !isSlipped;
+    return this.scribe.slip(RAISED, may, { at: where('place', lender) });
+  }
+
+  private get inFront(): WritePlace | null {
+    return this.paper?.inFront ?? null;
   }
 
   /** What stays at a lender: one less, or what a learner leaves there. */

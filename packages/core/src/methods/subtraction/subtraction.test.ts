@@ -253,6 +253,8 @@ describe('slips in differences', () => {
         'lender-reduced-twice@2 155',
         'lends-from-leftmost@1 165',
         'one-column-added@1 855',
+        'upper-and-lower-changed@1 245',
+        'upper-and-lower-changed@2 155',
         'smaller-from-larger@1 265',
         'smaller-from-larger@2 355',
       ],

@@ -124,6 +124,9 @@ export const columnDifference: Wording<ColumnValues> = {
     if (slip === 'zero-minus-is-zero') {
       return `From ${say.number(top)} nothing can be taken: write **${say.number(result)}**.`;
     }
+    if (slip === 'tail-not-filled') {
+      return `The question has no figure above the ${say.number(bottom)}: it is brought down, **${say.number(result)}**.`;
+    }
     if (slip !== '') {
       return `${say.number(bottom)} − ${say.number(top)} ${makes(top, bottom, result)} **${say.number(result)}**, the smaller from the larger.`;
     }
@@ -136,6 +139,9 @@ export const columnDifference: Wording<ColumnValues> = {
     const [upper, lower, rest] = [top, bottom, result].map((count) => say.count(count, place));
     if (slip === 'zero-minus-is-zero') {
       return `${upper} are fewer than ${lower}, and **${rest}** are written.`;
+    }
+    if (slip === 'tail-not-filled') {
+      return `The question has no ${say.places(place)} to take ${lower} from: **${rest}** are brought down.`;
     }
     if (slip !== '') {
       return `${upper} are fewer than ${lower}, but the smaller is taken from the larger: **${rest}**.`;

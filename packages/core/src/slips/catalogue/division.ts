@@ -84,20 +84,27 @@ export const DIVISION_SLIPS: readonly SlipIdea[] = [
     id: 'remainder-too-large',
     label: 'Remainder not smaller than the divisor',
     mechanism:
-      'The trial figure is too small, and the work goes on with a remainder that is too large.',
+      'The last figure is one too small, and the remainder that is told is not smaller than the divisor.',
     written: 'A remainder as large as the divisor or larger.',
-    effect: 'amount',
+    effect: 'form',
     often: 1,
-    examples: [],
+    examples: [
+      { method: 'short-division', problem: '952 ÷ 7', at: 'place-0', answer: '136' },
+      { method: 'long-division', problem: '952 ÷ 7', at: 'place-0', answer: '136' },
+    ],
   },
   {
     id: 'next-figure-not-down',
     label: 'Next figure not brought down',
-    mechanism: 'After a remainder nothing is brought down.',
-    written: 'The remainder is divided by itself.',
+    mechanism:
+      'After a remainder the next figure is not brought down, so the divisor does not go into what is left.',
+    written: 'A zero in the quotient, and a figure of the dividend passed over.',
     effect: 'amount',
     often: 1,
-    examples: [],
+    examples: [
+      { method: 'short-division', problem: '952 ÷ 7', at: 'place-1', answer: '722/7' },
+      { method: 'long-division', problem: '952 ÷ 7', at: 'place-1', answer: '722/7' },
+    ],
   },
   {
     id: 'remainder-dropped',
@@ -115,11 +122,15 @@ export const DIVISION_SLIPS: readonly SlipIdea[] = [
   {
     id: 'quotient-place-off',
     label: 'Quotient one place off',
-    mechanism: 'The first figure of the quotient is put one place too far to the right.',
-    written: 'A quotient ten times too small.',
+    mechanism:
+      'The first figure of the quotient is written over the first figure that it was taken from, and a zero fills the place left over.',
+    written: 'A quotient ten times too large.',
     effect: 'amount',
     often: 1,
-    examples: [{ method: 'long-division', problem: '952 ÷ 7', at: 'answer-0', answer: '68/5' }],
+    examples: [
+      { method: 'short-division', problem: '252 ÷ 7', at: 'answer-0', answer: '360' },
+      { method: 'long-division', problem: '252 ÷ 7', at: 'answer-0', answer: '360' },
+    ],
   },
   {
     id: 'skip-chunk',

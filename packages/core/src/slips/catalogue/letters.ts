@@ -246,7 +246,7 @@ export const LETTERS_SLIPS: readonly SlipIdea[] = [
       {
         method: 'like-terms-columns',
         problem: '(x^3+5x^2)−(2x^2−7x)',
-        at: 'answer-0',
+        at: 'operand-1',
         answer: 'x^3+7x^2-7x',
       },
     ],

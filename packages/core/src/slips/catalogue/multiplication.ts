@@ -207,7 +207,7 @@ export const MULTIPLICATION_SLIPS: readonly SlipIdea[] = [
     written: 'Totals of cells that are not of one place.',
     effect: 'amount',
     often: 1,
-    examples: [],
+    examples: [{ method: 'lattice', problem: '46 × 58', at: 'answer-0', answer: '643' }],
   },
   {
     id: 'skip-diagonal',

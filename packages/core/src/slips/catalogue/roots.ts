@@ -50,11 +50,11 @@ export const ROOTS_SLIPS: readonly SlipIdea[] = [
   {
     id: 'one-figure-down',
     label: 'Only one figure brought down',
-    mechanism: 'One figure is brought down instead of a pair.',
+    mechanism: 'The first figure of a pair is brought down alone.',
     written: 'A remainder that is a figure short.',
     effect: 'amount',
     often: 1,
-    examples: [],
+    examples: [{ method: 'digit-pairs', problem: '√7396', at: 'place-0', answer: '6499' }],
   },
   {
     id: 'root-zero-left-out',
@@ -63,16 +63,16 @@ export const ROOTS_SLIPS: readonly SlipIdea[] = [
     written: 'A root that is a figure short.',
     effect: 'amount',
     often: 2,
-    examples: [{ method: 'digit-pairs', problem: '√41616', at: 'answer-0', answer: '24' }],
+    examples: [{ method: 'digit-pairs', problem: '√41616', at: 'place-1', answer: '576' }],
   },
   {
     id: 'smaller-square-taken',
     label: 'A square smaller than the greatest',
     mechanism: 'The first square taken is not the greatest that fits.',
-    written: 'A first figure that is too small.',
-    effect: 'amount',
+    written: 'A first figure that is too small, and too much left over.',
+    effect: 'form',
     often: 1,
-    examples: [],
+    examples: [{ method: 'digit-pairs', problem: '√7396', at: 'place-1', answer: '7396' }],
   },
   {
     id: 'pairs-added',
@@ -81,6 +81,6 @@ export const ROOTS_SLIPS: readonly SlipIdea[] = [
     written: '2 + 3 for 2 · 3.',
     effect: 'amount',
     often: 1,
-    examples: [{ method: 'prime-pairs', problem: '√36', at: 'answer-0', answer: '5' }],
+    examples: [{ method: 'prime-pairs', problem: '√36', at: 'answer-0', answer: '25' }],
   },
 ];
