@@ -1,4 +1,5 @@
 import { answerText } from '../account/answer-text.ts';
+import { amountWriter } from '../problem/script.ts';
 import { numberUnder, resultOf, sameResult, type Result } from '../account/result.ts';
 import type { CheckSpec } from './check.ts';
 
@@ -29,8 +30,19 @@ export const secondMethodCheck: CheckSpec = {
   misses: 'Numbers copied wrongly onto both, and a fact that is known wrongly.',
   lacks: ({ other, lane }) =>
     other && other !== lane ? null : 'Lay a second paper with another method first.',
-  make: ({ other, lane }, answer, work = lane.trace) => {
+  make: ({ other, lane }, answer, given) => {
     const { trace, method } = other!;
+    // An answer that no work of this paper gives is an amount and nothing else.
+    if (!given && !answer.equals(lane.trace.answer)) {
+      const same = trace.answer.equals(answer);
+      const own = amountWriter(trace.problem)(answer);
+      const how = same ? 'the same' : 'not the same';
+      return {
+        outcome: same ? 'agrees' : 'disagrees',
+        lines: [`${method.name} makes ${answerText(trace)}, this answer is ${own}: ${how}.`],
+      };
+    }
+    const work = given ?? lane.trace;
     const { holds, how } = verdict(resultOf(work), resultOf(trace));
     const agrees = holds || (resultOf(work).kind !== 'root' && trace.answer.equals(answer));
     const told = holds || !agrees ? how : 'the same amount, told in another way';

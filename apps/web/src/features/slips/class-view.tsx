@@ -22,7 +22,7 @@ import { chartHeight, classOption } from './class-chart.ts';
 import { rowsMet, usualRows, type RateRow } from './class-rates.ts';
 import { RateTable } from './rate-table.tsx';
 import { useClass } from './use-class.ts';
-import { addressWords } from './where-words.ts';
+import { addressWords } from '../../worked/where-words.ts';
 
 const Chart = later(() => import('./chart.later.tsx'));
 

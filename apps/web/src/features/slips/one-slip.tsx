@@ -15,6 +15,7 @@ import { withPaper } from '../../store/content.ts';
 import { changed } from '../../store/edits.ts';
 import { useSpeaker } from '../../worked/use-worked.ts';
 import type { Paper } from '../../worked/work.ts';
+import { BeforePanel } from './before-panel.tsx';
 import type { Covers } from './covers.ts';
 import { HabitPanel } from './habit-panel.tsx';
 import { Noticed } from './noticed.tsx';
@@ -36,18 +37,14 @@ export function OneSlip({ paper, params, covers }: OneSlipProps) {
   const say = useSpeaker();
   const rows = useMemo(() => slipRows(paper, say), [paper, say]);
   const choice = chosenOf(rows, params);
-  const slipped = useMemo(() => choice && slippedPaper(paper, choice), [paper, choice]);
-  if (!choice || !slipped) {
+  if (!choice) {
     return (
       <p className="caption empty">
         There is no chance of a slip on this paper: nothing is carried, opened or left out here.
       </p>
     );
   }
-  const row = rows.find(({ address }) => address === choice.slip);
-  const idea = row?.slip ?? currentSlip(choice.slip.split('@')[0]!);
-  const label = row?.label ?? SLIP_IDEAS.find(({ id }) => id === idea)?.label ?? idea;
-  const mechanism = SLIP_IDEAS.find(({ id }) => id === idea)?.mechanism ?? '';
+  const row = rowOf(rows, choice.slip);
   const isSecond = params.mode === 'second';
   const choose = (address: string) =>
     params.set(
@@ -57,7 +54,7 @@ export function OneSlip({ paper, params, covers }: OneSlipProps) {
     <div className={covers.isUp('name') ? 'one-slip' : 'one-slip covered'}>
       {covers.isUp('name') && (
         <div className="slip-side">
-          <Mode params={params} choice={choice} trace={paper.lane.trace} />
+          {!row?.before && <Mode params={params} choice={choice} trace={paper.lane.trace} />}
           <SlipTable
             key={paper.id}
             rows={rows}
@@ -68,31 +65,60 @@ export function OneSlip({ paper, params, covers }: OneSlipProps) {
           />
         </div>
       )}
-      <div className="slip-main">
-        <TwoPapers
-          key={`${paper.id} ${choice.slip} ${choice.habit} ${choice.second}`}
-          slipped={slipped}
-          label={label}
-          covers={covers}
+      {row?.before ? (
+        <BeforePanel paper={paper} row={{ ...row, before: row.before }} covers={covers} />
+      ) : (
+        <SlipMain paper={paper} choice={choice} label={row?.label} covers={covers} />
+      )}
+    </div>
+  );
+}
+
+interface SlipMainProps {
+  readonly paper: Paper;
+  readonly choice: SlipChoice;
+  readonly label: string | undefined;
+  readonly covers: Covers;
+}
+
+/** The right and the slipped paper, with what would notice it, who has it as a habit, and what helps. */
+function SlipMain({ paper, choice, label: own, covers }: SlipMainProps) {
+  const slipped = useMemo(() => slippedPaper(paper, choice), [paper, choice]);
+  if (!slipped) return <p className="caption empty">This slip has no chance on this paper.</p>;
+  const idea = currentSlip(choice.slip.split('@')[0]!);
+  const label = own ?? SLIP_IDEAS.find(({ id }) => id === idea)?.label ?? idea;
+  const mechanism = SLIP_IDEAS.find(({ id }) => id === idea)?.mechanism ?? '';
+  const { trace } = slipped.wrong.lane;
+  return (
+    <div className="slip-main">
+      <TwoPapers
+        key={`${paper.id} ${choice.slip} ${choice.habit} ${choice.second}`}
+        slipped={slipped}
+        label={label}
+        covers={covers}
+      />
+      <div className="slip-below">
+        <Noticed
+          paper={paper}
+          answer={trace.answer}
+          trace={trace}
+          isCovered={!covers.isUp('checks')}
         />
-        <div className="slip-below">
-          <Noticed paper={paper} slipped={slipped} isCovered={!covers.isUp('checks')} />
-          <PutOnBench paper={paper} made={slipped.made.map(addressText)} answer={slipped.answer} />
-        </div>
-        {covers.isUp('name') && (
-          <>
-            <HabitPanel
-              key={`${choice.slip} ${choice.habit}`}
-              paper={paper}
-              slip={choice.slip}
-              where={choice.habit ?? 'all'}
-              label={label}
-              mechanism={mechanism}
-            />
-            <WhatHelps paper={paper} slip={idea} slipped={slipped} />
-          </>
-        )}
+        <PutOnBench paper={paper} made={slipped.made.map(addressText)} answer={slipped.answer} />
       </div>
+      {covers.isUp('name') && (
+        <>
+          <HabitPanel
+            key={`${choice.slip} ${choice.habit}`}
+            paper={paper}
+            slip={choice.slip}
+            where={choice.habit ?? 'all'}
+            label={label}
+            mechanism={mechanism}
+          />
+          <WhatHelps paper={paper} slip={idea} slipped={slipped} />
+        </>
+      )}
     </div>
   );
 }
@@ -103,14 +129,23 @@ function usualOf(rows: readonly SlipRow[]): SlipRow | undefined {
   return shown.find(({ slip }) => slipIdea(slip).often === 3) ?? shown[0];
 }
 
+/** The row of an address; of what goes wrong before the work the first one there. */
+function rowOf(rows: readonly SlipRow[], slip: string | null): SlipRow | undefined {
+  return (
+    rows.find(({ address }) => address === slip) ??
+    rows.find(({ address, kind }) => kind === 'before' && address.split('=')[0] === slip)
+  );
+}
+
 /** What is chosen, where it stands on this paper; else the first that shows. */
 function chosenOf(
   rows: readonly SlipRow[],
   { slip, habit, second }: SlipParams,
 ): SlipChoice | null {
-  const known = rows.find(({ address }) => address === slip);
+  const known = rowOf(rows, slip);
   const asked = known ?? (slip !== null && readAddress(slip) ? { address: slip } : null);
-  const first = asked ?? usualOf(rows) ?? rows[0];
+  const within = rows.filter(({ kind }) => kind !== 'before');
+  const first = asked ?? usualOf(within) ?? within[0] ?? rows[0];
   return first ? { slip: first.address, habit, second } : null;
 }
 

@@ -4,11 +4,13 @@ import {
   factErrors,
   slipIdea,
   type Exact,
+  type Problem,
   type Speaker,
   type Trace,
 } from '@levee/core';
 import type { Paper } from '../../worked/work.ts';
-import { whereWords } from './where-words.ts';
+import { beforeRows } from './before-rows.ts';
+import { whereWords } from '../../worked/where-words.ts';
 
 /** One chance of one slip on a paper, with what it gives when it is made once. */
 export interface SlipRow {
@@ -21,7 +23,9 @@ export interface SlipRow {
   readonly off: Exact;
   /** How many of the rows give this answer. */
   readonly ways: number;
-  readonly kind: 'slip' | 'fact';
+  readonly kind: 'slip' | 'fact' | 'before';
+  /** Of what goes wrong before the work: the answer, and the computation that is worked instead where there is one. */
+  readonly before?: { readonly answer: Exact; readonly copied: Problem | null };
 }
 
 /** The most rows that are worked for one paper. */
@@ -34,7 +38,8 @@ export function slipRows(paper: Paper, say: Speaker): readonly SlipRow[] {
   const { trace } = paper.lane;
   const known = ROWS.get(trace);
   if (known) return known;
-  const made = [...chanceRows(paper, say), ...factRows(paper, say)].slice(0, MOST);
+  const within = [...chanceRows(paper, say), ...factRows(paper, say)].slice(0, MOST);
+  const made = [...within, ...beforeRows(paper, say)];
   const counts = new Map<string, number>();
   for (const { answer } of made) counts.set(answer, (counts.get(answer) ?? 0) + 1);
   const rows = made.map((row) => ({ ...row, ways: counts.get(row.answer)! }));
@@ -42,7 +47,7 @@ export function slipRows(paper: Paper, say: Speaker): readonly SlipRow[] {
   return rows;
 }
 
-type Row = Omit<SlipRow, 'ways'>;
+export type Row = Omit<SlipRow, 'ways'>;
 
 function chanceRows({ method, lane: { trace } }: Paper, say: Speaker): readonly Row[] {
   const request = { school: trace.school, order: trace.choice.order, hops: trace.choice.hops };

@@ -17,12 +17,10 @@ export function SlipTable({ rows, chosen, second, choose, say }: SlipTableProps)
     rows.find(({ address }) => address === chosen)?.kind ?? 'slip',
   );
   const shown = useMemo(() => rows.filter((row) => row.kind === kind), [rows, kind]);
-  const slips = new Set(rows.filter((row) => row.kind === 'slip').map(({ slip }) => slip)).size;
-  const count = rows.filter((row) => row.kind === 'slip').length;
-  const facts = rows.length - count;
+  const counts = KINDS.map((one) => rows.filter((row) => row.kind === one).length);
   return (
     <section className="slip-list" aria-label="Chances">
-      {facts > 0 && <Kinds kind={kind} setKind={setKind} slips={count} facts={facts} />}
+      <Kinds kind={kind} setKind={setKind} counts={counts} />
       <div className="slip-scroll" tabIndex={0} role="region" aria-label="List of chances">
         <table>
           <thead>
@@ -50,36 +48,42 @@ export function SlipTable({ rows, chosen, second, choose, say }: SlipTableProps)
           </tbody>
         </table>
       </div>
-      <p className="caption">
-        {count} {count === 1 ? 'chance' : 'chances'} of {slips} {slips === 1 ? 'slip' : 'slips'}.{' '}
-        {twins(rows, say)}
-      </p>
+      <p className="caption">{listed(kind, shown, say)}</p>
     </section>
   );
 }
 
+/** Where something can go wrong, and how it is named. */
+const KINDS = ['slip', 'fact', 'before'] as const;
+const KIND_NAMES: Readonly<Record<SlipRow['kind'], string>> = {
+  slip: 'slips',
+  fact: 'facts',
+  before: 'before the work',
+};
+
 interface KindsProps {
   readonly kind: SlipRow['kind'];
   readonly setKind: (kind: SlipRow['kind']) => void;
-  readonly slips: number;
-  readonly facts: number;
+  readonly counts: readonly number[];
 }
 
-/** Whether slips of the method are listed, or facts that are taken for other numbers. */
-function Kinds({ kind, setKind, slips, facts }: KindsProps) {
+/** Whether slips of the method are listed, facts that are taken for other numbers, or what goes wrong before the work. */
+function Kinds({ kind, setKind, counts }: KindsProps) {
   return (
     <p className="slip-kinds" role="group" aria-label="What goes wrong">
-      {(['slip', 'fact'] as const).map((one) => (
-        <button
-          key={one}
-          type="button"
-          className="chip"
-          aria-pressed={kind === one}
-          onClick={() => setKind(one)}
-        >
-          {one === 'slip' ? `slips · ${slips}` : `facts · ${facts}`}
-        </button>
-      ))}
+      {KINDS.map((one, k) =>
+        counts[k] === 0 ? null : (
+          <button
+            key={one}
+            type="button"
+            className="chip"
+            aria-pressed={kind === one}
+            onClick={() => setKind(one)}
+          >
+            {KIND_NAMES[one]} · {counts[k]}
+          </button>
+        ),
+      )}
     </p>
   );
 }
@@ -103,7 +107,7 @@ function Row({ row, mark, choose, say }: RowProps) {
       </td>
       <td className="number figures">
         <MathText text={say.pointed(answer)} />
-        {ways > 1 && <span className="caption"> {ways} ways</span>}
+        {ways > 1 && <span className="caption ways">{ways} ways</span>}
       </td>
       <td className="number figures">{offText(off, say)}</td>
     </tr>
@@ -118,9 +122,19 @@ export function offText(off: SlipRow['off'], say: Speaker): string {
   return off.isNegative ? `−${text}` : `+${text}`;
 }
 
+/** How much is listed, and what of it cannot be told apart by the answer. */
+function listed(kind: SlipRow['kind'], rows: readonly SlipRow[], say: Speaker): string {
+  const many = (count: number, one: string, more: string) => `${count} ${count === 1 ? one : more}`;
+  if (kind === 'before') return `${many(rows.length, 'way', 'ways')} to go wrong before the work.`;
+  if (kind === 'fact') return `${many(rows.length, 'fact', 'facts')} taken for another number.`;
+  const slips = new Set(rows.map(({ slip }) => slip)).size;
+  const chances = many(rows.length, 'chance', 'chances');
+  return `${chances} of ${many(slips, 'slip', 'slips')}. ${twins(rows, say)}`;
+}
+
 /** Which answers come from more than one chance, so that they alone do not tell what happened. */
 function twins(rows: readonly SlipRow[], say: Speaker): string {
-  const wrong = rows.filter(({ off, kind }) => !off.isZero && kind === 'slip');
+  const wrong = rows.filter(({ off }) => !off.isZero);
   const byAnswer = new Map<string, Set<string>>();
   for (const { answer, label } of wrong) {
     byAnswer.set(answer, (byAnswer.get(answer) ?? new Set()).add(label));

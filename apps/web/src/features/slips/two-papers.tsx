@@ -143,6 +143,45 @@ function OnePaper({ paper, other, step, title, covers, slipped = false }: OnePap
   );
 }
 
+interface FinishedPaperProps {
+  readonly paper: Paper;
+  readonly other: Paper | null;
+  readonly title: string;
+  readonly framed?: boolean;
+  readonly slipped?: boolean;
+}
+
+/** A paper as it stands when it is done, with what is not the same as on the other one. */
+export function FinishedPaper(props: FinishedPaperProps) {
+  const { paper, other, title, framed = false, slipped = false } = props;
+  const notation = useNotation();
+  const { notes, notches } = useSettings();
+  const lit = useMemo(
+    () => (framed && other ? framesAround(paper, differingMarks(paper, other), paper.last) : UNLIT),
+    [framed, paper, other],
+  );
+  return (
+    <article className={slipped ? 'slip-paper slipped' : 'slip-paper'} aria-label={title}>
+      <header>
+        <h2>
+          <MathText text={title} />
+        </h2>
+      </header>
+      <PaperStage
+        paper={paper}
+        step={paper.last}
+        lit={lit}
+        notation={notation}
+        notes={notes}
+        notches={notches}
+        least={9}
+        most={30}
+        zoom={1}
+      />
+    </article>
+  );
+}
+
 /** What the last step did; of a slip what it did to the account as well. */
 function Told({
   paper,

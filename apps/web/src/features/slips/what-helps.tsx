@@ -67,7 +67,7 @@ export function WhatHelps({ paper, slip, slipped }: WhatHelpsProps) {
 }
 
 function lowered(text: string): string {
-  return /^[A-Z][a-z]/.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text;
+  return /^[A-Z][a-z ]/.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text;
 }
 
 /** Methods that take the problem and have no chance of the slip. */

@@ -9,7 +9,7 @@ import type { Paper } from '../../worked/work.ts';
 import { Credit } from './credit.tsx';
 import { ideaLabel } from './explanation-text.ts';
 import { squaresOf, type Square } from './paper-squares.ts';
-import { whereWords } from './where-words.ts';
+import { whereWords } from '../../worked/where-words.ts';
 
 /** Pixels of a square, and room around the paper. */
 const SQUARE = 34;

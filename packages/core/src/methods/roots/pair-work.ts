@@ -151,12 +151,10 @@ export class PairWork {
         slip: undoubled ? NOT_DOUBLED.id : '',
       }),
     });
-    const ahead = digit.trials.length;
-    const oneBoxes = digit.mayBeWrong && !undoubled;
-    this.scribe.slip(ONE_BOX.id, oneBoxes, { at: where('place', place), ahead });
+    this.askOneBox(digit);
     digit.trials.forEach((one, row) => this.tryDigit(digit, one, row));
     if (this.leavesOutZero(digit)) return;
-    const factor = doubled * BigInt(base) + (oneBox ? 0n : BigInt(found));
+    const factor = doubled * BigInt(base) + BigInt(oneBox ? 0 : found);
     const marks = this.scribe.step({
       law: 'square',
       phase: { kind: 'digit', of: place },
@@ -189,6 +187,11 @@ export class PairWork {
       return;
     }
     this.take(digit, marks[0]!, marks[1]!);
+  }
+
+  private askOneBox({ place, trials, mayBeWrong, undoubled }: RootDigit): void {
+    const chance = { at: where('place', place), ahead: trials.length };
+    this.scribe.slip(ONE_BOX.id, mayBeWrong && !undoubled, chance);
   }
 
   /** Asks whether nothing is written where no digit fits; the figures before are read a place lower then. */

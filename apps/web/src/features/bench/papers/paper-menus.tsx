@@ -1,11 +1,20 @@
-import { refusalText, registry, schoolsOf, type Method, type SchoolSpec } from '@levee/core';
+import {
+  addressText,
+  refusalText,
+  registry,
+  schoolsOf,
+  slipIdea,
+  type Method,
+  type SchoolSpec,
+} from '@levee/core';
 import { memo, useEffect, useRef, useState } from 'react';
 import { dispatch } from '../../../store/comparison-store.ts';
 import { withoutSlip, withPaper, withSchool } from '../../../store/content.ts';
 import { Menu, type MenuEntry } from '../../../ui/menu.tsx';
 import { useSession } from '../../../store/session-store.ts';
 import { changed, laidInPlace } from '../../../store/edits.ts';
-import { useChoice, useWorked } from '../../../worked/use-worked.ts';
+import { useChoice, useSpeaker, useWorked } from '../../../worked/use-worked.ts';
+import { whereWords } from '../../../worked/where-words.ts';
 import { slipNames } from '../../../worked/slip-names.ts';
 import type { Paper } from '../../../worked/work.ts';
 import { HopsButton } from './hops-strip.tsx';
@@ -122,6 +131,7 @@ export const SchoolMenus = memo(function SchoolMenus({ paper }: { readonly paper
         </button>
       )}
       <SlipChips paper={paper} />
+      <SlipMenu paper={paper} />
     </span>
   );
 });
@@ -140,6 +150,36 @@ function SlipChips({ paper }: { readonly paper: Paper }) {
       slip: {label} ×
     </button>
   ));
+}
+
+/** Every chance of a slip on this paper; a chosen one is made, and the paper says so. */
+function SlipMenu({ paper }: { readonly paper: Paper }) {
+  const say = useSpeaker();
+  const slips = useChoice(paper)?.slips ?? [];
+  const { trace } = paper.lane;
+  if (trace.opportunities.length === 0) return null;
+  const options = () =>
+    trace.opportunities.map((chance): Option => {
+      const { label, mechanism } = slipIdea(chance.slip);
+      const where = whereWords(chance, trace, say);
+      return { id: addressText(chance), label: `${label} (${where})`, note: mechanism };
+    });
+  const choose = (address: string) =>
+    dispatch(
+      changed((content) =>
+        withPaper(content, paper.id, { slips: [...new Set([...slips, address])] }),
+      ),
+    );
+  return (
+    <Choice
+      className="school put-slip"
+      text="+ slip"
+      name="Put a slip on this paper"
+      options={options}
+      chosen=""
+      choose={choose}
+    />
+  );
 }
 
 function SchoolMenu({ paper, school }: { readonly paper: Paper; readonly school: SchoolSpec }) {
