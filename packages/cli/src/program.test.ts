@@ -402,10 +402,10 @@ describe('docs/formats.md', () => {
       .filter((line) => !line.startsWith('verify'));
     expect(lines.length).toBeGreaterThan(4);
     const folder = mkdtempSync(join(tmpdir(), 'levee-'));
-    const answers = join(folder, 'answers.txt');
-    writeFileSync(answers, '255\n345\n');
+    const files = { 'answers.txt': '255\n345\n', 'sheet.csv': 'T07,642 − 387,345\n' };
+    for (const [name, text] of Object.entries(files)) writeFileSync(join(folder, name), text);
     for (const shown of lines) {
-      const line = shown.replace('answers.txt', answers);
+      const line = shown.replace(/answers\.txt|sheet\.csv/, (name) => join(folder, name));
       const args = [...line.matchAll(/"([^"]*)"|(\S+)/g)].map(
         ([, quoted, bare]) => quoted ?? bare!,
       );

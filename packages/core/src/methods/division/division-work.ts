@@ -50,6 +50,7 @@ export class FigureDivision {
     const edges = () => [
       ...this.reach.flatMap(({ to, usedTo }) => [to, usedTo]),
       ...figureEdges(plan),
+      ...lowEdges(scribe, plan),
     ];
     const by = slip === '' ? undefined : numeralValue(plan.divisor);
     this.length = new DividendLength(problem, scribe.keepsTerms ? edges() : [], by);
@@ -307,6 +308,19 @@ export class FigureDivision {
     if (this.off > 0) this.fillPlace();
     return new DivisionEnd(scribe, problem, plan, entries, quotient).finish(left);
   }
+}
+
+/**
+ * Where the shares end that a last figure leaves which is one too small: nothing is lost then, so that the account still
+ * knows what every piece of the dividend became.
+ */
+function lowEdges(scribe: Scribe, plan: DivisionPlan): readonly Exact[] {
+  const places = plan.figures.flatMap(({ place }) =>
+    scribe.willSlip('remainder-too-large', where('place', place)) ? [place] : [],
+  );
+  if (places.length === 0) return [];
+  const low = planFigures(plan, plan.last, { ...NO_TURNS, low: new Set(places) });
+  return reaches(low).map(({ usedTo }) => usedTo);
 }
 
 /** Where the dividend's figures end, worked or not. */
