@@ -256,7 +256,11 @@ export function topsAndBottoms(
 ): { readonly entry: Mark; readonly frac: Frac } | null {
   const sum = (value: (frac: Frac) => bigint) =>
     parts.reduce((so, { frac, sign }) => so + value(frac) * sign, 0n);
-  const frac = { top: sum(({ top }) => top), bottom: magnitude(sum(({ bottom }) => bottom)) };
+  // The smaller is taken from the larger, above and below.
+  const frac = {
+    top: magnitude(sum(({ top }) => top)),
+    bottom: magnitude(sum(({ bottom }) => bottom)),
+  };
   const worth = Exact.sum(parts.map(({ entry }) => entry.worth));
   const may = parts.length > 1 && frac.bottom > 0n && !worthOf(frac).equals(worth);
   if (!scribe.slip(TOPS_AND_BOTTOMS.id, may, { at: where('operand', upTo) })) return null;
