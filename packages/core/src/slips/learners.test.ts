@@ -48,6 +48,16 @@ const HELD: readonly Held[] = [
     ],
   },
   {
+    method: 'expanded-subtraction',
+    sign: '−',
+    numbers: differences,
+    learner: ([a, b], mind) => subtracted(a, b, mind),
+    always: [
+      [305, 127],
+      [3052, 1377],
+    ],
+  },
+  {
     method: 'equal-additions',
     sign: '−',
     numbers: differences,

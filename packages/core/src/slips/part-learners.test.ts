@@ -126,6 +126,40 @@ describe('learners of division', () => {
   });
 });
 
+describe('learners who scale a division by tenths', () => {
+  it.each(['short-division', 'long-division', 'partial-quotients'])(
+    'scale one number alone, or tell what is left in the scaled numbers, by %s',
+    (id) => {
+      const method = registry.get(id);
+      const met = new Set<string>();
+      const tenths = fc.integer({ min: 2, max: 99 }).filter((number) => number % 10 > 0);
+      fc.assert(
+        fc.property(whole(9999), tenths, (a, b) => {
+          const problem = problemFrom(`${(a / 10).toFixed(1)} ÷ ${(b / 10).toFixed(1)}`);
+          const school = { ...method.defaultSchool, stop: 'remainder' };
+          for (const chance of method.light(problem, { school }).opportunities) {
+            const { answer } = method.light(problem, { school, slips: [chance] });
+            const [quotient, left] = [Math.floor(a / b), a % b];
+            const expected: Record<string, Ratio> = {
+              'scale-one': [a, 10 * b],
+              'rest-in-scaled-units': [quotient * b + 10 * left, b],
+            };
+            const own = expected[chance.slip];
+            if (!own) continue;
+            expect([a, b, chance.slip, answer.toString()]).toEqual([
+              ...[a, b, chance.slip],
+              ratioText(own),
+            ]);
+            met.add(chance.slip);
+          }
+        }),
+        { numRuns: 100 },
+      );
+      expect([...met].sort()).toEqual(['rest-in-scaled-units', 'scale-one']);
+    },
+  );
+});
+
 describe('learners of roots', () => {
   it('answer by digit pairs likewise', () => {
     const met = new Set<string>();
