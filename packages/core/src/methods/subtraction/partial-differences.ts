@@ -15,8 +15,10 @@ import { acceptsDifference, isPositive, mostPlaces } from '../shared/sums.ts';
 import { signed, wholeWriting } from '../shared/whole.ts';
 import {
   columnName,
+  differenceFact,
   digitsOwed,
   groupColumns,
+  makes,
   openTwoRows,
   placeFeatures,
   type TwoNumbers,
@@ -25,23 +27,30 @@ import {
 type PlaceValues = {
   readonly top: number;
   readonly bottom: number;
+  /** How far the figures are taken to be apart. */
+  readonly size: number;
   readonly place: number;
   readonly lost: boolean;
 };
 
 const place: Wording<PlaceValues> = {
-  digit: ({ top, bottom, lost }, say) => {
-    const result = lost ? bottom - top : top - bottom;
+  digit: ({ top, bottom, size, lost }, say) => {
+    const result = top < bottom && !lost ? -size : size;
     const note = lost ? ', with its sign lost' : result < 0 ? ', a shortfall' : '';
-    return `${say.number(top)} − ${say.number(bottom)} = **${say.number(result)}**${note}.`;
+    const sign = makes(top, bottom, size);
+    return `${say.number(top)} − ${say.number(bottom)} ${sign} **${say.number(result)}**${note}.`;
   },
-  value: ({ top, bottom, place: at, lost }, say) => {
+  value: ({ top, bottom, size, place: at, lost }, say) => {
     const [upper, lower] = [top, bottom].map((count) => say.count(count, at));
-    const result = say.count(Math.abs(top - bottom), at);
+    const result = say.count(size, at);
     const said = say.opening(say.minus(upper!, lower!));
+    if (makes(top, bottom, size) !== '=') {
+      const side = top < bottom ? `**${result}** still missing` : `**${result}**`;
+      return `${said} is taken for ${side}.`;
+    }
     if (lost) return `${said} should be ${result} short, but it is written as **${result}** over.`;
-    if (top < bottom) return `${said}: **${result}** ${say.is(bottom - top)} still missing.`;
-    return `${said} ${say.is(top - bottom)} **${result}**.`;
+    if (top < bottom) return `${said}: **${result}** ${say.is(size)} still missing.`;
+    return `${said} ${say.is(size)} **${result}**.`;
   },
 };
 
@@ -162,6 +171,7 @@ function writePlace(scribe: Scribe, numbers: TwoNumbers, at: number): Mark {
     at: where('place', at),
     features: placeFeatures(numbers, at),
   });
+  const size = differenceFact(scribe, upper, lower, at);
   const [mark] = scribe.step({
     law: 'evaluate',
     phase: { kind: 'places' },
@@ -169,12 +179,12 @@ function writePlace(scribe: Scribe, numbers: TwoNumbers, at: number): Mark {
     writes: [
       {
         role: 'place total',
-        count: lost ? lower - upper : upper - lower,
+        count: upper < lower && !lost ? -size : size,
         place: at,
         spot: { area: 'signed', row: 0, column: at },
       },
     ],
-    phrase: phrase('differences.place', { top: upper, bottom: lower, place: at, lost }),
+    phrase: phrase('differences.place', { top: upper, bottom: lower, size, place: at, lost }),
   });
   scribe.group(`difference-${at}`, 'place total', [mark!], phrase('differences.of', { place: at }));
   return mark!;
