@@ -1,3 +1,7 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { By } from 'selenium-webdriver';
 import { findComparison, openComparison } from './harness/open.ts';
 import { page, server } from './harness/scene.ts';
 
@@ -63,6 +67,26 @@ describe('one slip', () => {
       async () => !/carry not added/i.test(await page.text('.paper[data-paper="0"]')),
       4000,
     );
+  });
+
+  it('is put on from the bench itself, chance by chance', async () => {
+    await page.click('.paper[data-paper="1"] .put-slip');
+    await page.waitText('[role="menu"]', /Cell left empty \(6×50\)\s+A cell/);
+    const named = By.xpath('//*[@role="menuitem"][contains(., "Cell left empty (6×50)")]');
+    await page.driver.findElement(named).click();
+    await page.waitText('.paper[data-paper="1"]', /slip: cell left empty/i);
+    await page.click('.paper[data-paper="1"] .slip');
+    await page.waitCount('.paper[data-paper="1"] .slip', 0);
+  });
+
+  it('before the work is another answer, or the paper of another computation', async () => {
+    await page.press('Slips');
+    await page.press('before the work · 16');
+    await page.click('[data-slip="neighbours-exchanged@operand-0.0"] button');
+    await page.waitText('.slip-paper.slipped h2', /^64 × 58$/);
+    expect(await page.texts('.noticed .caught strong')).toContain('✓ noticed by second method');
+    await page.click('[data-slip="other-operation@answer-0=104"] button');
+    await page.waitText('.handed-in', /^104$/);
   });
 
   it('is opened from a check that would not catch it', async () => {
@@ -161,6 +185,18 @@ describe('real answers', () => {
     await page.driver.navigate().refresh();
     await page.waitText('.answer-groups', /2155/);
     await page.press('clear 5');
+    await page.waitCount('.answer-groups', 0);
+  });
+
+  it('are read from a file', async () => {
+    const { id } = await openComparison(server, page, 'Swapped factors', '/slips?view=answers');
+    const file = join(mkdtempSync(join(tmpdir(), 'levee-answers-')), 'answers.csv');
+    writeFileSync(file, 'code,answer\r\nT01,"2555"\r\nT02,2155\r\n');
+    const input = await page.driver.findElement({ css: '.answers-entry input[type="file"]' });
+    await input.sendKeys(file);
+    await page.waitText('.answer-groups', /2555\s+1\s+✓ right/);
+    await page.driver.wait(async () => (await kept(id)).includes('2155'), 8000, 'it is kept');
+    await page.press('clear 2');
     await page.waitCount('.answer-groups', 0);
   });
 

@@ -160,7 +160,8 @@ function SlipMenu({ paper }: { readonly paper: Paper }) {
   if (trace.opportunities.length === 0) return null;
   const options = () =>
     trace.opportunities.map((chance): Option => {
-      const { label, mechanism } = slipIdea(chance.slip);
+      const own = paper.method.slips.find(({ id }) => id === chance.slip);
+      const { label, mechanism } = own ?? slipIdea(chance.slip);
       const where = whereWords(chance, trace, say);
       return { id: addressText(chance), label: `${label} (${where})`, note: mechanism };
     });
