@@ -112,11 +112,11 @@ function takeAwayAgain(
     law: 'sign',
     phase: { kind: 'signs' },
     takes: live.map(({ mark }) => mark),
-    writes: live.map(({ mark, column }) => ({
+    writes: live.map(({ mark }, k) => ({
       ...termWriting('turned term', mark.worth.negate(), false, {
         area: 'again',
         row: operand,
-        column,
+        column: k,
       }),
       from: [mark],
       medium: 'head' as const,
