@@ -12,6 +12,7 @@ import {
   type Problem,
   type School,
   currentSlip,
+  isWrongCopy,
   readAddress,
   readWhere,
   WRONG_FACT,
@@ -65,6 +66,11 @@ export function slipArgument(method: Method, text: string): SlipRequest {
     );
   }
   if (!method.slips.some((known) => known.id === slip)) {
+    if (isWrongCopy(slip)) {
+      throw new UsageError(
+        `"${slip}" is made before the work: another computation is set down, and worked as it should be. Trace that one; levee diagnose says which it is.`,
+      );
+    }
     const known = method.slips.map((candidate) => candidate.id).join(', ');
     throw new UsageError(`There is no slip "${slip}" in ${method.id}; its slips are: ${known}.`);
   }

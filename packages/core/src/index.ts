@@ -197,7 +197,7 @@ export { isCode, MAX_ROWS, readRows, type AnswerRow, type ReadRows } from './dia
 export { diagnoseSheet, type SheetDiagnosis } from './diagnose/sheet.ts';
 export { diagnosedDocument, learnerDocument, sheetDocument } from './formats/diagnosis-document.ts';
 export { FEATURES } from './account/chance.ts';
-export { wrongCopies, type WrongCopy } from './slips/copies.ts';
+export { isWrongCopy, wrongCopies, type WrongCopy } from './slips/copies.ts';
 export { linesForAll, wholeItems, type WholeItem } from './diagnose/whole-item.ts';
 export { workWithHabits, type Habit, type SlipHabit } from './slips/habits.ts';
 export { SLIP_IDEAS, slipIdea } from './slips/catalogue.ts';

@@ -66,7 +66,8 @@ export function draftSheet(trace: Trace, draft: SheetDraft): Sheet {
     const layout = draft.areas[written.spot.area];
     if (!layout) {
       if (!isHeld) throw new RangeError(`draftSheet: no layout for area "${written.spot.area}"`);
-      cells.push({ entry: written.id, ...HELD });
+      const unseen = READ_OTHERWISE.has(written.spot.area);
+      cells.push({ entry: written.id, ...HELD, ...(unseen ? { unseen: true } : {}) });
       continue;
     }
     const laid = layout(written.spot, written);
@@ -111,6 +112,9 @@ export function draftSheet(trace: Trace, draft: SheetDraft): Sheet {
     links: draft.links ?? [],
   });
 }
+
+/** Areas of figures that stand on the paper already and are only read otherwise: nothing is held for them. */
+const READ_OTHERWISE: ReadonlySet<string> = new Set(['pushed', 'read', 'again']);
 
 function heldIds(trace: Trace): ReadonlySet<EntryId> {
   const marks = trace.steps.flatMap((step) => step.gives);

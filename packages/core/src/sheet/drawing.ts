@@ -90,6 +90,7 @@ export function drawSheet(sheet: Sheet, trace: Trace): Drawing {
   for (const cell of sheet.cells) {
     const written = marks.get(cell.entry) ?? givens.get(cell.entry);
     if (!written) throw new RangeError(`drawSheet: ${cell.entry} is on the sheet but in no trace`);
+    if (cell.unseen) continue;
     if (cell.held && !cell.beside) held.push({ entry: cell.entry, text: written.glyph });
     else figures.push({ ...figure(cell, written, shift), lettered });
   }

@@ -18,6 +18,8 @@ export interface SheetCell extends Box {
   readonly spread: boolean;
   /** Held in the head: drawn in the tray beside the paper. */
   readonly held: boolean;
+  /** Its figures stand on the paper already and are only read otherwise, so that nothing is drawn for it. */
+  readonly unseen?: true;
   /** Held, and drawn in brackets on the paper too, where the method ties it to a line. */
   readonly beside: boolean;
   /** Numbers under each other stand with their ones under each other. */

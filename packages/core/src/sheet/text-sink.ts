@@ -36,6 +36,7 @@ export function sheetText(sheet: Sheet, trace: Trace, options: TextOptions = {})
       ? givenState(line, cell.entry, step)
       : markState(line, cell.entry, step);
     if (state === 'absent') continue;
+    if (cell.unseen) continue;
     if (cell.held && !cell.beside && state !== 'used') held.push(`(${glyph})`);
     if (cell.held && !cell.beside) continue;
     const plain = onPaper(glyph, notation);

@@ -54,7 +54,7 @@ function inside(passes: number, say: Speaker): string {
 
 function tail(why: string, slip: string): string {
   if (slip === 'part-as-ones') return ', as if they were ones';
-  if (slip === 'whole-part-again') return ': the whole part is added, not only what is left of it';
+  if (slip === 'whole-part-again') return ', one too far';
   if (why === 'to round') return ', a round number';
   if (why === 'rest') return ', with what is left of the part';
   return '';
@@ -176,7 +176,7 @@ function addPiece(scribe: Scribe, { current, total, piece, owed, at, row, last }
     ],
     phrase: phrase('chain.stop', {
       from: total,
-      piece: skipped ? worth : added,
+      piece: skipped || again ? worth : added,
       to,
       count,
       place: place ?? -1,

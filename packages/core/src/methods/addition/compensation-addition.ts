@@ -13,15 +13,23 @@ import { defineMethod, type HopVerdict } from '../method.ts';
 import { acceptsSum, isPositive, roundingChange, wholeCut } from '../shared/sums.ts';
 import { signed, wholeWriting } from '../shared/whole.ts';
 
-type RoundValues = { readonly from: Exact; readonly to: Exact; readonly change: Exact };
+type RoundValues = {
+  readonly from: Exact;
+  readonly to: Exact;
+  readonly change: Exact;
+  readonly wrongWay: boolean;
+};
 
 const round: Wording<RoundValues> = {
-  digit: ({ from, to, change }, say) =>
-    `For ${say.amount(from)} take **${say.amount(to)}**, and mark **${isPositive(change) ? '' : '+'}${say.amount(change.negate())}** for the end.`,
-  value: ({ from, to, change }, say) => {
+  digit: ({ from, to, change, wrongWay }, say) => {
+    const put = wrongWay ? change : change.negate();
+    const note = wrongWay ? ', the wrong way' : '';
+    return `For ${say.amount(from)} take **${say.amount(to)}**, and mark **${isPositive(put) ? '+' : ''}${say.amount(put)}** for the end${note}.`;
+  },
+  value: ({ from, to, change, wrongWay }, say) => {
     const more = change.numerator > 0n;
     const by = say.amount(change.absolute());
-    return `**${say.amount(to)}** is ${by} ${more ? 'more' : 'less'} than ${say.amount(from)}, so ${by} must be ${more ? 'taken away' : 'added'} at the end.`;
+    return `**${say.amount(to)}** is ${by} ${more ? 'more' : 'less'} than ${say.amount(from)}, so ${by} must be ${more ? 'taken away' : 'added'} at the end${wrongWay ? `, but it is marked to be ${more ? 'added' : 'taken away'}` : ''}.`;
   },
 };
 
@@ -143,6 +151,8 @@ function work(scribe: Scribe, { operands, base }: Problem): Trace {
   let adjustment: Mark | null = null;
   if (!change.isZero) {
     const to = worths[operand]!.plus(change);
+    const wrongWay = scribe.slip('wrong-way', true, { at: where('operand', operand) });
+    const put = wrongWay ? change : change.negate();
     const [rounded, side] = scribe.step({
       law: 'same-change',
       phase: { kind: 'rounding' },
@@ -152,13 +162,13 @@ function work(scribe: Scribe, { operands, base }: Problem): Trace {
         wholeWriting('adjusted number', to, spot('adjusted', operand), base, {
           beyond: laidBeyond(TOO_FAR, change),
         }),
-        wholeWriting('adjustment', change.negate(), spot('adjustment'), base, {
-          glyph: signed(change.negate(), base),
+        wholeWriting('adjustment', put, spot('adjustment'), base, {
+          glyph: signed(put, base),
           from: [],
-          beyond: laidBeyond(TOO_FAR, change, -1n),
+          beyond: laidBeyond(TOO_FAR, change, wrongWay ? 1n : -1n),
         }),
       ],
-      phrase: phrase('compensation.round', { from: worths[operand]!, to, change }),
+      phrase: phrase('compensation.round', { from: worths[operand]!, to, change, wrongWay }),
     });
     entries[operand] = rounded!;
     worths[operand] = to;
@@ -200,8 +210,8 @@ interface Subtotal {
 function givenBack(scribe: Scribe, made: Subtotal): Mark {
   const { subtotal, adjustment, sum, change, operand } = made;
   const forgotten = scribe.slip('forget-adjustment', true, { at: where('operand', operand) });
-  const wrongWay = scribe.slip('wrong-way', true, { at: where('operand', operand) });
-  const put = forgotten ? Exact.ZERO : wrongWay ? change : change.negate();
+  const wrongWay = !adjustment.worth.equals(change.negate());
+  const put = forgotten ? Exact.ZERO : adjustment.worth;
   const to = sum.plus(put);
   const [answer] = scribe.step({
     law: 'evaluate',

@@ -167,7 +167,7 @@ function productRow(
       law: 'evaluate',
       phase: { kind: 'line', of: j },
       takes: spent ? [scribe.owes(i, j), spent] : [scribe.owes(i, j)],
-      strikes: spent && spent.medium === 'paper' ? [spent] : [],
+      strikes: spent && spent.medium === 'paper' && slip !== 'forget-carry' ? [spent] : [],
       writes,
       phrase: phrase('column.product', {
         ...{ digit: product.digit, place: i, multiplier, linePlace: line.shift },

@@ -218,7 +218,7 @@ function fromTheOnes(
       law: 'place-value',
       phase: { kind: 'places' },
       takes: carry ? [...takes, carry] : takes,
-      strikes: carry && medium === 'paper' ? [carry] : [],
+      strikes: carry && medium === 'paper' && !forgotten ? [carry] : [],
       writes: placeWritings(isWritten ? figures : [], keep, place, medium),
       phrase: phrase('crosswise.place', {
         digits,

@@ -59,7 +59,7 @@ export function addDiagonals(
       law: 'place-value',
       phase: { kind: 'diagonals' },
       takes,
-      strikes: carry ? [carry] : [],
+      strikes: carry && slip !== 'forget-carry' ? [carry] : [],
       writes: diagonalWritings(whole ? total : total % base, keep, place, {
         gained,
         turned,

@@ -65,7 +65,7 @@ const diagonal: Wording<DiagonalValues> = {
         : '';
     const lost =
       slip === 'forget-carry'
-        ? ` The ${say.count(carried, place)} ${say.carried} are forgotten.`
+        ? ` The ${say.count(carried, place)} ${say.carried} ${say.is(carried)} forgotten.`
         : slip === 'add-edge-digit'
           ? ` The ${say.number(edge)} at the edge is no part of the product, yet it is counted.`
           : '';

@@ -177,7 +177,7 @@ export class PairWork {
         before: this.side(this.read * BigInt(base), place),
         width: this.side(found, place),
         area: this.areaOf(digit),
-        oneBox,
+        ...{ oneBox, undoubled, taken: this.amount(digit.product, place) },
       }),
     });
     if (found === 0) {

@@ -124,6 +124,10 @@ type DigitValues = {
   readonly width: Exact;
   readonly area: Exact;
   readonly oneBox: boolean;
+  /** Whether one strip is laid where two belong. */
+  readonly undoubled: boolean;
+  /** What is taken away, in its true size. */
+  readonly taken: Exact;
 };
 
 const found: Wording<DigitValues> = {
@@ -133,11 +137,14 @@ const found: Wording<DigitValues> = {
     const boxes = oneBox ? 'behind the root only' : 'into both boxes';
     return `Write **${d}** ${boxes}: ${say.worth(factor)} ${say.times} ${d} = **${say.worth(product)}**.`;
   },
-  value: ({ digit, before, width, area, oneBox, product }, say) => {
+  value: ({ digit, before, width, area, oneBox, undoubled, taken, product }, say) => {
     if (digit === 0) return `There is not enough for a strip: **0** in this place.`;
     if (oneBox)
       return `The corner is forgotten: only **${say.worth(product)}** is taken for strips ${say.worth(width)} wide.`;
     const w = say.worth(width);
+    if (undoubled) {
+      return `Only one strip is **${w}** wide: ${say.worth(before)} ${say.times} ${w} + ${w} ${say.times} ${w} = **${say.worth(taken)}**, where two strips and the corner hold ${say.worth(area)}.`;
+    }
     return `The strips are **${w}** wide: 2 ${say.times} ${say.worth(before)} ${say.times} ${w} + ${w} ${say.times} ${w} = **${say.worth(area)}**.`;
   },
 };

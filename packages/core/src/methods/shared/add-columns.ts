@@ -43,7 +43,7 @@ const column: Wording<ColumnValues> = {
   value: (values, say) => {
     const { figures, carried, due, total, place, keep, last, lostCarry, what } = values;
     const { inPlace, stays, slip } = values;
-    const lost = lostCarry ? ` The ${say.count(carried, place)} ${say.carried} are forgotten.` : '';
+    const lost = lostCarry ? ` The ${say.count(carried, place)} ${say.carried} ${say.is(carried)} forgotten.` : '';
     const places = say.places(place);
     if (figures.length === 0 && carried === 0) {
       return `No ${what.slice(0, -1)} has any ${places}: write **0**.`;
@@ -253,7 +253,7 @@ export function addColumns(scribe: Scribe, sum: ColumnSum): readonly AddedColumn
       law: 'place-value',
       phase: { kind: 'sum' },
       takes: carry ? [...entries, carry] : entries,
-      strikes: carry && sum.strikes ? [carry] : [],
+      strikes: carry && sum.strikes && !lostCarry ? [carry] : [],
       writes: columnWrites(figures, place + shift, carryOf(keep, place + 1, sum.carryMedium)),
       phrase: sumPhrases.phrase('sum.column', {
         figures: here.map(({ count }) => count.toString(scribe.base).toUpperCase()),

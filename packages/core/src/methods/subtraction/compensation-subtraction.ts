@@ -191,6 +191,15 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   return scribe.close(answer, phrase('same-change.answer', {}));
 }
 
+/** What is written over a change: which numbers it goes to. */
+function noteOf({ change, slip }: ChangeValues, trace: Trace): string {
+  const note = changeNote(change, trace);
+  if (slip === 'one-changed') return `${note} below`;
+  return slip === 'opposite'
+    ? `${changeNote(change.negate(), trace)} above, ${note} below`
+    : `${note} both`;
+}
+
 /** A change downward that the minuend cannot stand is left out. */
 function fitting(changes: readonly Exact[], minuend: Exact): readonly Exact[] {
   return changes.filter((change) => minuend.plus(change).numerator >= 0n);
@@ -238,7 +247,7 @@ function sheet(trace: Trace): Sheet {
     notes: changes.map(({ gives, phrase: { values } }, k) => ({
       x: (k + 1) * step - 0.6,
       y: -1,
-      text: `${changeNote(values['change'] as Exact, trace)} both`,
+      text: noteOf(values as ChangeValues, trace),
       marks: gives.map(({ id }) => id),
     })),
   });

@@ -177,9 +177,9 @@ export const ADDITION_SLIPS: readonly SlipIdea[] = [
   },
   {
     id: 'whole-part-again',
-    label: 'More than the rest added',
-    mechanism: 'After landing on the round number one too many of the place is added.',
-    written: 'The second piece is one too large.',
+    label: 'One too far from the round number',
+    mechanism: 'After landing on the round number one too many of the place is counted on.',
+    written: 'A last stop that is one too far.',
     effect: 'amount',
     often: 1,
     examples: [{ method: 'bridging-addition', problem: '386 + 58', at: 'term-1.0', answer: '445' }],
