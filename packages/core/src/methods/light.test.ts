@@ -4,6 +4,7 @@ import { leaksOf, type Leak } from '../account/leaks.ts';
 import { lightReport } from '../formats/light-report.ts';
 import { traceDocument } from '../formats/trace-document.ts';
 import { choiceName, everySchool, problemsFor } from '../testing/arbitraries.ts';
+import { slipIdea } from '../slips/catalogue.ts';
 import { problemFrom } from '../testing/work.ts';
 import { registry } from './index.ts';
 
@@ -44,7 +45,9 @@ describe('what goes to a worker', () => {
     ] as const) {
       const method = registry.get(id);
       const problem = problemFrom(text);
-      const chance = method.light(problem).opportunities[0]!;
+      const chance = method
+        .light(problem)
+        .opportunities.find(({ slip }) => slipIdea(slip).effect === 'amount')!;
       const report = lightReport(method.light(problem, { slips: [chance] }));
       expect(structuredClone(report)).toEqual(report);
       expect(JSON.parse(JSON.stringify(report))).toEqual(report);
