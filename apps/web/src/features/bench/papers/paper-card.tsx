@@ -13,7 +13,7 @@ import { HeardRows } from '../../../paper/heard-rows.tsx';
 import { Sentence } from '../../../paper/sentence.tsx';
 import { HopsStrip } from './hops-strip.tsx';
 import { PointableStage } from '../../../paper/pointable-stage.tsx';
-import { MethodMenu, SchoolMenus } from './paper-menus.tsx';
+import { MethodMenu, SchoolMenus, SlipMenu } from './paper-menus.tsx';
 
 export interface PaperCardProps {
   readonly paper: Paper;
@@ -42,6 +42,7 @@ export const PaperCard = memo(function PaperCard(props: PaperCardProps) {
     >
       <header className="paper-head">
         <MethodMenu paper={paper} />
+        <SlipMenu paper={paper} />
         <span className="count figures">
           {step} of {paper.last}
         </span>

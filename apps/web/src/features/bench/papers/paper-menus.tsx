@@ -131,7 +131,6 @@ export const SchoolMenus = memo(function SchoolMenus({ paper }: { readonly paper
         </button>
       )}
       <SlipChips paper={paper} />
-      <SlipMenu paper={paper} />
     </span>
   );
 });
@@ -153,11 +152,11 @@ function SlipChips({ paper }: { readonly paper: Paper }) {
 }
 
 /** Every chance of a slip on this paper; a chosen one is made, and the paper says so. */
-function SlipMenu({ paper }: { readonly paper: Paper }) {
+export const SlipMenu = memo(function SlipMenu({ paper }: { readonly paper: Paper }) {
   const say = useSpeaker();
   const slips = useChoice(paper)?.slips ?? [];
   const { trace } = paper.lane;
-  if (trace.opportunities.length === 0) return null;
+  if (trace.opportunities.length === 0) return <span />;
   const options = () =>
     trace.opportunities.map((chance): Option => {
       const own = paper.method.slips.find(({ id }) => id === chance.slip);
@@ -181,7 +180,7 @@ function SlipMenu({ paper }: { readonly paper: Paper }) {
       choose={choose}
     />
   );
-}
+});
 
 function SchoolMenu({ paper, school }: { readonly paper: Paper; readonly school: SchoolSpec }) {
   const chosen = paper.lane.trace.school[school.id] ?? '';
