@@ -121,7 +121,9 @@ const product: Wording<ProductValues> = {
         ? `; with the ${say.count(carried, at)} ${say.carried} they make **${say.count(total, at)}**`
         : '';
     const lost =
-      slip === 'forget-carry' ? ` The ${say.count(carried, at)} ${say.carried} ${say.is(carried)} forgotten.` : '';
+      slip === 'forget-carry'
+        ? ` The ${say.count(carried, at)} ${say.carried} ${say.is(carried)} forgotten.`
+        : '';
     if (keep === 0) return `${fact}${plus}.${lost}`;
     return `${fact}${plus}: write **${say.count(total % say.base, at)}**, ${say.passOn(keep, at + 1)}.${lost}`;
   },

@@ -43,7 +43,9 @@ const column: Wording<ColumnValues> = {
   value: (values, say) => {
     const { figures, carried, due, total, place, keep, last, lostCarry, what } = values;
     const { inPlace, stays, slip } = values;
-    const lost = lostCarry ? ` The ${say.count(carried, place)} ${say.carried} ${say.is(carried)} forgotten.` : '';
+    const lost = lostCarry
+      ? ` The ${say.count(carried, place)} ${say.carried} ${say.is(carried)} forgotten.`
+      : '';
     const places = say.places(place);
     if (figures.length === 0 && carried === 0) {
       return `No ${what.slice(0, -1)} has any ${places}: write **0**.`;
