@@ -37,7 +37,9 @@ await main(async () => {
   });
   const counts = { passed: 0, failed: 0 };
   const failures = [
-    step('unit tests', () => jest(counts, 'unit', 'core', 'cli', 'server', 'web')),
+    step('unit tests', () =>
+      jest(counts, 'unit', 'core', 'cli', 'server', 'web', '--maxWorkers=100%'),
+    ),
     step('browser tests', () => jest(counts, 'browser', 'e2e', '--runInBand')),
   ].filter((failure) => failure !== null);
   say(`\nverify took ${Math.round((performance.now() - started) / 1000)} s`);

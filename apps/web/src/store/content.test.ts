@@ -59,6 +59,18 @@ describe('content', () => {
     expect(back.earlier).toEqual([]);
   });
 
+  it('keeps answers with the computation that they were given to', () => {
+    const given = { code: 'T07', problem: '', answer: '598' };
+    const other = { code: 'T07', problem: '7 × 365', answer: '2555' };
+    const next = withProblem(
+      { ...content, answers: [given, other] },
+      productProblem([numeral('7'), numeral('365')]),
+    );
+    expect(next.answers.map(({ problem }) => problem)).toEqual([content.problem, '']);
+    const back = withProblem(next, problemOf(content));
+    expect(back.answers).toEqual([given, other]);
+  });
+
   it('puts papers away that refuse the problem', () => {
     const bridging = {
       ...content,

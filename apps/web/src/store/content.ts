@@ -74,8 +74,8 @@ export function freshDocument(problem?: Problem): ComparisonDocument {
 
 /**
  * Another problem under the same methods, as papers of their own. Schools stay; own orders, own hops and slips
- * belong to the old numbers and go; the estimate stays with its computation and comes back with it. Papers whose method refuses the new problem go too; when none is
- * left, papers that suit the new kind of problem are laid.
+ * belong to the old numbers and go; the estimate and learners' answers stay with their computation and come back with it.
+ * Papers whose method refuses the new problem go too; when none is left, papers that suit the new kind of problem are laid.
  */
 export function withProblem(content: Content, problem: Problem): Content {
   const papers = content.papers
@@ -84,8 +84,17 @@ export function withProblem(content: Content, problem: Problem): Content {
   return {
     ...content,
     ...estimateOf(content, problemText(problem)),
+    answers: answersBy(content, problemText(problem)),
     papers: papers.length > 0 ? papers : firstPapers(problem),
   };
+}
+
+/** Answers of learners stay answers to the computation that they were given to. */
+function answersBy({ answers, problem }: Content, next: string): Content['answers'] {
+  return answers.map((one) => {
+    const asked = one.problem === '' ? problem : one.problem;
+    return { ...one, problem: asked === next ? '' : asked };
+  });
 }
 
 /** Another computation with the estimate that was made of it before; that of the one before it is kept. */

@@ -140,7 +140,7 @@ function stepOf({ opportunities, facts }: Trace, { slip, at }: CauseSlip): numbe
   return chance?.step ?? null;
 }
 
-/** The figures that a step writes, those of one row together as they are read: `20`, `8 and 4` with a carry. */
+/** The figures that a step writes, those of one row together as they are read: `20`, `8 and 4` with a carry, `6 and 10` over two columns. */
 function written({ steps }: Trace, step: number | null): string | null {
   const marks: readonly Mark[] = (step !== null && steps[step - 1]?.gives) || [];
   const rows = new Map<string, Mark[]>();
@@ -148,11 +148,9 @@ function written({ steps }: Trace, step: number | null): string | null {
     const row = `${mark.spot.area} ${mark.spot.row}`;
     rows.set(row, [...(rows.get(row) ?? []), mark]);
   }
-  const texts = [...rows.values()].map((row) =>
-    [...row]
-      .sort((a, b) => (b.place ?? 0) - (a.place ?? 0))
-      .map(({ text }) => text)
-      .join(''),
-  );
+  const texts = [...rows.values()].map((row) => {
+    const own = [...row].sort((a, b) => (b.place ?? 0) - (a.place ?? 0)).map(({ text }) => text);
+    return own.join(own.every((text) => text.length === 1) ? '' : ' and ');
+  });
   return texts.length === 0 ? null : texts.join(' and ');
 }

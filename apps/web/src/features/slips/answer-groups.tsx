@@ -55,14 +55,16 @@ function rank({ verdict }: AnswerGroup): number {
 
 interface AnswerGroupsProps {
   readonly groups: readonly AnswerGroup[];
+  /** The computation on the bench; the column of problems stands there where others are among them. */
+  readonly own: string;
   readonly chosen: string | null;
   readonly choose: (key: string) => void;
   readonly say: Speaker;
 }
 
 /** Every answer with how often it was given and what explains it first. */
-export function AnswerGroups({ groups, chosen, choose, say }: AnswerGroupsProps) {
-  const isMixed = new Set(groups.map(({ problem }) => problem)).size > 1;
+export function AnswerGroups({ groups, own, chosen, choose, say }: AnswerGroupsProps) {
+  const isMixed = groups.some(({ problem }) => problem !== own);
   return (
     <div className="answer-groups" tabIndex={0} role="region" aria-label="Answers">
       <table>

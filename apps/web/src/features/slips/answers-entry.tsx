@@ -23,7 +23,7 @@ export function AnswersEntry({ problem }: { readonly problem: Problem }) {
       <textarea
         rows={3}
         aria-label="Answers, one a line"
-        placeholder={'2668\nT07, 598\nT07, 305 − 127, 288'}
+        placeholder={'an answer, or with a code:\nT07, answer\nT07, 305 − 127, 288'}
         value={text}
         onChange={(event) => setText(event.target.value)}
         onKeyDown={(event) => {

@@ -54,7 +54,13 @@ export function AnswersView({ params, papers }: AnswersViewProps) {
       )}
       {answers.length > 0 && way === 'by answer' && (
         <div className="answers-main">
-          <AnswerGroups groups={groups} chosen={shown?.key ?? null} choose={setChosen} say={say} />
+          <AnswerGroups
+            groups={groups}
+            own={text}
+            chosen={shown?.key ?? null}
+            choose={setChosen}
+            say={say}
+          />
           {shown && <AnswerDetail key={shown.key} group={shown} params={params} papers={papers} />}
         </div>
       )}
