@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { addressText } from '../account/chance.ts';
+import { addressText, where } from '../account/chance.ts';
 import { decodeAgreement } from '../formats/agreement-document.ts';
 import { problemText } from '../problem/problem.ts';
 import { comparisons } from '../testing/arbitraries.ts';
@@ -59,6 +59,13 @@ describe('a comparison with a slip in it', () => {
       }),
       { numRuns: 120 },
     );
+  });
+
+  it('is certified where a fraction that stays unreduced is turned back to a whole', () => {
+    const [problem, method] = [problemFrom('2/1 + 1 0/2'), registry.get('mixed-improper')];
+    const slips = [{ slip: 'unreduced', at: where('answer', 0) }];
+    const comparison = compare(problem, [{ method, school: method.defaultSchool, slips }]);
+    expect(verifyAgreement(agreement(comparison))).toEqual({ ok: true });
   });
 
   it('is certified as far as it goes, and no further', () => {

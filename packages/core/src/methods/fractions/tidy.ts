@@ -122,8 +122,10 @@ function closed(
   const right = mixedFracText(all / frac.bottom, { top: all % frac.bottom, bottom: frac.bottom });
   const made = slippedForm(slip, { frac, rest, wholes });
   const text = made ? mixedFracText(made.whole, made.part) : right;
+  // A fraction that is all wholes becomes a number; a whole and a part are put together.
+  const isWholes = whole === null && rest.top === 0n && frac.bottom !== 1n && frac.top !== 0n;
   const [answer] = scribe.step({
-    law: 'place-value',
+    law: isWholes ? 'scale-both' : 'place-value',
     phase: { kind: 'answer' },
     takes,
     writes: [
