@@ -28,13 +28,19 @@ export function pairCauses(problem: Problem, ways: readonly WayEvents[], off: Ex
       const slips = [...one.slips, ...other.slips];
       const { answer } = way.method.light(problem, { school: way.school, slips });
       if (!answer.equals(right.plus(off))) continue;
-      const cancels = one.run.answer.compare(right) !== other.run.answer.compare(right);
+      const cancels = takesBack(one.run.answer.minus(right), other.run.answer.minus(right));
       const works = [{ method: way.method, school: way.school }];
       const tier = slips.every(({ fact }) => fact) ? 'fact' : 'method';
       causes.push({ tier, slips, habit: null, answer, works, copied: null, cancels });
     }
   }
   return { causes, tried, cut: false };
+}
+
+/** Whether one is off one way and the other the other way, in numbers or in terms with the same letters. */
+function takesBack(one: Exact, other: Exact): boolean {
+  const signs = new Map(one.parts().map((term) => [term.letters, term.coefficient.isNegative]));
+  return other.parts().some((term) => signs.get(term.letters) === !term.coefficient.isNegative);
 }
 
 /** Pairs of events that are off by so much together, each slip at one place only. */
