@@ -2,6 +2,7 @@ import { KINDS, termShape } from '../problem/kinds.ts';
 import { isTaken } from '../problem/problem.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralText, numeralValue } from '../exact/numeral.ts';
+import { isFraction } from '../problem/expression.ts';
 import { failureText } from '../problem/failure.ts';
 import { readProblem, valueOfKind, type Problem } from '../problem/problem.ts';
 import { scriptOf } from '../problem/script.ts';
@@ -342,16 +343,16 @@ function isLoneTerm(leaf: Amount, kind: LawFrame['kind']): boolean {
 function isReduced(amount: Amount): boolean {
   const { owed, written, worth } = amount;
   const of = written?.kind === 'negative' ? written.of : written;
-  const isFraction = of?.kind === 'fraction' && denominatorOf(amount) === worth.denominator;
-  return !owed && (written === null || isFraction);
+  const isLowest = of !== null && isFraction(of) && denominatorOf(amount) === worth.denominator;
+  return !owed && (written === null || isLowest);
 }
 
 /** Worked out, and written as a fraction that is not in lowest terms. */
 function isUnreduced(amount: Amount): boolean {
   const { owed, written, worth } = amount;
   const of = written?.kind === 'negative' ? written.of : written;
-  const isFraction = of?.kind === 'fraction' || of?.kind === 'mixed';
-  return !owed && isFraction && denominatorOf(amount) !== worth.denominator;
+  const isParts = of !== null && (isFraction(of) || of.kind === 'mixed');
+  return !owed && isParts && denominatorOf(amount) !== worth.denominator;
 }
 
 function isRoot(leaves: readonly Amount[]): boolean {

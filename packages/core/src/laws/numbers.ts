@@ -1,5 +1,6 @@
 import { termShape } from '../problem/kinds.ts';
 import { numeralValue } from '../exact/numeral.ts';
+import { barOf, isFraction } from '../problem/expression.ts';
 import {
   firstFault,
   held,
@@ -84,7 +85,8 @@ function areLikeParts({ takes, gives }: Change, { inFigures }: LawFrame): boolea
 /** The denominator that an amount is written with. */
 export function denominatorOf({ worth, written }: Amount): bigint {
   const of = written?.kind === 'negative' ? written.of : written;
-  if (of?.kind === 'fraction' || of?.kind === 'mixed') return numeralValue(of.bottom).numerator;
+  if (of && (of.kind === 'mixed' || isFraction(of)))
+    return numeralValue(barOf(of).bottom).numerator;
   return worth.denominator;
 }
 
@@ -149,7 +151,7 @@ function places(change: Change, frame: LawFrame): Fault {
 function isWholeAndPart({ takes }: Change, { script }: LawFrame): boolean {
   const parts = takes.filter(({ written }) => {
     const of = written?.kind === 'negative' ? written.of : written;
-    return of?.kind === 'fraction';
+    return of !== null && isFraction(of);
   });
   return script === 'fractions' && parts.length === 1 && takes.length > 1;
 }

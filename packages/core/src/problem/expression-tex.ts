@@ -14,8 +14,10 @@ class TexWriter {
     switch (of.kind) {
       case 'number':
         return number(of.numeral);
-      case 'fraction':
-        return `\\frac{${number(of.top)}}{${number(of.bottom)}}`;
+      case 'percent':
+        return `${number(of.numeral)}\\%`;
+      case 'box':
+        return '\\square';
       case 'mixed':
         return `${number(of.whole)}\\,\\frac{${number(of.top)}}{${number(of.bottom)}}`;
       case 'letter':
@@ -27,7 +29,9 @@ class TexWriter {
       case 'product':
         return this.product(of.factors);
       case 'quotient':
-        return `${this.closed(of.dividend)} \\div ${this.divisor(of.divisor)}`;
+        return of.bar
+          ? `\\frac{${this.tex(of.dividend)}}{${this.tex(of.divisor)}}`
+          : `${this.closed(of.dividend)} \\div ${this.divisor(of.divisor)}`;
       case 'power':
         return `${this.powerBase(of.of)}^{${number(of.exponent)}}`;
       case 'root':
@@ -37,7 +41,7 @@ class TexWriter {
 
   /** A part that stands beside another sign: sums, and anything that opens with a minus, in brackets. */
   private closed(of: Expression): string {
-    const open = of.kind === 'sum' || of.kind === 'negative' || of.kind === 'quotient';
+    const open = of.kind === 'sum' || of.kind === 'negative' || (of.kind === 'quotient' && !of.bar);
     return open ? this.bracketed(of) : this.tex(of);
   }
 

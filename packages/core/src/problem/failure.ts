@@ -87,6 +87,7 @@ export type ProblemShape =
   | 'large power'
   | 'string of divisions'
   | 'quotient with letters'
+  | 'percent'
   | 'negative root'
   | 'root of an expression'
   | 'one term';
@@ -104,6 +105,7 @@ const SHAPES: Record<ProblemShape, string> = {
   'string of divisions':
     'a string of several divisions; divide by the product of the divisors instead',
   'quotient with letters': 'a quotient with letters',
+  percent: 'a computation with a percentage',
   power: 'a power of something else than a whole number or a bracket',
   'negative root': 'a root of a negative number, and no number squared is negative',
   'root of an expression': 'a root of something other than one number in figures',

@@ -16,11 +16,18 @@ export class ProblemRefusal extends Error {
  * sum      := term (("+" | "-") term)*
  * term     := signed (("×" signed) | ("÷" signed))*
  * signed   := "-"* run
- * run      := power power*                      a run of factors without a sign: 3x, 2(x+1)
+ * run      := ratio ratio*                      a run of factors without a sign: 3x, 2(x+1)
+ * ratio    := power ("/" power)*                a bar without spaces: 3/4, (x+4)/2
  * power    := atom ("^" number | raised figures)*
- * atom     := mixed | fraction | number | letter | root ["-"] atom | "(" sum ")"
+ * atom     := mixed | percent | number | box | letter | root ["-"] atom | "(" sum ")"
+ *
+ * Read loosely, a run behind a division sign gives its first factor alone to it, `6 ÷ 2(1+2)` = 3 · 3; a power takes in
+ * the minus before it, `−3²` = 9; and a bar takes in the run behind it, `2/3x` = 2/(3x).
  */
 class ProblemGrammar extends EmbeddedActionsParser {
+  /** Which of two readings in common use is taken; see above. */
+  isLoose = false;
+
   constructor() {
     super(t.TOKENS, { recoveryEnabled: false, maxLookahead: 1, skipValidations: true });
     this.performSelfAnalysis();
@@ -39,39 +46,49 @@ class ProblemGrammar extends EmbeddedActionsParser {
   });
 
   private readonly term = this.RULE('term', (): Expression => {
-    let result = this.SUBRULE(this.signed);
+    const first = this.SUBRULE(this.signed);
+    const more: { readonly divides: boolean; readonly by: Signed }[] = [];
     this.MANY(() => {
       const divides = this.OR([
         { ALT: () => (this.CONSUME(t.Times), false) },
         { ALT: () => (this.CONSUME(t.LetterTimes), false) },
         { ALT: () => (this.CONSUME(t.Divide), true) },
       ]);
-      const next = this.SUBRULE2(this.signed);
-      result = divides
-        ? { kind: 'quotient', dividend: result, divisor: next }
-        : times(result, next);
+      more.push({ divides, by: this.SUBRULE2(this.signed) });
     });
-    return result;
+    return this.ACTION(() => termOf(first, more, this.isLoose));
   });
 
-  private readonly signed = this.RULE('signed', (): Expression => {
+  private readonly signed = this.RULE('signed', (): Signed => {
     let minuses = 0;
     this.MANY(() => {
       this.CONSUME(t.Minus);
       minuses++;
     });
-    let result = this.SUBRULE(this.run);
-    for (; minuses > 0; minuses--) result = { kind: 'negative', of: result };
-    return result;
+    let factors = this.SUBRULE(this.run);
+    this.ACTION(() => {
+      for (; minuses > 0; minuses--) factors = negated(factors, this.isLoose);
+    });
+    return factors;
   });
 
-  private readonly run = this.RULE('run', (): Expression => {
-    let result = this.SUBRULE(this.power);
+  private readonly run = this.RULE('run', (): Signed => {
+    const factors: Expression[] = [this.SUBRULE(this.ratio)];
     this.MANY({
       GATE: () => this.LA(1).tokenType !== t.PlainNumber && this.LA(1).tokenType !== t.BasedNumber,
       DEF: () => {
-        result = times(result, this.SUBRULE2(this.power));
+        factors.push(this.SUBRULE2(this.ratio));
       },
+    });
+    return this.ACTION(() => (this.isLoose ? underTheBar(factors) : factors));
+  });
+
+  private readonly ratio = this.RULE('ratio', (): Expression => {
+    let result = this.SUBRULE(this.power);
+    this.MANY(() => {
+      this.CONSUME(t.Slash);
+      const divisor = this.SUBRULE2(this.power);
+      result = { kind: 'quotient', dividend: result, divisor, bar: true };
     });
     return result;
   });
@@ -97,6 +114,7 @@ class ProblemGrammar extends EmbeddedActionsParser {
     return this.OR<Expression>([
       { ALT: () => this.SUBRULE(this.quantity) },
       { ALT: () => ({ kind: 'letter', name: this.CONSUME(t.Letter).image }) as const },
+      { ALT: () => (this.CONSUME(t.Box), { kind: 'box' } as const) },
       {
         ALT: () => {
           this.CONSUME(t.Root);
@@ -119,17 +137,12 @@ class ProblemGrammar extends EmbeddedActionsParser {
   private readonly quantity = this.RULE('quantity', (): Expression => {
     const first = this.SUBRULE(this.number);
     return this.OR<Expression>([
-      {
-        ALT: () => {
-          this.CONSUME(t.Slash);
-          return { kind: 'fraction', top: first, bottom: this.SUBRULE2(this.number) };
-        },
-      },
+      { ALT: () => (this.CONSUME(t.Percent), { kind: 'percent', numeral: first } as const) },
       {
         GATE: () => this.LA(2).tokenType === t.Slash,
         ALT: () => {
           const top = this.SUBRULE3(this.number);
-          this.CONSUME2(t.Slash);
+          this.CONSUME(t.Slash);
           return { kind: 'mixed', whole: first, top, bottom: this.SUBRULE4(this.number) };
         },
       },
@@ -144,6 +157,45 @@ class ProblemGrammar extends EmbeddedActionsParser {
     ]);
     return this.ACTION(() => readNumeral(token));
   });
+}
+
+/** The factors of a run, as yet apart. */
+type Signed = readonly Expression[];
+
+/** A row of factors and divisors, from the left. */
+function termOf(
+  first: Signed,
+  more: readonly { readonly divides: boolean; readonly by: Signed }[],
+  isLoose: boolean,
+): Expression {
+  let result = together(first);
+  for (const { divides, by } of more) {
+    const [next, ...rest] = isLoose && divides ? by : [together(by)];
+    result = divides
+      ? { kind: 'quotient', dividend: result, divisor: next!, bar: false }
+      : times(result, next!);
+    for (const factor of rest) result = times(result, factor);
+  }
+  return result;
+}
+
+function together(factors: Signed): Expression {
+  return factors.reduce(times);
+}
+
+/** A minus before a run; read loosely it belongs to the base of a power. */
+function negated(factors: Signed, isLoose: boolean): Signed {
+  const [first, ...rest] = factors;
+  if (isLoose && first?.kind === 'power') {
+    return [{ ...first, of: { kind: 'negative', of: first.of } }, ...rest];
+  }
+  return [{ kind: 'negative', of: together(factors) }];
+}
+
+/** What stands right behind a bar with all of it below: `2/3x` as 2/(3x). */
+function underTheBar([first, ...rest]: Signed): Signed {
+  if (first?.kind !== 'quotient' || rest.length === 0) return [first!, ...rest];
+  return [{ ...first, divisor: together([first.divisor, ...rest]) }];
 }
 
 function times(left: Expression, right: Expression): Expression {

@@ -1,6 +1,7 @@
 import { Exact } from '../exact/exact.ts';
 import { decimalsNeeded, numeralValue, termsNumeral, type Numeral } from '../exact/numeral.ts';
-import type { Expression } from './expression.ts';
+import { evaluate } from './evaluate.ts';
+import { isFraction, isNumber, type Expression } from './expression.ts';
 import type { ProblemShape } from './failure.ts';
 import { LIMITS } from './limits.ts';
 import type { Worked } from './shape.ts';
@@ -43,9 +44,11 @@ function numbersIn(expression: Expression): readonly ('whole' | 'point' | 'fract
   switch (expression.kind) {
     case 'number':
       return [expression.numeral.decimals > 0 ? 'point' : 'whole'];
-    case 'fraction':
     case 'mixed':
+    case 'percent':
       return ['fraction'];
+    case 'box':
+      return [];
     case 'sum':
       return expression.parts.flatMap((part) => numbersIn(part.of));
     case 'product':
@@ -78,7 +81,7 @@ function withPoints(shape: Worked): Worked {
 function shapeOfTerms(expression: Expression): Worked | ProblemShape {
   if (termOf(expression)) return 'one term';
   if (expression.kind === 'sum') return sumOfTerms(expression);
-  if (expression.kind === 'quotient') return 'quotient with letters';
+  if (expression.kind === 'quotient' && !isFraction(expression)) return 'quotient with letters';
   const factors = factorsOf(expression);
   if (!factors) return 'mixed operations';
   const operands = factors.map((list) => termsNumeral(list));
@@ -181,12 +184,11 @@ function termOf(of: Expression): Exact | null {
   switch (of.kind) {
     case 'number':
       return of.numeral.base === 10 ? numeralValue(of.numeral) : null;
-    case 'fraction':
-    case 'mixed': {
-      const bottom = numeralValue(of.bottom);
-      if (bottom.isZero) return null;
-      const part = numeralValue(of.top).dividedBy(bottom);
-      return of.kind === 'mixed' ? numeralValue(of.whole).plus(part) : part;
+    case 'mixed':
+    case 'quotient': {
+      if (!isNumber(of)) return null;
+      const made = evaluate(of);
+      return made.ok ? made.value : null;
     }
     case 'letter':
       return Exact.letter(of.name);

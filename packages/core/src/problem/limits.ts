@@ -1,5 +1,5 @@
 import { numeralValue, type Numeral } from '../exact/numeral.ts';
-import type { Expression } from './expression.ts';
+import { isFraction, type Expression } from './expression.ts';
 import type { ProblemFailure } from './failure.ts';
 
 /**
@@ -156,8 +156,9 @@ interface Size {
 function sizeOf(of: Expression): Size {
   switch (of.kind) {
     case 'number':
-    case 'fraction':
+    case 'percent':
     case 'mixed':
+    case 'box':
       return termSize(valueFigures(of), new Map());
     case 'letter':
       return termSize(NONE, new Map([[of.name, 1]]));
@@ -169,6 +170,7 @@ function sizeOf(of: Expression): Size {
     case 'product':
       return productSize(of.factors.map(sizeOf));
     case 'quotient':
+      if (isFraction(of)) return termSize(valueFigures(of), new Map());
       return productSize([sizeOf(of.dividend), sizeOf(of.divisor)]);
     case 'power':
       return powerSize(sizeOf(of.of), exponentOf(of.exponent));
@@ -219,11 +221,12 @@ function valueFigures(of: Expression): Figures {
   switch (of.kind) {
     case 'number':
       return figuresOf(of.numeral);
-    case 'fraction':
-      return quotient(figuresOf(of.top), figuresOf(of.bottom));
+    case 'percent':
+      return quotient(figuresOf(of.numeral), { top: 3, bottom: 0 });
     case 'mixed':
       return added([figuresOf(of.whole), quotient(figuresOf(of.top), figuresOf(of.bottom))]);
     case 'letter':
+    case 'box':
       return NONE;
     case 'negative':
     case 'root':

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { numeral, numeralValue } from '../exact/numeral.ts';
 import { products } from '../testing/arbitraries.ts';
 import { integerOf } from '../testing/expected.ts';
-import { expressionText, type Expression } from './expression.ts';
+import { expressionText, fractionNode, type Expression } from './expression.ts';
 import { failureText } from './failure.ts';
 import { LIMITS } from './limits.ts';
 import { estimateOf, proposedOperands, roundings } from './estimate.ts';
@@ -202,9 +202,7 @@ describe('readExpression', () => {
     const fraction = fc
       .tuple(fc.integer({ min: 1, max: 9 }), fc.integer({ min: 1, max: 9 }))
       .map(([t, b]): Expression => ({
-        kind: 'fraction',
-        top: numeral(String(t)),
-        bottom: numeral(String(b)),
+        ...fractionNode(numeral(String(t)), numeral(String(b))),
       }));
     const { tree } = fc.letrec<{ tree: Expression }>((tie) => ({
       tree: fc.oneof(
@@ -220,8 +218,13 @@ describe('readExpression', () => {
           ],
         })),
         fc
-          .tuple(tie('tree'), tie('tree'))
-          .map(([a, b]): Expression => ({ kind: 'quotient', dividend: a, divisor: b })),
+          .tuple(tie('tree'), tie('tree'), fc.boolean())
+          .map(([dividend, divisor, bar]): Expression => ({
+            kind: 'quotient',
+            dividend,
+            divisor,
+            bar,
+          })),
         tie('tree').map((of): Expression => ({ kind: 'root', of })),
         tie('tree').map((of): Expression => ({ kind: 'negative', of })),
       ),

@@ -1,6 +1,6 @@
 import { type Exact } from '../exact/exact.ts';
 import { numeralFor, numeralText, numeralValue, type Numeral } from '../exact/numeral.ts';
-import { expressionText, type Expression } from './expression.ts';
+import { barOf, expressionText, isNumber, type Expression } from './expression.ts';
 import type { ProblemFailure } from './failure.ts';
 import { KINDS, type ProblemKind, type ProblemSign } from './kinds.ts';
 import { hasLetters } from './letters.ts';
@@ -11,7 +11,7 @@ import {
   type ReadExpression as ReadExpressionResult,
   type ReadOptions,
 } from './read-expression.ts';
-import { isNumber, shapeOf, takesFractions } from './shape.ts';
+import { shapeOf, takesFractions } from './shape.ts';
 
 /** A product of 2 to `LIMITS.factors` numbers, whole or with a point, all written in one base. */
 export interface ProductProblem {
@@ -136,8 +136,9 @@ export function operandName(kind: ProblemKind, operand: number): string {
 
 function problemOf(expression: Expression): ReadProblem {
   if (isNumber(expression)) {
-    if (expression.kind !== 'number' && numeralValue(expression.bottom).isZero) {
-      return refuse({ code: 'divides-by-zero', dividend: numeralText(expression.top) });
+    const bar = expression.kind === 'number' ? null : barOf(expression);
+    if (bar && numeralValue(bar.bottom).isZero) {
+      return refuse({ code: 'divides-by-zero', dividend: numeralText(bar.top) });
     }
     return refuse({ code: 'one-number', number: expressionText(expression) });
   }

@@ -19,16 +19,18 @@ export type ReadExpression =
 export interface ReadOptions {
   /** Whether a comma between two figures is the sign before the tenths. */
   readonly decimalComma?: boolean;
+  /** Whether a box, `□` or `?`, may stand for the number that is looked for. */
+  readonly boxes?: boolean;
+  /** Whether the other of two readings in common use is taken: `6 ÷ 2(1+2)`, `−3²`, `2/3x`. */
+  readonly loosely?: boolean;
 }
 
 /**
  * Reads a computation as people write it: `12,5` where the comma can only stand before tenths, `12 345`, `.5`, currencies, a
  * trailing `=`, or an equals sign with an answer behind it. Never throws on bad text.
  */
-export function readExpression(
-  source: string,
-  { decimalComma = false }: ReadOptions = {},
-): ReadExpression {
+export function readExpression(source: string, options: ReadOptions = {}): ReadExpression {
+  const { decimalComma = false } = options;
   if (source.length > LIMITS.text) {
     const { length } = source;
     return { ok: false, reason: { code: 'text-too-long', length, limit: LIMITS.text } };
@@ -39,9 +41,9 @@ export function readExpression(
   const typed = decimalComma ? bare.replace(/(\d),(?=\d)/g, '$1.') : withSurePoints(bare);
   const [text, claim] = atEqualsSign(typed);
   if (text.trim() === '') return { ok: false, reason: { code: 'empty' } };
-  const read = readPlain(text);
+  const read = readPlain(text, options);
   if (!read.ok) return read;
-  const claimed = claim === '' ? null : readPlain(claim);
+  const claimed = claim === '' ? null : readPlain(claim, options);
   if (claimed && !claimed.ok) {
     return { ok: false, reason: { code: 'answer-unread', found: claim.trim() } };
   }
@@ -70,10 +72,18 @@ function atEqualsSign(typed: string): readonly [asked: string, answer: string] {
   return [typed.slice(0, at).trimEnd(), typed.slice(at + 1).trim()];
 }
 
-function readPlain(text: string): ReadExpression {
+function readPlain(text: string, { boxes = false, loosely = false }: ReadOptions): ReadExpression {
   const lexed = t.problemLexer.tokenize(text);
-  const reason = lexicalFailure(text, lexed) ?? nestingFailure(lexed.tokens);
-  return reason ? { ok: false, reason } : parse(lexed.tokens);
+  const reason =
+    lexicalFailure(text, lexed) ??
+    (boxes ? null : boxFailure(lexed.tokens)) ??
+    nestingFailure(lexed.tokens);
+  return reason ? { ok: false, reason } : parse(lexed.tokens, loosely);
+}
+
+function boxFailure(tokens: readonly IToken[]): ProblemFailure | null {
+  const box = tokens.find(({ tokenType }) => tokenType === t.Box);
+  return box ? { code: 'unknown-character', found: box.image, at: box.startOffset + 1 } : null;
 }
 
 /** Full-width and other compatibility figures become plain ones, one character for one; exponents stay. */
@@ -128,8 +138,9 @@ function nestingFailure(tokens: readonly IToken[]): ProblemFailure | null {
   return tokens.length > LIMITS.signs ? overLimit('signs') : null;
 }
 
-function parse(tokens: IToken[]): ReadExpression {
+function parse(tokens: IToken[], isLoose: boolean): ReadExpression {
   problemGrammar.input = tokens;
+  problemGrammar.isLoose = isLoose;
   try {
     const expression = problemGrammar.sum();
     const error = problemGrammar.errors[0];

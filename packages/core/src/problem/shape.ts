@@ -1,5 +1,11 @@
 import { numeralValue, type Numeral } from '../exact/numeral.ts';
-import type { Expression } from './expression.ts';
+import {
+  barOf,
+  isFraction,
+  isNumber,
+  type Expression,
+  type NumberExpression,
+} from './expression.ts';
 import type { ProblemShape } from './failure.ts';
 import { LIMITS } from './limits.ts';
 import { hasLetters, lettersShape } from './letters.ts';
@@ -46,13 +52,16 @@ function numbersShape(expression: Expression): Worked | ProblemShape {
     case 'product':
       return flatShape('product', flatFactors(expression));
     case 'quotient':
-      return expression.dividend.kind === 'quotient'
+      if (isFraction(expression)) return 'mixed operations';
+      return expression.dividend.kind === 'quotient' && !isFraction(expression.dividend)
         ? 'string of divisions'
         : flatShape('quotient', [expression.dividend, expression.divisor]);
     case 'power':
       return powerShape(expression);
     case 'negative':
       return 'negative number';
+    case 'percent':
+      return 'percent';
     default:
       return 'mixed operations';
   }
@@ -112,12 +121,14 @@ function flatShape(kind: ProblemKind, operands: readonly Expression[]): Worked |
 
 /** A fraction with a point in it. */
 function isUneven(of: NumberExpression): boolean {
-  return of.kind !== 'number' && (of.top.decimals > 0 || of.bottom.decimals > 0);
+  if (of.kind === 'number') return false;
+  const { top, bottom } = barOf(of);
+  return top.decimals > 0 || bottom.decimals > 0;
 }
 
 /** Whether some of its figures are not those of base ten. */
 function isOfOtherBase(of: NumberExpression): boolean {
-  const parts = of.kind === 'number' ? [of.numeral] : [of.top, of.bottom];
+  const parts = of.kind === 'number' ? [of.numeral] : Object.values(barOf(of));
   const all = of.kind === 'mixed' ? [of.whole, ...parts] : parts;
   return all.some(({ base }) => base !== 10);
 }
@@ -128,12 +139,10 @@ export function takesFractions(kind: ProblemKind, operands: readonly Numeral[]):
   return plain && (kind === 'sum' || kind === 'difference');
 }
 
-type NumberExpression = Extract<Expression, { kind: 'number' | 'fraction' | 'mixed' }>;
-
 /** A number, fraction or mixed number as an operand. */
 function numeralOf(expression: NumberExpression): Numeral {
   if (expression.kind === 'number') return expression.numeral;
-  const { top, bottom } = expression;
+  const { top, bottom } = barOf(expression);
   const fraction = { top, bottom };
   const whole =
     expression.kind === 'mixed' ? expression.whole : { digits: [0], base: top.base, decimals: 0 };
@@ -158,10 +167,6 @@ function asParts(expression: NumberExpression): Numeral {
 function trimmed(number: Numeral): Numeral {
   const last = number.digits.findLastIndex((digit) => digit > 0);
   return { ...number, digits: number.digits.slice(0, Math.max(1, last + 1)) };
-}
-
-export function isNumber(of: Expression): of is NumberExpression {
-  return of.kind === 'number' || of.kind === 'fraction' || of.kind === 'mixed';
 }
 
 /** What the first operand that is no plain number is. */

@@ -81,10 +81,13 @@ export const LetterTimes = createToken({
 export const Times = createToken({ name: 'Times', pattern: /[*×·∙⋅✕✖]/ });
 export const Divide = createToken({
   name: 'Divide',
-  pattern: /\s+\/\s+|÷|:|(?<=\))\s*\/|\/(?=\s*\()/,
+  pattern: /\s+\/\s+|÷|:/,
   line_breaks: true,
 });
 export const Slash = createToken({ name: 'Slash', pattern: /\// });
+export const Percent = createToken({ name: 'Percent', pattern: /%/ });
+/** The number that is looked for. */
+export const Box = createToken({ name: 'Box', pattern: /[□▢◻☐?]/ });
 export const Plus = createToken({ name: 'Plus', pattern: /\+/ });
 export const Minus = createToken({ name: 'Minus', pattern: /[-−–]/ });
 export const Power = createToken({ name: 'Power', pattern: /\^/ });
@@ -117,6 +120,8 @@ export const TOKENS: TokenType[] = [
   LetterTimes,
   Times,
   Slash,
+  Percent,
+  Box,
   Plus,
   Minus,
   Power,
