@@ -1,6 +1,7 @@
 import { Command, CommanderError } from 'commander';
 import { auditCommand, verifyCommand } from './check-commands.ts';
 import { compareCommand, methodsCommand, traceCommand } from './commands.ts';
+import { linesCommand } from './lines-command.ts';
 import { diagnoseCommand, learnerCommand } from './slip-commands.ts';
 import { RefutedError, UsageError } from './usage-error.ts';
 
@@ -95,7 +96,7 @@ function commandTree(write: (text: string) => void, complain: (text: string) => 
     .action((problem, options) => write(compareCommand(problem, options)));
 
   addSlipCommands(program, write);
-
+  addLineCommands(program, write);
   addCheckCommands(program, write);
   return program;
 }
@@ -112,6 +113,19 @@ function addCheckCommands(program: Command, write: (text: string) => void): void
     .description('replay a trace: amounts, balances, laws and terms')
     .argument('<file>', 'a trace as JSON, - for standard input')
     .action((file) => write(auditCommand(file)));
+}
+
+function addLineCommands(program: Command, write: (text: string) => void): void {
+  program
+    .command('lines')
+    .description('judge anyone’s own working line by line, by exact value and by law')
+    .argument('[problem]', 'such as "46 * 58"; a batch names its own')
+    .option('--line <text>', 'one line, as it is written; may be repeated', collect, [])
+    .option('--lines <file>', 'the lines of a file; - for standard input')
+    .option('--batch <file>', 'one JSON object a line with problem and lines; - for standard input')
+    .option('--rules', 'list the false rules that are tried on an unequal line')
+    .option('--format <format>', 'json', 'json')
+    .action((problem, options) => write(linesCommand(problem, options)));
 }
 
 function addSlipCommands(program: Command, write: (text: string) => void): void {

@@ -224,3 +224,10 @@ export {
   type ReadMark,
   type WrittenPaper,
 } from './diagnose/read-paper.ts';
+export { readAsked, type Asked, type ReadAsked } from './own/asked.ts';
+export { judgeLines, type JudgedPaper } from './own/paper.ts';
+export type { JudgedLine, LineKind, Reading, Verdict } from './own/judged.ts';
+export { saysOf } from './own/says.ts';
+export { FALSE_RULES } from './own/mistakes/table.ts';
+export { linesDocument } from './formats/lines-document.ts';
+export { type OwnLinesDocument } from './formats/lines-shape.ts';

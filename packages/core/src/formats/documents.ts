@@ -4,6 +4,7 @@ import { COMPARISON_REPORT } from './comparison-report-shape.ts';
 import { COMPARISON_VERSION } from './comparison-migrations.ts';
 import { COMPARISON } from './comparison-shape.ts';
 import { DIAGNOSIS, LEARNER, SHEET_DIAGNOSIS } from './diagnosis-shape.ts';
+import { OWN_LINES } from './lines-shape.ts';
 import { METHODS } from './methods-shape.ts';
 import { TRACE } from './trace-shape.ts';
 
@@ -64,6 +65,12 @@ export const DOCUMENTS: readonly OpenDocument[] = [
     version: 1,
     title: 'What a learner with habits makes of problems',
     description: LEARNER,
+  },
+  {
+    format: 'levee-lines',
+    version: 1,
+    title: 'Someone’s own working, judged line by line',
+    description: OWN_LINES,
   },
 ];
 

@@ -1,0 +1,171 @@
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { DOCUMENTS, FALSE_RULES, schemaFile, type OwnLinesDocument } from '@levee/core';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import { runCommandLine } from './program.ts';
+
+const EXAMPLES = fileURLToPath(new URL('../../../docs/examples/', import.meta.url));
+
+const folder = mkdtempSync(join(tmpdir(), 'levee-lines-'));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+function file(name: string, text: string): string {
+  const path = join(folder, name);
+  writeFileSync(path, text);
+  return path;
+}
+
+const schema = DOCUMENTS.find(({ format }) => format === 'levee-lines')!;
+const validate = new Ajv2020({ allErrors: true, allowUnionTypes: true }).compile(
+  JSON.parse(schemaFile(schema).text) as object,
+);
+
+function documents(...args: readonly string[]): readonly OwnLinesDocument[] {
+  const { exitCode, output, error } = runCommandLine(['lines', ...args]);
+  expect([exitCode, error]).toEqual([0, '']);
+  return output
+    .trim()
+    .split('\n')
+    .map((line) => {
+      const document = JSON.parse(line) as OwnLinesDocument;
+      validate(document);
+      expect(validate.errors ?? []).toEqual([]);
+      return document;
+    });
+}
+
+interface Example {
+  readonly problem: string;
+  readonly lines: readonly string[];
+  readonly complete: boolean;
+  readonly right: boolean;
+  readonly expect: readonly {
+    readonly verdict: string;
+    readonly law: string | null;
+    readonly off: string | null;
+    readonly falseRule?: string;
+  }[];
+}
+
+function examples<T>(name: string): readonly T[] {
+  return readFileSync(`${EXAMPLES}${name}`, 'utf8')
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line) as T);
+}
+
+describe('the worked examples', () => {
+  const all = examples<Example>('lines.jsonl');
+
+  it('are two hundred lines of every verdict', () => {
+    const verdicts = new Set(all.flatMap((one) => one.expect.map(({ verdict }) => verdict)));
+    expect([...verdicts].sort()).toEqual(
+      ['equal', 'lawful', 'leap', 'note', 'run-on', 'side', 'unequal', 'unread'].sort(),
+    );
+    expect(all.flatMap(({ lines }) => lines).length).toBeGreaterThanOrEqual(200);
+  });
+
+  it('are judged as they say, in one batch', () => {
+    const batch = all.map(({ problem, lines }) => JSON.stringify({ problem, lines })).join('\n');
+    const made = documents('--batch', file('batch.jsonl', batch));
+    const told = made.map(({ problem, complete, right, lines }) => ({
+      problem: problem.text,
+      complete,
+      right,
+      lines: lines.map(({ verdict, law, off, falseRule }) => [verdict, law, off, falseRule]),
+    }));
+    const due = all.map((one, k) => ({
+      problem: made[k]!.problem.text,
+      complete: one.complete,
+      right: one.right,
+      lines: one.expect.map(({ verdict, law, off, falseRule }) => [
+        verdict,
+        law,
+        off,
+        falseRule ?? null,
+      ]),
+    }));
+    expect(told).toEqual(due);
+  });
+
+  it('are answers, too, whose first explanation is as they say', () => {
+    interface Given {
+      readonly problem: string;
+      readonly answer: string;
+      readonly right: boolean;
+      readonly off: string;
+      readonly first: readonly string[] | null;
+    }
+    for (const { problem, answer, right, off, first } of examples<Given>('answers.jsonl')) {
+      const { output } = runCommandLine(['diagnose', problem, '--answer', answer]);
+      const made = JSON.parse(output) as {
+        right: boolean;
+        off: string;
+        explanations: readonly { slips: readonly { at: string }[] }[];
+      };
+      const told = made.explanations[0]?.slips.map(({ at }) => at) ?? null;
+      expect([problem, answer, made.right, made.off, told]).toEqual([
+        problem,
+        answer,
+        right,
+        off,
+        first,
+      ]);
+    }
+  });
+});
+
+describe('levee lines', () => {
+  it('judges lines given one by one, also one that begins with a minus', () => {
+    const [made] = documents('46 * 58', '--line', '= 46 * 60 - 46 * 2', '--line=-92 + 2760');
+    expect(made!.lines.map(({ n, verdict, against }) => [n, verdict, against])).toEqual([
+      [1, 'lawful', 0],
+      [2, 'lawful', 1],
+    ]);
+    expect(made).toMatchObject({ complete: false, right: true, form: 'as-asked', unused: [] });
+  });
+
+  it('reads lines from a file, and gives the same bytes each time', () => {
+    const path = file('lines.txt', '= 655 - 400\n\n= 255 bags\n');
+    const [made] = documents('642 - 387', '--lines', path);
+    expect(made).toMatchObject({ complete: true, right: true, form: 'unit' });
+    const bytes = () => runCommandLine(['lines', '642 - 387', '--lines', path]).output;
+    expect(bytes()).toBe(bytes());
+  });
+
+  it('takes a computation that no method works', () => {
+    const [made] = documents('7 - 3 + 2 × 4', '--line', '= 4 + 8');
+    expect(made!.problem).toMatchObject({ kind: null, value: '12' });
+    expect(made!.lines[0]!.verdict).toBe('lawful');
+  });
+
+  it('says where a line cannot be read', () => {
+    const [made] = documents('46 * 58', '--line', '= 46 × × 58', '--line', '= 2668');
+    expect(made!.lines[0]).toMatchObject({ verdict: 'unread', unreadAt: 7, value: null });
+    expect(made!.lines[1]!.verdict).toBe('lawful');
+  });
+
+  it('lists the false rules', () => {
+    const { output } = runCommandLine(['lines', '--rules']);
+    expect(output.trim().split('\n')).toEqual(FALSE_RULES.map(({ id }) => id));
+  });
+
+  it.each([
+    [['46 *'], 'number'],
+    [['46 * 58'], 'no line'],
+    [[], 'which problem'],
+    [['46'], 'one number'],
+    [['46 * 58', '--lines', '/no/such/file'], 'cannot be read'],
+    [['46 * 58', ...Array.from({ length: 61 }, () => '--line=1')], '61 lines'],
+    [['--batch', file('bad.jsonl', '{"problem": 3}')], 'Line 1'],
+    [['--batch', file('worse.jsonl', 'no json')], 'not JSON'],
+    [['46 * 58', '--line', '= 2668', '--format', 'svg'], 'format'],
+  ])('refuses %j in one line', (args, words) => {
+    const { exitCode, output, error } = runCommandLine(['lines', ...args]);
+    expect([exitCode, output]).toEqual([2, '']);
+    expect(error).toMatch(words);
+    expect(error.trim()).not.toContain('\n');
+  });
+});

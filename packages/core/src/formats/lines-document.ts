@@ -1,0 +1,76 @@
+import { readAnswer, type Form } from '../diagnose/answer.ts';
+import { numeralText } from '../exact/numeral.ts';
+import type { JudgedLine } from '../own/judged.ts';
+import type { JudgedPaper } from '../own/paper.ts';
+import { operandsOf } from '../own/side-lines.ts';
+import { saysOf } from '../own/says.ts';
+import type { OwnLinesDocument } from './lines-shape.ts';
+
+/** Someone's own working as an open document. */
+export function linesDocument(paper: JudgedPaper): OwnLinesDocument {
+  const { asked, complete, right, unused, searched } = paper;
+  const { problem } = asked;
+  return {
+    format: 'levee-lines',
+    version: 1,
+    problem: {
+      text: asked.text,
+      kind: problem?.kind ?? null,
+      operands: problem ? problem.operands.map(numeralText) : operandsOf(asked).map(String),
+      base: asked.base,
+      value: asked.value.toString(),
+    },
+    complete,
+    right,
+    form: formOf(paper),
+    unused,
+    searched,
+    trace: null,
+    lines: paper.lines.map(lineOf),
+  };
+}
+
+/** How the last line writes the answer. */
+function formOf({ asked, lines, complete }: JudgedPaper): Form {
+  const last = lines.findLast(({ kind, verdict }) => kind !== 'note' && verdict !== 'unread');
+  if (!last || !asked.problem || !complete) return 'as-asked';
+  const text = last.text.split('=').at(-1)!.trim();
+  const read = readAnswer(text, asked.problem);
+  return read.ok && read.answered ? read.form : 'as-asked';
+}
+
+function lineOf(line: JudgedLine): OwnLinesDocument['lines'][number] {
+  const { n, text, kind, verdict, against, law, move, statements, joins, followed } = line;
+  return {
+    n,
+    text,
+    kind,
+    verdict,
+    value: line.value?.toString() ?? null,
+    against,
+    off: line.off?.toString() ?? null,
+    totalOff: line.totalOff?.toString() ?? null,
+    law,
+    move,
+    readings: line.readings.map(({ moves, between }) => ({
+      moves: moves.map((own) => ({ ...own })),
+      between: [...between],
+    })),
+    signs: line.signs.map(({ at, verdict: own, off }) => ({
+      at,
+      verdict: own,
+      off: off?.toString() ?? null,
+    })),
+    statements: [...statements],
+    joins,
+    followed,
+    chance: line.chance,
+    falseRule: line.falseRule,
+    nearest: line.nearest.map(({ text: near, off }) => ({ text: near, off: off.toString() })),
+    slip: null,
+    unreadAt: line.unread?.at ?? null,
+    ambiguous: line.ambiguous,
+    units: [...line.units],
+    says: saysOf(line),
+  };
+}

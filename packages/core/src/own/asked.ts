@@ -1,0 +1,75 @@
+import type { Surd } from '../exact/surd.ts';
+import { evaluateSurd } from '../problem/evaluate.ts';
+import { expressionText, type Expression } from '../problem/expression.ts';
+import { failureText } from '../problem/failure.ts';
+import { lettersFailure } from '../problem/limits.ts';
+import { hasLetters } from '../problem/letters.ts';
+import { problemText, readProblem, type Problem } from '../problem/problem.ts';
+import { readExpression, type ReadOptions } from '../problem/read-expression.ts';
+import { withoutAmountWords } from './amount-words.ts';
+import { spelled } from './spelling.ts';
+
+/** What is to be worked: any computation with an exact value, also one that no method works. */
+export interface Asked {
+  readonly text: string;
+  readonly expression: Expression;
+  /** Of a root the root is due, which may not come out. */
+  readonly value: Surd;
+  /** As methods take it; null where none does. */
+  readonly problem: Problem | null;
+  readonly letters: ReadonlySet<string>;
+  readonly base: number;
+}
+
+export type ReadAsked =
+  { readonly ok: true; readonly asked: Asked } | { readonly ok: false; readonly reason: string };
+
+/** Reads what is to be worked. Text that cannot be read, or has no exact value, gives one sentence. */
+export function readAsked(source: string, options: ReadOptions = {}): ReadAsked {
+  const words = withoutAmountWords(spelled(source)).text;
+  const read = readExpression(words, options);
+  if (!read.ok) return { ok: false, reason: failureText(read.reason) };
+  const { expression } = read;
+  if (expression.kind === 'number') {
+    return {
+      ok: false,
+      reason: failureText({ code: 'one-number', number: expressionText(expression) }),
+    };
+  }
+  const excess = hasLetters(expression) ? lettersFailure(expression) : null;
+  if (excess) return { ok: false, reason: failureText(excess) };
+  const made = evaluateSurd(expression, { letters: true });
+  if (!made.ok) return { ok: false, reason: made.fault };
+  const taken = readProblem(words, options);
+  const problem = taken.ok ? taken.problem : null;
+  return {
+    ok: true,
+    asked: {
+      text: problem ? problemText(problem) : expressionText(expression),
+      expression,
+      value: made.value,
+      problem,
+      letters: new Set(lettersIn(expression)),
+      base: problem?.base ?? 10,
+    },
+  };
+}
+
+export function lettersIn(of: Expression): readonly string[] {
+  switch (of.kind) {
+    case 'letter':
+      return [of.name];
+    case 'sum':
+      return of.parts.flatMap((part) => lettersIn(part.of));
+    case 'product':
+      return of.factors.flatMap(lettersIn);
+    case 'quotient':
+      return [...lettersIn(of.dividend), ...lettersIn(of.divisor)];
+    case 'negative':
+    case 'power':
+    case 'root':
+      return lettersIn(of.of);
+    default:
+      return [];
+  }
+}

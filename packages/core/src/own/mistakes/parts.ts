@@ -1,0 +1,121 @@
+import { type Exact } from '../../exact/exact.ts';
+import { placesOf } from '../moves/apart.ts';
+import { factorsOf } from '../moves/distribute.ts';
+import { isPlain } from '../moves/working.ts';
+import {
+  flat,
+  numberOf,
+  productNode,
+  type Factor,
+  type FractionNode,
+  type Node,
+  type NumberNode,
+  type Term,
+} from '../node.ts';
+import type { FalseRule } from './rule.ts';
+
+export const plus = (node: Node): Term => ({ minus: false, node });
+export const minus = (node: Node): Term => ({ minus: true, node });
+export const by = (node: Node): Factor => ({ under: false, node });
+export const over = (node: Node): Factor => ({ under: true, node });
+export const number = (amount: Exact): Node => numberOf(amount, 10);
+
+/** Two numbers with one sign between them, where that is all there is. */
+export interface Pair {
+  readonly sign: '+' | '-' | '×' | '÷';
+  readonly a: Exact;
+  readonly b: Exact;
+}
+
+export function pairOf(terms: readonly Term[]): Pair | null {
+  const [first, second, ...more] = terms;
+  if (!first || first.minus || more.length > 0) return null;
+  if (second) {
+    const [a, b] = [plainOf(first.node), plainOf(second.node)];
+    return a && b ? { sign: second.minus ? '-' : '+', a, b } : null;
+  }
+  const [top, other, ...rest] = first.node.kind === 'product' ? first.node.factors : [];
+  if (!top || !other || rest.length > 0 || top.under) return null;
+  const [a, b] = [plainOf(top.node), plainOf(other.node)];
+  return a && b ? { sign: other.under ? '÷' : '×', a, b } : null;
+}
+
+export function plainOf(node: Node): Exact | null {
+  return isPlain(node) ? node.value.rational : null;
+}
+
+export function lineOf({ sign, a, b }: Pair): readonly Term[] {
+  const [left, right] = [number(a), number(b)];
+  switch (sign) {
+    case '+':
+      return [plus(left), plus(right)];
+    case '-':
+      return [plus(left), minus(right)];
+    case '×':
+      return [plus(productNode([by(left), by(right)]))];
+    case '÷':
+      return [plus(productNode([by(left), over(right)]))];
+  }
+}
+
+/** Changes both numbers of a pair by what the aim says of the first: by `change` of it the second. */
+export function changedPair(
+  signs: readonly Pair['sign'][],
+  change: (pair: Pair, first: Exact) => Exact | null,
+): FalseRule['write'] {
+  return (from, aim) => {
+    const pair = pairOf(from);
+    const target = pairOf(aim);
+    if (!pair || !target || pair.sign !== target.sign || !signs.includes(pair.sign)) return [];
+    if (target.a.equals(pair.a)) return [];
+    const b = change(pair, target.a);
+    return b && !b.equals(pair.b) ? [lineOf({ ...pair, a: target.a, b })] : [];
+  };
+}
+
+/** The brackets or places of the factors of a product of two. */
+export function twoSums(
+  terms: readonly Term[],
+): readonly [readonly Term[], readonly Term[]] | null {
+  const [only, ...more] = terms;
+  if (!only || only.minus || more.length > 0) return null;
+  const factors =
+    only.node.kind === 'power' && only.node.exponent === 2
+      ? [by(only.node.of), by(only.node.of)]
+      : factorsOf(only.node);
+  const [a, b, ...rest] = factors;
+  if (!a || !b || rest.length > 0 || a.under || b.under) return null;
+  const [left, right] = [partsOf(a.node), partsOf(b.node)];
+  return left && right ? [left, right] : null;
+}
+
+export function partsOf(node: Node): readonly Term[] | null {
+  if (node.kind === 'sum') return flat(node.terms);
+  const places = node.kind === 'number' ? placesOf(node.amount, 10) : null;
+  return places && places.length > 1 ? places.map((amount) => plus(number(amount))) : null;
+}
+
+export function times(a: Term, b: Term): Term {
+  return { minus: a.minus !== b.minus, node: productNode([by(a.node), by(b.node)]) };
+}
+
+export function fractionsIn(terms: readonly Term[]): readonly FractionNode[] | null {
+  const all = terms.map(({ node }) => (node.kind === 'fraction' ? node : null));
+  return all.includes(null) ? null : (all as FractionNode[]);
+}
+
+export function whole(amount: Exact): NumberNode {
+  return number(amount) as NumberNode;
+}
+
+/** A rule that rewrites one term alone. */
+export function single(
+  from: readonly Term[],
+  write: (node: Node) => readonly Term[] | null,
+): readonly (readonly Term[])[] {
+  const [only, ...more] = from;
+  if (!only || more.length > 0) return [];
+  const made = write(only.node);
+  if (!made) return [];
+  return [only.minus ? made.map((term) => ({ minus: !term.minus, node: term.node })) : made];
+}

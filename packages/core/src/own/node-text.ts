@@ -1,0 +1,69 @@
+import type { Factor, Node, Term } from './node.ts';
+
+/** Terms as a line in the problem language. */
+export function termsText(terms: readonly Term[]): string {
+  if (terms.length === 0) return '0';
+  return terms
+    .map(({ minus, node }, index) => {
+      const text = node.kind === 'sum' && minus ? `(${nodeText(node)})` : nodeText(node);
+      if (index === 0) return minus ? `−${text}` : text;
+      return `${minus ? '−' : '+'} ${node.kind === 'opposite' || node.kind === 'sum' ? bracketed(node) : text}`;
+    })
+    .join(' ');
+}
+
+function bracketed(node: Node): string {
+  return `(${nodeText(node)})`;
+}
+
+/** A computation in the problem language. */
+export function nodeText(node: Node): string {
+  switch (node.kind) {
+    case 'number':
+      return node.text;
+    case 'fraction':
+      return `${node.top.text}/${node.bottom.text}`;
+    case 'mixed':
+      return `${node.whole.text} ${nodeText(node.part)}`;
+    case 'letter':
+      return node.name;
+    case 'sum':
+      return termsText(node.terms);
+    case 'product':
+      return productText(node.factors);
+    case 'power':
+      return `${isAtom(node.of) ? nodeText(node.of) : bracketed(node.of)}^${node.exponent}`;
+    case 'root':
+      return isAtom(node.of) ? `√${nodeText(node.of)}` : `√(${nodeText(node.of)})`;
+    case 'opposite':
+      return `−${isAtom(node.of) ? nodeText(node.of) : bracketed(node.of)}`;
+  }
+}
+
+function isAtom(node: Node): boolean {
+  return node.kind === 'number' || node.kind === 'letter';
+}
+
+/** Letters and brackets stand right behind what multiplies them; numbers need a sign. */
+function productText(factors: readonly Factor[]): string {
+  let text = '';
+  factors.forEach(({ under, node }, index) => {
+    const own = needsBracket(node, under) ? bracketed(node) : nodeText(node);
+    if (index === 0) text = under ? `1 ÷ ${own}` : own;
+    else if (under) text += ` ÷ ${own}`;
+    else text += isJoined(factors[index - 1]!, node) ? own : ` × ${own}`;
+  });
+  return text;
+}
+
+function needsBracket(node: Node, under: boolean): boolean {
+  return node.kind === 'sum' || node.kind === 'opposite' || (under && node.kind === 'product');
+}
+
+function isJoined(before: Factor, node: Node): boolean {
+  if (before.under) return false;
+  const { kind } = before.node;
+  const isLetters = node.kind === 'letter' || (node.kind === 'power' && node.of.kind === 'letter');
+  if (isLetters) return kind === 'number' || kind === 'letter' || kind === 'power';
+  return node.kind === 'sum' && (kind === 'sum' || kind === 'letter');
+}

@@ -1,0 +1,94 @@
+import type { Law } from '../account/account.ts';
+import type { Surd } from '../exact/surd.ts';
+import type { MoveId } from '../laws/law.ts';
+import type { Reading, Verdict } from './judged.ts';
+import { chanceOf, falseRuleOf, type Chance } from './mistakes/mistaken.ts';
+import { move, type Page } from './move.ts';
+import { nearest, type Nearest } from './mistakes/nearest.ts';
+import { flat, termKey, type Term } from './node.ts';
+import { termsText } from './node-text.ts';
+import { explain, type Explained } from './search.ts';
+
+/** What a line is held against. */
+export interface Standing {
+  readonly terms: readonly Term[];
+  readonly value: Surd;
+}
+
+export interface Rewriting {
+  readonly verdict: 'lawful' | 'leap' | 'equal' | 'unequal';
+  readonly off: Surd;
+  readonly law: Law | null;
+  readonly move: MoveId | 'unnamed' | null;
+  readonly readings: readonly Reading[];
+  /** The false rule that writes an unequal line. */
+  readonly falseRule: string | null;
+  /** The nearest true lines in place of an unequal one. */
+  readonly nearest: readonly Nearest[];
+  /** A false rule that writes a right line by chance. */
+  readonly chance: Chance | null;
+  readonly nodes: number;
+  readonly cut: boolean;
+}
+
+/** Beside what was found, where there is nothing else to tell. */
+export const NO_MISTAKE = { falseRule: null, nearest: [], chance: null } as const;
+
+/** Judges a line against the one before: whether it is worth the same, and by which laws it follows. */
+export function judgeRewriting(before: Standing, after: Standing, page: Page): Rewriting {
+  const off = after.value.minus(before.value);
+  const unnamed = { off, law: null, move: null, readings: [], ...NO_MISTAKE, nodes: 0, cut: false };
+  if (!off.isZero) {
+    const falseRule = falseRuleOf(before.terms, after.terms, page)?.id ?? null;
+    const lines = nearest(before.terms, after.terms, page);
+    return { ...unnamed, verdict: 'unequal', falseRule, nearest: lines };
+  }
+  const chance = chanceOf(before.terms, after.terms);
+  const order = onlyOrder(before.terms, after.terms);
+  if (order) return { ...unnamed, verdict: 'lawful', ...order };
+  const { explained, nodes, cut } = explain(before.terms, after.terms, page);
+  const [first] = explained;
+  if (!first) return { ...unnamed, verdict: 'equal', move: 'unnamed', chance, nodes, cut };
+  const readings = explained.map(readingOf);
+  return {
+    verdict: first.isLawful ? 'lawful' : 'leap',
+    off,
+    ...named(readings),
+    readings,
+    ...NO_MISTAKE,
+    chance,
+    nodes,
+    cut,
+  };
+}
+
+function readingOf({ stages, between }: Explained): Reading {
+  return { moves: stages.flat(), between: between.map(termsText) };
+}
+
+/** The law and the move that all readings share; null where they differ. */
+export function named(readings: readonly Reading[]): Pick<Rewriting, 'law' | 'move'> {
+  const moves = readings.flatMap((reading) => reading.moves);
+  const laws = new Set(moves.map(({ law }) => law));
+  const ids = new Set(moves.map((own) => own.move));
+  return {
+    law: laws.size === 1 ? [...laws][0]! : null,
+    move: ids.size === 1 ? [...ids][0]! : null,
+  };
+}
+
+/** A line with the same terms and factors: the same line again, or in another order or with other brackets. */
+function onlyOrder(
+  before: readonly Term[],
+  after: readonly Term[],
+): Pick<Rewriting, 'law' | 'move' | 'readings'> | null {
+  const keys = (terms: readonly Term[]) => flat(terms).map(termKey).sort().join(' ');
+  if (keys(before) !== keys(after)) return null;
+  if (termsText(before) === termsText(after)) return { law: null, move: null, readings: [] };
+  const moves = [move(['reorder', 'order'], before, after)];
+  return { law: 'reorder', move: 'order', readings: [{ moves, between: [] }] };
+}
+
+export function isRight(verdict: Verdict): boolean {
+  return verdict === 'lawful' || verdict === 'leap' || verdict === 'equal';
+}

@@ -1,0 +1,112 @@
+import type { MoveId } from '../laws/law.ts';
+import type { JudgedLine } from './judged.ts';
+import { FALSE_RULES } from './mistakes/table.ts';
+import type { Move } from './move.ts';
+
+/** What each move is called beside a line; `…` is where what it was used on is told. */
+const MOVE_WORDS: Readonly<Record<MoveId, string>> = {
+  places: 'taken apart by places',
+  parts: 'taken apart',
+  overshoot: 'more, and what is too much taken back',
+  'worked-out': 'worked out',
+  distribute: 'distributive law',
+  'factor-out': 'distributive law, a factor taken out',
+  'each-with-each': 'distributive law, every part with every part',
+  order: 'another order or other brackets',
+  'factors-moved': 'factors moved',
+  'same-change': 'the same change to both numbers',
+  'give-and-take': 'one number gives what the other takes',
+  scale: 'both numbers scaled alike',
+  rename: 'top and bottom scaled alike',
+  'whole-as-parts': 'wholes as parts',
+  'divide-by-factors': 'divided by the factors, one after the other',
+  'other-writing': 'the same number in another writing',
+  'add-take-back': 'put in and taken back',
+  'find-part': 'the missing part is the difference',
+  sign: 'signs carried through the bracket',
+  'like-terms': 'like terms together',
+  square: 'a named square',
+  'pair-factors': 'equal factors under a root in pairs',
+};
+
+/** Moves that tell by how much numbers change. */
+const CHANGE_WORDS: Partial<Record<MoveId, (by: string) => string>> = {
+  'same-change': (by) => `both numbers changed by ${by}`,
+  'give-and-take': (by) => `one number gives ${by}, the other takes it`,
+};
+
+const COUNTS = ['no', 'one', 'two', 'three', 'four', 'five', 'six'];
+
+/** One plain sentence about a line. It is no part of the contract; ids, verdicts and numbers are. */
+export function saysOf(line: JudgedLine): string {
+  const chance = line.chance
+    ? ` Right here; it could also come from a rule that fails for ${line.chance.counter}.`
+    : '';
+  return `${verdictSays(line)}${chance}`;
+}
+
+function verdictSays(line: JudgedLine): string {
+  switch (line.verdict) {
+    case 'lawful':
+      return lawfulSays(line);
+    case 'leap':
+      return leapSays(line);
+    case 'equal':
+      return 'The same amount; Levee finds no law for this step.';
+    case 'unequal':
+      return unequalSays(line);
+    case 'run-on':
+      return `An equals sign says “and then” here: ${line.statements.join('; ')}.`;
+    case 'side':
+      return line.joins === null
+        ? 'True by itself.'
+        : `True by itself; goes into line ${line.joins}.`;
+    case 'note':
+      return 'A note; it is not judged.';
+    case 'unread':
+      return line.unread!.reason;
+  }
+}
+
+function lawfulSays({ readings }: JudgedLine): string {
+  const told = readings.map(({ moves }) => movesText(moves));
+  if (told.length === 0) return 'The same line again.';
+  return `${told.length > 1 ? 'Either ' : ''}${told.join(', or ')}.`.replace(/^./, upper);
+}
+
+function leapSays({ readings }: JudgedLine): string {
+  const [first] = readings;
+  const kinds = [...new Set(first!.moves.map(({ move }) => MOVE_WORDS[move]))];
+  const count = COUNTS[kinds.length] ?? String(kinds.length);
+  const between = first!.between.length > 0 ? ` Between them: ${first!.between.join('; ')}.` : '';
+  return `Right, ${count} moves at once: ${kinds.join(', then ')}.${between}`;
+}
+
+/** The moves of one line; moves of one name are told once. */
+export function movesText(moves: readonly Move[]): string {
+  const names = [...new Set(moves.map(({ move }) => move))];
+  return names
+    .map((name) => {
+      const used = moves.flatMap((own) => (own.move === name && own.with ? [own.with] : []));
+      const change = CHANGE_WORDS[name];
+      if (change && used[0]) return change(used[0]);
+      return `${used.length > 0 ? `${used.join(', ')}: ` : ''}${MOVE_WORDS[name]}`;
+    })
+    .join('; ');
+}
+
+function unequalSays({ off, nearest, falseRule }: JudgedLine): string {
+  const size = off ? offText(`${off}`) : 'Not the same amount';
+  const near = nearest[0] ? ` Nearest: ${nearest[0].text}.` : '';
+  const rule = FALSE_RULES.find(({ id }) => id === falseRule);
+  return `${size}.${near}${rule ? ` ${rule.truth}` : ''}`;
+}
+
+function offText(off: string): string {
+  if (/[a-z√]/.test(off)) return `Not equal; the difference is ${off}`;
+  return off.startsWith('-') ? `${off.slice(1)} too little` : `${off} too much`;
+}
+
+function upper(text: string): string {
+  return text.toUpperCase();
+}

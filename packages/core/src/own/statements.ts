@@ -1,0 +1,109 @@
+import type { Surd } from '../exact/surd.ts';
+import type { Expression } from '../problem/expression.ts';
+import type { Asked } from './asked.ts';
+import { worst, type JudgedSign, type Verdict } from './judged.ts';
+import type { Hop, Side } from './read-line.ts';
+import { firstPartWorth } from './run-on.ts';
+import { isInverse, operandsOf } from './side-lines.ts';
+
+/** What is said of a line that stands by itself. */
+export interface Stated {
+  readonly verdict: Verdict;
+  readonly off: Surd;
+  readonly signs: readonly JudgedSign[];
+  readonly statements: readonly string[];
+}
+
+/** `40 × 50 = 2000`, or several signs in a row, of which some may mean “and then”: `40 + 6 = 46 − 2 = 44`. */
+export function judgeStatement(sides: readonly Side[], at: readonly number[]): Stated {
+  const signs: JudgedSign[] = [];
+  const statements: string[] = [];
+  for (let k = 1; k < sides.length; k++) {
+    const [left, right] = [sides[k - 1]!, sides[k]!];
+    const off = right.value.minus(left.value);
+    const first = off.isZero ? null : firstPartWorth(right.terms, left.value);
+    signs.push({
+      at: at[k - 1]!,
+      verdict: off.isZero ? 'side' : first !== null ? 'run-on' : 'unequal',
+      off,
+    });
+    if (first !== null) statements.push(`${left.text} = ${first}`);
+  }
+  if (statements.length > 0) statements.push(`${sides.at(-2)!.text} = ${sides.at(-1)!.text}`);
+  const verdict = worst(signs.map((sign) => sign.verdict));
+  const { off } = signs.find((sign) => sign.verdict === verdict)!;
+  return { verdict, off: off!, signs: signs.length > 1 ? signs : [], statements };
+}
+
+/** Whether a true statement has the numbers of the problem and what is looked for, and nothing else: 387 + 255 = 642. */
+export function findsPart(sides: readonly Side[], asked: Asked): boolean {
+  const [left, right, ...more] = sides;
+  return more.length === 0 && right !== undefined && isInverse(left!.terms, right.terms, asked);
+}
+
+/** Whether the number that is looked for still stands as a box. */
+export function hasBox(of: Expression): boolean {
+  switch (of.kind) {
+    case 'box':
+      return true;
+    case 'sum':
+      return of.parts.some((part) => hasBox(part.of));
+    case 'product':
+      return of.factors.some(hasBox);
+    case 'quotient':
+      return hasBox(of.dividend) || hasBox(of.divisor);
+    case 'negative':
+    case 'power':
+    case 'root':
+      return hasBox(of.of);
+    default:
+      return false;
+  }
+}
+
+/** What jumps come to, and by how much the first wrong one is off. */
+export interface Landed {
+  readonly off: Surd;
+  /** The size of all hops between the numbers of a difference; where they land, for all else. */
+  readonly value: Surd;
+  /** Whether they go from one number of a difference to the other. */
+  readonly isBetween: boolean;
+}
+
+export function judgeHops(start: Side, hops: readonly Hop[], asked: Asked): Landed {
+  let at = start.value;
+  let off = at.minus(at);
+  for (const { size, landing } of hops) {
+    if (size && off.isZero) off = landing.value.minus(at.plus(size.value));
+    at = landing.value;
+  }
+  const ends = asked.problem?.kind === 'difference' ? operandsOf(asked).map(String) : [];
+  const [first, last] = [String(start.value), String(at)];
+  const isBetween = first !== last && ends.includes(first) && ends.includes(last);
+  if (!isBetween) return { off, value: at, isBetween };
+  const size = at.minus(start.value);
+  const isTurned = size.rational!.isNegative !== asked.value.rational!.isNegative;
+  return { off, value: isTurned ? size.negate() : size, isBetween };
+}
+
+/** Pairs in the ratio of the problem: by how much the first wrong one is off, and whether one of them answers it. */
+export function judgePairs(
+  rows: readonly (readonly [Side, Side])[],
+  asked: Asked,
+): { readonly off: Surd | null; readonly isFound: boolean } {
+  const kind = asked.problem?.kind;
+  const [a, b] = operandsOf(asked);
+  if (!a || !b || (kind !== 'quotient' && kind !== 'product')) return { off: null, isFound: false };
+  const ratios = kind === 'quotient' ? [b] : [a, b];
+  let off: Surd | null = null;
+  let isFound = false;
+  for (const [left, right] of rows) {
+    const offs = ratios.map((by) => right.value.minus(left.value.times(by)));
+    off ??= offs.some((own) => own.isZero) ? null : offs[0]!;
+    const both = [left.value, right.value];
+    const isAnswer = both.some((value) => value.equals(asked.value));
+    const isEnd = both.some((value) => value.equals(a) || (kind === 'product' && value.equals(b)));
+    isFound ||= off === null && isAnswer && isEnd;
+  }
+  return { off, isFound };
+}
