@@ -1,5 +1,12 @@
 import { readFileSync } from 'node:fs';
-import { FALSE_RULES, judgeLines, linesDocument, readAsked } from '@levee/core';
+import {
+  FALSE_RULES,
+  judgeLines,
+  linesDocument,
+  readAsked,
+  waysDocument,
+  waysFor,
+} from '@levee/core';
 import { oneOf } from './arguments.ts';
 import { UsageError } from './usage-error.ts';
 
@@ -19,6 +26,14 @@ export function linesCommand(text: string | undefined, options: LinesOptions): s
   if (text === undefined) throw new UsageError('Say which problem: levee lines "46 * 58" --line …');
   const filed = options.lines === undefined ? [] : linesIn(options.lines);
   return judged(text, [...options.line, ...filed]);
+}
+
+/** Ways others take with these numbers, each proved line by line. */
+export function waysCommand(text: string, options: { readonly format: string }): string {
+  oneOf(options.format, ['json'], 'format');
+  const read = readAsked(text);
+  if (!read.ok) throw new UsageError(read.reason);
+  return `${JSON.stringify(waysDocument(read.asked, waysFor(read.asked)))}\n`;
 }
 
 function judged(problem: string, lines: readonly string[], where = ''): string {

@@ -117,6 +117,50 @@ describe('the worked examples', () => {
   });
 });
 
+describe('levee ways', () => {
+  const ways = new Ajv2020({ allErrors: true, allowUnionTypes: true }).compile(
+    JSON.parse(schemaFile(DOCUMENTS.find(({ format }) => format === 'levee-ways')!).text) as object,
+  );
+
+  interface Told {
+    readonly ways: readonly {
+      readonly kind: string;
+      readonly cost: number;
+      readonly lines: readonly { readonly text: string }[];
+    }[];
+  }
+
+  it.each([
+    '46 × 58',
+    '642 − 387',
+    '38 + 27',
+    '952 ÷ 7',
+    '5 1/6 − 2 5/6',
+    '(x+4)(3x−2)',
+    '4.98 + 3.45',
+  ])('of %s are lawful, complete and right, different in kind, cheapest first', (problem) => {
+    const { exitCode, output } = runCommandLine(['ways', problem]);
+    expect(exitCode).toBe(0);
+    const made = JSON.parse(output) as Told;
+    ways(made);
+    expect(ways.errors ?? []).toEqual([]);
+    expect(made.ways.length).toBeGreaterThanOrEqual(2);
+    expect(new Set(made.ways.map(({ kind }) => kind)).size).toBe(made.ways.length);
+    const costs = made.ways.map(({ cost }) => cost);
+    expect(costs).toEqual([...costs].sort((a, b) => a - b));
+    for (const { lines } of made.ways) {
+      const [judged] = documents(problem, ...lines.map(({ text }) => `--line=${text}`));
+      expect(judged).toMatchObject({ complete: true, right: true });
+      expect(judged!.lines.map(({ verdict }) => verdict)).toEqual(lines.map(() => 'lawful'));
+    }
+  });
+
+  it('are none where the numbers invite none, and refused where nothing is to be worked', () => {
+    expect((JSON.parse(runCommandLine(['ways', '√7396']).output) as Told).ways).toEqual([]);
+    expect(runCommandLine(['ways', '46']).exitCode).toBe(2);
+  });
+});
+
 describe('levee lines', () => {
   it('judges lines given one by one, also one that begins with a minus', () => {
     const [made] = documents('46 * 58', '--line', '= 46 * 60 - 46 * 2', '--line=-92 + 2760');

@@ -1,7 +1,7 @@
 import { Command, CommanderError } from 'commander';
 import { auditCommand, verifyCommand } from './check-commands.ts';
 import { compareCommand, methodsCommand, traceCommand } from './commands.ts';
-import { linesCommand } from './lines-command.ts';
+import { linesCommand, waysCommand } from './lines-command.ts';
 import { diagnoseCommand, learnerCommand } from './slip-commands.ts';
 import { RefutedError, UsageError } from './usage-error.ts';
 
@@ -126,6 +126,13 @@ function addLineCommands(program: Command, write: (text: string) => void): void 
     .option('--rules', 'list the false rules that are tried on an unequal line')
     .option('--format <format>', 'json', 'json')
     .action((problem, options) => write(linesCommand(problem, options)));
+
+  program
+    .command('ways')
+    .description('true ways that these numbers invite, cheapest first')
+    .argument('<problem>', 'such as "46 * 58"')
+    .option('--format <format>', 'json', 'json')
+    .action((problem, options) => write(waysCommand(problem, options)));
 }
 
 function addSlipCommands(program: Command, write: (text: string) => void): void {

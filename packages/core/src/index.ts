@@ -231,3 +231,6 @@ export { saysOf } from './own/says.ts';
 export { FALSE_RULES } from './own/mistakes/table.ts';
 export { linesDocument } from './formats/lines-document.ts';
 export { type OwnLinesDocument } from './formats/lines-shape.ts';
+export { waysFor, type Way } from './own/ways/ways.ts';
+export { WAY_KINDS, type WayKind } from './own/ways/kinds.ts';
+export { waysDocument } from './formats/ways-document.ts';

@@ -1,25 +1,17 @@
 import { readAnswer, type Form } from '../diagnose/answer.ts';
-import { numeralText } from '../exact/numeral.ts';
 import type { JudgedLine } from '../own/judged.ts';
 import type { JudgedPaper } from '../own/paper.ts';
-import { operandsOf } from '../own/side-lines.ts';
 import { saysOf } from '../own/says.ts';
 import type { OwnLinesDocument } from './lines-shape.ts';
+import { askedHead } from './ways-document.ts';
 
 /** Someone's own working as an open document. */
 export function linesDocument(paper: JudgedPaper): OwnLinesDocument {
   const { asked, complete, right, unused, searched } = paper;
-  const { problem } = asked;
   return {
     format: 'levee-lines',
     version: 1,
-    problem: {
-      text: asked.text,
-      kind: problem?.kind ?? null,
-      operands: problem ? problem.operands.map(numeralText) : operandsOf(asked).map(String),
-      base: asked.base,
-      value: asked.value.toString(),
-    },
+    problem: askedHead(asked),
     complete,
     right,
     form: formOf(paper),

@@ -24,7 +24,8 @@ const value = () =>
     pattern: /^-?[0-9a-z^/+√()-]+$/,
   });
 
-const ASKED = record({
+/** What is to be worked, in every document about one's own lines. */
+export const ASKED = record({
   text: text(),
   kind: said('Null where no method works it.', orNull(oneOf(PROBLEM_KINDS))),
   operands: listOf(text()),

@@ -1,0 +1,78 @@
+import { Exact } from '../../exact/exact.ts';
+import { numeral, numeralValue } from '../../exact/numeral.ts';
+
+/**
+ * What a way costs in the head: facts whose two figures are both over 1, carries and places that are too small, and
+ * twice the most numbers that are held at once. Counted from the lines as they stand.
+ */
+export function costOfLines(lines: readonly string[]): number {
+  let facts = 0;
+  let regroupings = 0;
+  let held = 0;
+  lines.forEach((line, k) => {
+    held = Math.max(held, heldIn(line));
+    // What a line says is worked out where the next one has fewer numbers.
+    const next = lines[k + 1];
+    if (next === undefined || numbersIn(next).length >= numbersIn(line).length) return;
+    for (const product of line.match(/[\d.]+(?: [×÷] [\d.]+)+/g) ?? []) facts += factsIn(product);
+    regroupings += regroupingsIn(line, next);
+  });
+  return facts + regroupings + 2 * held;
+}
+
+/** Terms that wait, and, while a product of several figures is worked out, its products of figures that wait too. */
+function heldIn(line: string): number {
+  const arrows = line.split('→').length - 1;
+  if (arrows > 0) return arrows - 1;
+  const body = line.replace(/^= /, '');
+  const terms = body.split(/ [+−] /).filter((part) => part.trim() !== '').length;
+  const products = body.match(/[\d.]+ × [\d.]+/g) ?? [];
+  const pairs = products.map((product) => {
+    const [a = '', b = ''] = numbersIn(product).map((number) => number.replace(/[.0]/g, ''));
+    return a.length * b.length;
+  });
+  return terms - 1 + Math.max(0, ...pairs.map((count) => count - 1));
+}
+
+function numbersIn(line: string): readonly string[] {
+  return line.match(/\d+(?:\.\d+)?/g) ?? [];
+}
+
+function figuresOver1(number: string): number {
+  return [...number].filter((glyph) => /[2-9]/.test(glyph)).length;
+}
+
+function factsIn(product: string): number {
+  const numbers = numbersIn(product);
+  return numbers
+    .slice(1)
+    .reduce((count, number, k) => count + figuresOver1(numbers[k]!) * figuresOver1(number), 0);
+}
+
+/** Carries of the sums, and places that are too small in the differences, that lead from one line to the next. */
+function regroupingsIn(line: string, next: string): number {
+  if (/[×÷→]/.test(line) || numbersIn(next).length !== 1) return 0;
+  const terms = line.replace(/^= /, '').match(/[+−]? ?\d+(?:\.\d+)?/g) ?? [];
+  let count = 0;
+  let so = Exact.ZERO;
+  for (const term of terms) {
+    const amount = numeralValue(numeral(numbersIn(term)[0]!));
+    count += term.startsWith('−') ? carries(so.minus(amount), amount) : carries(so, amount);
+    so = term.startsWith('−') ? so.minus(amount) : so.plus(amount);
+  }
+  return count;
+}
+
+/** How often a place passes ten in a sum of two; the same places are too small in the difference that undoes it. */
+function carries(a: Exact, b: Exact): number {
+  const scale = Exact.of(1000);
+  const [x, y] = [a, b].map((amount) => [...String(amount.times(scale).numerator)].reverse());
+  let carry = 0;
+  let count = 0;
+  for (let k = 0; k < Math.max(x!.length, y!.length); k++) {
+    const total = Number(x![k] ?? 0) + Number(y![k] ?? 0) + carry;
+    carry = total > 9 ? 1 : 0;
+    count += carry;
+  }
+  return count;
+}
