@@ -22,6 +22,8 @@ export const LAWS = [
   'square',
   'like-terms',
   'pair-factors',
+  /** Equal, and no law is named; in one's own lines alone. */
+  'unnamed',
 ] as const;
 export type Law = (typeof LAWS)[number];
 

@@ -1,7 +1,7 @@
 import { Exact } from '../exact/exact.ts';
-import { lawFaults, workOf } from '../laws/replay.ts';
+import { lawFaults, OWN_LINES, workOf } from '../laws/replay.ts';
 import type { EntryId, Step, Trace } from './account.ts';
-import { beyondOf, NOTHING_BEYOND } from './beyond.ts';
+import { beyondOf, holds, NOTHING_BEYOND, unlikeCells } from './beyond.ts';
 
 /** The first primes above a hundred thousand. */
 const PRIMES = [
@@ -24,7 +24,8 @@ export interface AuditFault {
  * letters as large primes.
  */
 export function audit(trace: Trace): readonly AuditFault[] {
-  return [...amountFaults(trace), ...beyondFaults(trace), ...lawFaults(workOf(trace))];
+  const own = trace.method === OWN_LINES ? cellFaults(trace) : [];
+  return [...amountFaults(trace), ...beyondFaults(trace), ...own, ...lawFaults(workOf(trace))];
 }
 
 function amountFaults(trace: Trace): readonly AuditFault[] {
@@ -82,6 +83,16 @@ function beyondFaults({ start, steps, groups }: Trace): readonly AuditFault[] {
   const left = beyondOf([...all(groups.at(-1)?.marks ?? []), ...spent]);
   const fault = `the answer holds ${[...left.keys()].join()} beyond the edge`;
   return left.size === 0 ? faults : [...faults, { step: steps.length, fault }];
+}
+
+/** In someone's own lines every step gives just the cells that it takes, each as many times. */
+function cellFaults({ start, steps }: Trace): readonly AuditFault[] {
+  const made = steps.flatMap(({ gives }) => gives);
+  const cells = new Map([...start, ...made].map((entry) => [entry.id as string, holds(entry)]));
+  return unlikeCells(
+    steps.map(({ number, takes, gives }) => ({ number, takes, gives: gives.map(({ id }) => id) })),
+    cells,
+  );
 }
 
 /** Large primes for letters, so that different expressions do not come to the same. */

@@ -60,3 +60,31 @@ export function holds({
   }
   return counts;
 }
+
+/** Steps that give other cells than they take, or another number of times; cells are told by the ids of entries. */
+export function unlikeCells(
+  steps: readonly {
+    readonly number: number;
+    readonly takes: readonly string[];
+    readonly gives: readonly string[];
+  }[],
+  cells: ReadonlyMap<string, ReadonlyMap<string, bigint>>,
+): readonly { readonly step: number; readonly fault: string }[] {
+  const total = (ids: readonly string[]) => {
+    const sum = new Map<string, bigint>();
+    for (const [cell, count] of ids.flatMap((id) => [...(cells.get(id) ?? [])])) {
+      sum.set(cell, (sum.get(cell) ?? 0n) + count);
+    }
+    return [...sum]
+      .flatMap(([cell, count]) => (count === 0n ? [] : [`${count} × ${cell}`]))
+      .sort()
+      .join(', ');
+  };
+  return steps.flatMap(({ number: step, takes, gives }) => {
+    const [before, after] = [total(takes), total(gives)];
+    // What comes to nothing gives nothing; it is part of the answer.
+    if (gives.length === 0) return [];
+    const fault = `it takes the cells ${before || 'none'} and gives ${after || 'none'}`;
+    return before === after ? [] : [{ step, fault }];
+  });
+}

@@ -327,7 +327,7 @@ export class Scribe {
   }
 
   /** Closes the trace with the marks that are read as the answer; what came to nothing is part of it. */
-  close(answer: readonly Mark[], phrase: Phrase): Trace {
+  close(answer: readonly Entry[], phrase: Phrase): Trace {
     this.group('answer', 'answer', answer, phrase, this.spent);
     const { problem, method, school, order = [], hops = [] } = this.request;
     const total = problemValue(problem);

@@ -29,6 +29,7 @@ const LAW_NAMES: Record<Law, string> = {
   square: 'square of a sum',
   'like-terms': 'like terms together',
   'pair-factors': 'equal factors in pairs',
+  unnamed: 'equal by working out both sides',
 };
 
 /** The same laws as they are called where numbers are written in other ways. */
@@ -70,6 +71,7 @@ export const LAW_LABELS: Record<Law, string> = {
   square: 'square of a sum',
   'like-terms': 'like terms',
   'pair-factors': 'factors in pairs',
+  unnamed: 'working out both sides',
 };
 
 export interface ExportNames {

@@ -1,8 +1,11 @@
 import { readAnswer, type Form } from '../diagnose/answer.ts';
 import type { JudgedLine } from '../own/judged.ts';
 import type { JudgedPaper } from '../own/paper.ts';
+import { OWN_PHRASES } from '../own/amounts/phrases.ts';
+import { traceOfLines } from '../own/amounts/trace.ts';
 import { saysOf } from '../own/says.ts';
 import type { OwnLinesDocument } from './lines-shape.ts';
+import { traceDocument } from './trace-document.ts';
 import { askedHead } from './ways-document.ts';
 
 /** Someone's own working as an open document. */
@@ -17,9 +20,15 @@ export function linesDocument(paper: JudgedPaper): OwnLinesDocument {
     form: formOf(paper),
     unused,
     searched,
-    trace: null,
+    trace: traceOf(paper),
     lines: paper.lines.map(lineOf),
   };
+}
+
+/** The account of the lines, where there is one. */
+function traceOf(paper: JudgedPaper): OwnLinesDocument['trace'] {
+  const trace = traceOfLines(paper);
+  return trace && traceDocument({ phrases: OWN_PHRASES }, trace);
 }
 
 /** How the last line writes the answer. */

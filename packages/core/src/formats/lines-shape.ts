@@ -65,7 +65,7 @@ const LINE = record({
   ),
   totalOff: said('Its value less the problem’s.', orNull(value())),
   law: said('The one law of all its readings.', orNull(oneOf(LAWS))),
-  move: orNull(oneOf([...MOVES, 'unnamed'])),
+  move: orNull(oneOf(MOVES)),
   readings: listOf(READING),
   signs: said('Every equals sign of a line with several.', listOf(SIGN)),
   statements: said('What a run-on line says in full.', listOf(text())),

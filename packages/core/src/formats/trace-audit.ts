@@ -1,8 +1,8 @@
-import { beyondOf, NOTHING_BEYOND, type Beyond } from '../account/beyond.ts';
+import { beyondOf, NOTHING_BEYOND, unlikeCells, type Beyond } from '../account/beyond.ts';
 import { readAs, type Read } from '../describe/describe.ts';
 import { Exact } from '../exact/exact.ts';
 import type { Amount } from '../laws/law.ts';
-import { lawFaults, type Work } from '../laws/replay.ts';
+import { lawFaults, OWN_LINES, type Work } from '../laws/replay.ts';
 import { failureText } from '../problem/failure.ts';
 import { problemValue, readProblem, type Problem } from '../problem/problem.ts';
 import { readExpression } from '../problem/read-expression.ts';
@@ -28,6 +28,7 @@ export function auditDocument(input: unknown): TraceFault | null {
   const faults = [
     ...amountFaults(work, balances, total),
     ...beyondFaults(work, beyond),
+    ...(work.isOwn ? ownFaults(work, beyond) : []),
     ...lawFaults(work),
   ];
   return faults.sort((a, b) => a.step - b.step)[0] ?? null;
@@ -58,6 +59,7 @@ function readTrace(input: unknown): Read<ReadTrace> {
   }
   const work: Work = {
     problem: read.problem,
+    isOwn: described.value.method === OWN_LINES,
     start: new Map([...entries].filter(([id, { owed }]) => owed && !given.has(id))),
     steps: steps.map(({ number, law, takes, gives }) => ({
       number,
@@ -109,6 +111,29 @@ function beyondFaults({ steps }: Work, beyond: ReadonlyMap<string, Beyond>): rea
   const left = beyondOf(all([...beyond.keys()].filter((id) => !taken.has(id))));
   const fault = `the answer holds ${[...left.keys()].join()} beyond the edge`;
   return left.size === 0 ? faults : [...faults, { step: steps.length, fault }];
+}
+
+/** In someone's own lines every step gives just the cells that it takes. */
+function ownFaults(
+  { start, steps }: Work,
+  beyond: ReadonlyMap<string, Beyond>,
+): readonly TraceFault[] {
+  const entries = [...start, ...steps.flatMap(({ gives }) => [...gives])];
+  const cells = new Map(
+    entries.map(([id, { terms }]) => {
+      const own = new Map<string, bigint>([...terms].map((term) => [term, 1n]));
+      for (const [cell, { count }] of beyond.get(id) ?? NOTHING_BEYOND) {
+        own.set(cell, (own.get(cell) ?? 0n) + count);
+      }
+      return [id, own];
+    }),
+  );
+  const moves = steps.map(({ number, takes, gives }) => ({
+    number,
+    takes,
+    gives: [...gives.keys()],
+  }));
+  return unlikeCells(moves, cells);
 }
 
 /** A fraction as it stands on the paper; other figures are told by their worth. */

@@ -41,7 +41,7 @@ export function costDocument(trace: Trace): CostDocument {
 
 /** A trace as the open trace format, with its sentences in the given words. */
 export function traceDocument(
-  method: Method,
+  method: Pick<Method, 'phrases'>,
   trace: Trace,
   words: Vocabulary = DEFAULT_VOCABULARY,
 ): TraceDocument {

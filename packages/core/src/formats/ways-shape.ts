@@ -28,7 +28,7 @@ export const WAYS = record({
           record({
             text: text(),
             law: orNull(oneOf(LAWS)),
-            move: orNull(oneOf([...MOVES, 'unnamed'])),
+            move: orNull(oneOf(MOVES)),
           }),
           { least: 1 },
         ),

@@ -43,6 +43,8 @@ export interface LawFrame {
   readonly inFigures: boolean;
   /** Whether the change is read as an open sentence, `387 + □ = 642`, as one's own lines may be. */
   readonly isOpen?: boolean;
+  /** Whether the work is someone's own lines, which may leave a law unnamed. */
+  readonly isOwn?: boolean;
   /** By how much is said to be changed, or scaled; null where nothing is said. */
   readonly by: Exact | null;
 }
@@ -76,6 +78,7 @@ export const MOVES = [
   'square',
   'like-terms',
   'pair-factors',
+  'unnamed',
 ] as const;
 export type MoveId = (typeof MOVES)[number];
 

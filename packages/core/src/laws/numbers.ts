@@ -95,8 +95,14 @@ function parts(change: Change, frame: LawFrame, mixed: boolean): Fault {
   const { takes, gives } = change;
   return firstFault(
     unequal(change),
-    takes.length === 1 && gives.length > 1 ? null : 'it is not one number taken apart',
-    () => (gives.every(({ terms }) => sameTerms(terms, held(takes), frame.spent)) ? null : ALL),
+    (takes.length === 1 || frame.isOwn) && gives.length > 1
+      ? null
+      : 'it is not one number taken apart',
+    // In one's own lines every part holds its own piece; that together they hold the same is audited cell by cell.
+    () =>
+      frame.isOwn || gives.every(({ terms }) => sameTerms(terms, held(takes), frame.spent))
+        ? null
+        : ALL,
     () => {
       const signs = new Set(gives.map(({ worth }) => worth.isNegative));
       return mixed === signs.size > 1 ? null : 'a part is taken back';
@@ -236,6 +242,7 @@ export const REORDER: LawRule = {
 function addTakeBack(change: Change, frame: LawFrame): Fault {
   const { takes, gives } = change;
   return firstFault(unequal(change), () => {
+    if (frame.isOwn && takes.length === 0) return gives.length === 2 ? null : 'it is no pair';
     const pair = takes.find(({ worth }) =>
       takes.some((other) => !worth.isZero && other.worth.equals(worth.negate())),
     );
@@ -332,6 +339,7 @@ function sameChange(change: Change, frame: LawFrame, kind: 'sum' | 'difference')
   const { takes, gives } = change;
   return firstFault(unequal(change), () => {
     if (frame.script === 'terms') return 'letters are not changed alike';
+    if (frame.isOwn) return changesTwo(gives, kind);
     if (frame.kind !== kind) return `it is not a ${kind}`;
     const deltas = changesOf({ takes, gives }, frame);
     if (!deltas) return 'an amount is of other terms than before';
@@ -343,6 +351,13 @@ function sameChange(change: Change, frame: LawFrame, kind: 'sum' | 'difference')
       ? null
       : `the change is not ${frame.by}`;
   });
+}
+
+/** Of one's own lines: two numbers, added or one taken away, are there afterwards. */
+function changesTwo(gives: readonly Amount[], kind: 'sum' | 'difference'): Fault {
+  const below = gives.filter(({ worth }) => worth.isNegative).length;
+  const isKind = kind === 'difference' ? below === 1 : below !== 1;
+  return gives.length === 2 && isKind ? null : `it is not a ${kind} of two numbers`;
 }
 
 export const SAME_CHANGE: LawRule = {

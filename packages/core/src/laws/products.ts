@@ -232,6 +232,8 @@ export const SCALE_BOTH: LawRule = {
 /** Pieces of a number are written as a square, or as the strips that a further digit lays around one. */
 function square(change: Change, frame: LawFrame): Fault {
   const { takes, gives } = change;
+  // Named identities of one's own lines: (a ± b)², (a + b)(a − b).
+  if (frame.isOwn) return unequal(change);
   if (frame.kind !== 'root') return 'there is no root';
   if (frame.inFigures) {
     const isLaid = takes.length === 0 && (gives.length === 0 || oppositesFault(gives) === null);
@@ -330,6 +332,19 @@ export const PAIR_FACTORS: LawRule = {
       id: 'pair-factors',
       statement: 'A number is written as factors, equal ones in pairs.',
       check: pairFactors,
+    },
+  ],
+};
+
+export const UNNAMED: LawRule = {
+  law: 'unnamed',
+  statement: 'Both sides are worked out, and are the same amount.',
+  moves: [
+    {
+      id: 'unnamed',
+      statement: 'Amounts are replaced by others of the same worth, and no law is told.',
+      check: (change, frame) =>
+        frame.isOwn ? unequal(change) : 'only one’s own lines may leave a law unnamed',
     },
   ],
 };

@@ -9,11 +9,16 @@ import { scriptOf } from '../problem/script.ts';
 import type { Amount, LawFrame } from './law.ts';
 import { checkLaw } from './table.ts';
 
+/** What a trace of someone's own lines names as its method. */
+export const OWN_LINES = 'own-lines';
+
 /** A work as it is replayed: what is there from the start, and what each step takes and gives, by ids. */
 export interface Work {
   readonly problem: Problem;
   readonly start: ReadonlyMap<string, Amount>;
   readonly steps: readonly WorkStep[];
+  /** Whether it is someone's own lines. */
+  readonly isOwn?: boolean;
 }
 
 export interface WorkStep {
@@ -32,8 +37,8 @@ export interface LawFault {
  * Every step of a work that is no instance of the law it names, or whose marks name terms that are not there.
  * Steps that take what is not live are left to the audit of amounts.
  */
-export function lawFaults({ problem, start, steps }: Work): readonly LawFault[] {
-  const frame = workFrame(problem, start);
+export function lawFaults({ problem, start, steps, isOwn = false }: Work): readonly LawFault[] {
+  const frame = { ...workFrame(problem, start), isOwn };
   const live = new Map(start);
   const known = new Set([...start.values()].flatMap(({ terms }) => [...terms]));
   const faults: LawFault[] = [];
@@ -105,6 +110,7 @@ export function workOf(trace: Trace): Work {
     new Map(entries.map((entry) => [entry.id as string, amount(entry)]));
   return {
     problem: trace.problem,
+    isOwn: trace.method === OWN_LINES,
     start: named(trace.start),
     steps: trace.steps.map(({ number, law, takes, gives, opens }) => ({
       number,

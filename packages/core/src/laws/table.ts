@@ -1,7 +1,15 @@
 import { LAWS, type Law } from '../account/account.ts';
 import { type Change, type Fault, type LawFrame, type LawRule, type MoveId } from './law.ts';
 import { EVALUATE, INVERSE, isAlike, PLACE_VALUE, REORDER, SAME_CHANGE } from './numbers.ts';
-import { DISTRIBUTE, LIKE_TERMS, PAIR_FACTORS, SCALE_BOTH, SIGN, SQUARE } from './products.ts';
+import {
+  DISTRIBUTE,
+  LIKE_TERMS,
+  PAIR_FACTORS,
+  SCALE_BOTH,
+  SIGN,
+  SQUARE,
+  UNNAMED,
+} from './products.ts';
 
 /** Every law with its statement, its moves, and what makes a change an instance of it. */
 const RULES: readonly LawRule[] = [
@@ -16,6 +24,7 @@ const RULES: readonly LawRule[] = [
   SQUARE,
   LIKE_TERMS,
   PAIR_FACTORS,
+  UNNAMED,
 ];
 
 /**

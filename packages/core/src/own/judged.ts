@@ -50,7 +50,7 @@ export interface JudgedLine {
   /** What it is worth more than the problem. */
   readonly totalOff: Surd | null;
   readonly law: Law | null;
-  readonly move: MoveId | 'unnamed' | null;
+  readonly move: MoveId | null;
   readonly readings: readonly Reading[];
   readonly signs: readonly JudgedSign[];
   /** What a run-on line says in full, statement by statement. */

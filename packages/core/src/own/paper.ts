@@ -24,6 +24,18 @@ export interface JudgedPaper {
   /** Side lines that go into nothing. */
   readonly unused: readonly number[];
   readonly searched: { readonly nodes: number; readonly cut: boolean };
+  /** Every rewriting in its order, from the problem on. */
+  readonly rewritings: readonly LineStep[];
+}
+
+/** One rewriting of a paper: what it makes of the line before. */
+export interface LineStep {
+  readonly n: number;
+  readonly from: readonly Term[];
+  readonly to: readonly Term[];
+  /** The lines that would stand between. */
+  readonly between: readonly (readonly Term[])[];
+  readonly off: Surd;
 }
 
 /** Judges lines in their order. The same lines give the same verdicts: bounds are in nodes. */
@@ -76,6 +88,7 @@ class Paper {
   private statement: (End & { readonly n: number }) | null = null;
   private nodes = 0;
   private cut = false;
+  private readonly rewritten: LineStep[] = [];
 
   constructor(private readonly asked: Asked) {
     this.problem = { n: 0, terms: termsOf(asked.expression, asked.value), value: asked.value };
@@ -104,6 +117,7 @@ class Paper {
       right: end !== null && isRightEnd(end, this.asked),
       unused: idle.map(({ n }) => n),
       searched: { nodes: this.nodes, cut: this.cut },
+      rewritings: this.rewritten,
     };
   }
 
@@ -180,6 +194,13 @@ class Paper {
         index > 0 && own.verdict === 'unequal' ? firstPartWorth(side.terms, before.value) : null;
       if (first !== null) statements.push(`${sides[index - 1]!.text} = ${first}`, side.text);
       made.push(own);
+      this.rewritten.push({
+        n,
+        from: before.terms,
+        to: side.terms,
+        between: own.between,
+        off: own.off,
+      });
       signs.push({
         at: at[index] ?? 0,
         verdict: first === null ? own.verdict : 'run-on',
@@ -228,6 +249,7 @@ class Paper {
       law: 'inverse',
       move: 'find-part',
       readings,
+      between: [],
       ...NO_MISTAKE,
       nodes: 0,
       cut: false,

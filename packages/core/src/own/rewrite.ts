@@ -19,8 +19,10 @@ export interface Rewriting {
   readonly verdict: 'lawful' | 'leap' | 'equal' | 'unequal';
   readonly off: Surd;
   readonly law: Law | null;
-  readonly move: MoveId | 'unnamed' | null;
+  readonly move: MoveId | null;
   readonly readings: readonly Reading[];
+  /** The lines between, of the first reading. */
+  readonly between: readonly (readonly Term[])[];
   /** The false rule that writes an unequal line. */
   readonly falseRule: string | null;
   /** The nearest true lines in place of an unequal one. */
@@ -37,7 +39,16 @@ export const NO_MISTAKE = { falseRule: null, nearest: [], chance: null } as cons
 /** Judges a line against the one before: whether it is worth the same, and by which laws it follows. */
 export function judgeRewriting(before: Standing, after: Standing, page: Page): Rewriting {
   const off = after.value.minus(before.value);
-  const unnamed = { off, law: null, move: null, readings: [], ...NO_MISTAKE, nodes: 0, cut: false };
+  const unnamed = {
+    off,
+    law: null,
+    move: null,
+    readings: [],
+    between: [],
+    ...NO_MISTAKE,
+    nodes: 0,
+    cut: false,
+  };
   if (!off.isZero) {
     const falseRule = falseRuleOf(before.terms, after.terms, page)?.id ?? null;
     const lines = nearest(before.terms, after.terms, page);
@@ -55,6 +66,7 @@ export function judgeRewriting(before: Standing, after: Standing, page: Page): R
     off,
     ...named(readings),
     readings,
+    between: first.between,
     ...NO_MISTAKE,
     chance,
     nodes,

@@ -27,6 +27,7 @@ const MOVE_WORDS: Readonly<Record<MoveId, string>> = {
   'like-terms': 'like terms together',
   square: 'a named square',
   'pair-factors': 'equal factors under a root in pairs',
+  unnamed: 'the same amount',
 };
 
 /** Moves that tell by how much numbers change. */

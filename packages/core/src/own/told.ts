@@ -27,7 +27,7 @@ export function mistakesOf(made: readonly Rewriting[], signs: readonly JudgedSig
 /** A whole quotient with its rest is worked out. */
 export function restToldOf(before: Standing, side: Side): Rewriting {
   const off = side.value.minus(before.value);
-  const told = { off, ...NO_MISTAKE, nodes: 0, cut: false };
+  const told = { off, between: [], ...NO_MISTAKE, nodes: 0, cut: false };
   if (!off.isZero) return { ...told, verdict: 'unequal', law: null, move: null, readings: [] };
   const moves = [move(['evaluate', 'worked-out'], before.terms, side.terms)];
   return {

@@ -166,20 +166,30 @@ export function without(
 /** Every part of one factor with every part of the others, worked out at once or not. */
 export const eachWithEach: Recogniser = (old, made, { base }) => {
   const [only, ...more] = old;
-  if (!only || more.length > 0 || made.length < 4) return [];
-  const factors = repeated(only.node);
-  if (factors.length < 2 || factors.some(({ under }) => under)) return [];
-  const wanted = (only.minus ? turned(made) : made).map(termValue);
+  if (!only || more.length > 0) return [];
+  const cuts = eachCuts(only.node, only.minus ? turned(made) : made, base);
+  return cuts ? [[move(['distribute', 'each-with-each'], old, made)]] : [];
+};
+
+/** How the factors are cut so that each part with each part is one of the terms; null where they are not. */
+export function eachCuts(
+  node: Node,
+  made: readonly Term[],
+  base: number,
+): readonly (readonly Surd[])[] | null {
+  const factors = repeated(node);
+  if (made.length < 4 || factors.length < 2 || factors.some(({ under }) => under)) return null;
+  const wanted = made.map(termValue);
   const numbers = numbersIn(made);
-  const choices = factors.map(({ node }) => cutsOf(node, numbers, base));
+  const choices = factors.map((factor) => cutsOf(factor.node, numbers, base));
   for (const cuts of combinations(choices)) {
     if (cuts.filter((cut) => cut.length > 1).length < 2) continue;
     if (cuts.reduce((count, cut) => count * cut.length, 1) !== made.length) continue;
     const products = cuts.reduce((all, cut) => all.flatMap((a) => cut.map((b) => a.times(b))));
-    if (isSame(products, wanted)) return [[move(['distribute', 'each-with-each'], old, made)]];
+    if (isSame(products, wanted)) return cuts;
   }
-  return [];
-};
+  return null;
+}
 
 /** Factors, a power as its base so many times. */
 function repeated(node: Node): readonly Factor[] {

@@ -1,0 +1,140 @@
+import { audit } from '../../account/audit.ts';
+import { holds } from '../../account/beyond.ts';
+import { Random } from '../../classroom/random.ts';
+import { traceDocument } from '../../formats/trace-document.ts';
+import { auditDocument } from '../../formats/trace-audit.ts';
+import { leaksOf } from '../../account/leaks.ts';
+import { Dice, MAKERS, written } from '../../testing/rewritings.ts';
+import { readAsked } from '../asked.ts';
+import { judgeLines } from '../paper.ts';
+import { waysFor } from '../ways/ways.ts';
+import { OWN_PHRASES } from './phrases.ts';
+import { traceOfLines } from './trace.ts';
+
+function traceOf(problem: string, ...lines: readonly string[]) {
+  const read = readAsked(problem);
+  if (!read.ok) throw new Error(read.reason);
+  return traceOfLines(judgeLines(read.asked, lines));
+}
+
+/** What each mark of a paper holds, cell by cell, with how many times. */
+function held(problem: string, ...lines: readonly string[]): Readonly<Record<string, string>> {
+  const trace = traceOf(problem, ...lines)!;
+  expect(audit(trace)).toEqual([]);
+  return Object.fromEntries(
+    trace.steps.flatMap(({ gives }) =>
+      gives.map((mark) => [
+        mark.text,
+        [...holds(mark)]
+          .map(([cell, count]) => (count === 1n ? cell : `${count}·${cell}`))
+          .join(' '),
+      ]),
+    ),
+  );
+}
+
+describe('what a line holds', () => {
+  it('reaches beyond the edge and is taken back', () => {
+    expect(held('46 × 58', '= 46 × 60 − 46 × 2', '= 2760 − 92', '= 2668')).toEqual({
+      '46 × 60': '0.0 b0.0.1',
+      '−46 × 2': '-1·b0.0.1',
+      '2760': '0.0 b0.0.1',
+      '−92': '-1·b0.0.1',
+      '2668': '0.0',
+    });
+  });
+
+  it('is a re-laid rectangle where factors move, so that later cuts still meet the grid', () => {
+    // The right half is set under the left one: 100 of the 116 take all of one half and 42 of 58 of the other.
+    const made = held('46 × 58', '= 23 × 116', '= 23 × 100 + 23 × 16', '= 2668');
+    expect(made['23 × 116']!.split(' ')).toHaveLength(4);
+    expect(made['23 × 100']!.split(' ')).toHaveLength(3);
+    expect(made['23 × 16']!.split(' ')).toHaveLength(1);
+  });
+
+  it('is a piece of the other number where one gives and the other takes', () => {
+    expect(held('38 + 27', '= 40 + 25', '= 65')).toEqual({
+      '40': '0.0 1.0',
+      '25': '1.1',
+      '65': '0.0 1.0 1.1',
+    });
+  });
+
+  it('is the same strip laid beside both numbers of a difference', () => {
+    expect(held('642 − 387', '= 655 − 400', '= 255')).toEqual({
+      '655': '0.0 b-1.0',
+      '−400': '1.0 -1·b-1.0',
+      '255': '0.0 1.0',
+    });
+  });
+
+  it('passes the line between of a leap in the head', () => {
+    const trace = traceOf('38 + 27', '= 50 + 15', '= 65')!;
+    expect(audit(trace)).toEqual([]);
+    const media = trace.steps.flatMap(({ gives }) =>
+      gives.map(({ text, medium }) => [text, medium]),
+    );
+    expect(media).toEqual([
+      ['30', 'head'],
+      ['8', 'head'],
+      ['20', 'head'],
+      ['7', 'head'],
+      ['50', 'paper'],
+      ['15', 'paper'],
+      ['65', 'paper'],
+    ]);
+  });
+});
+
+it('leaks at the line that is wrong, by its amount, and goes on from there', () => {
+  const trace = traceOf('46 × 58', '= 46 × 6 − 46 × 2', '= 276 − 92', '= 184')!;
+  expect(trace.balanced).toBe(false);
+  expect(leaksOf(trace).map(({ step, amount }) => [step, `${amount}`])).toEqual([[1, '-2484']]);
+  expect(`${trace.answer}`).toBe('184');
+  expect(audit(trace).map(({ step }) => step)).toEqual([1]);
+});
+
+it('balances, audits and is confirmed as a document on random papers of every law', () => {
+  const dice = new Dice(new Random(4));
+  let told = 0;
+  for (let k = 0; k < 400; k++) {
+    const { before, after } = MAKERS[dice.one(Object.keys(MAKERS))]!(dice);
+    const trace = traceOf(written(before), `= ${written(after)}`);
+    if (!trace) continue;
+    told++;
+    expect([written(before), written(after), audit(trace)]).toEqual([
+      written(before),
+      written(after),
+      [],
+    ]);
+    expect(
+      auditDocument(JSON.parse(JSON.stringify(traceDocument({ phrases: OWN_PHRASES }, trace)))),
+    ).toBeNull();
+  }
+  expect(told).toBeGreaterThan(200);
+});
+
+it('balances and audits on ways that random numbers invite', () => {
+  const dice = new Dice(new Random(8));
+  let told = 0;
+  for (let k = 0; k < 60; k++) {
+    const [a, b] = [dice.plain(), dice.plain()];
+    const problem = dice.one([`${a} + ${b}`, `${a + b} − ${b}`, `${a} × ${b}`, `${a * b} ÷ ${b}`]);
+    const read = readAsked(problem);
+    if (!read.ok) throw new Error(problem);
+    for (const { lines } of waysFor(read.asked)) {
+      const trace = traceOf(problem, ...lines.map(({ text }) => text));
+      if (!trace) continue;
+      told++;
+      expect([problem, audit(trace)]).toEqual([problem, []]);
+      expect(trace.answer.equals(trace.total)).toBe(true);
+    }
+  }
+  expect(told).toBeGreaterThan(100);
+});
+
+it('is not told where the paper has lines aside, or its problem no space that is laid out', () => {
+  expect(traceOf('46 × 58', '40 × 50 = 2000', '2668')).toBeNull();
+  expect(traceOf('3/4 + 1/6', '= 11/12')).toBeNull();
+  expect(traceOf('7 − 3 + 2', '= 6')).toBeNull();
+});
