@@ -225,7 +225,8 @@ export {
   type WrittenPaper,
 } from './diagnose/read-paper.ts';
 export { readAsked, type Asked, type ReadAsked } from './own/asked.ts';
-export { judgeLines, type JudgedPaper } from './own/paper.ts';
+export { judgeLines } from './own/paper.ts';
+export type { JudgedPaper } from './own/judged-paper.ts';
 export type { JudgedLine, LineKind, Reading, Verdict } from './own/judged.ts';
 export { saysOf } from './own/says.ts';
 export { FALSE_RULES } from './own/mistakes/table.ts';

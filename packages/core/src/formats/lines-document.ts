@@ -1,6 +1,6 @@
 import { readAnswer, type Form } from '../diagnose/answer.ts';
 import type { JudgedLine } from '../own/judged.ts';
-import type { JudgedPaper } from '../own/paper.ts';
+import type { JudgedPaper } from '../own/judged-paper.ts';
 import { OWN_PHRASES } from '../own/amounts/phrases.ts';
 import { traceOfLines } from '../own/amounts/trace.ts';
 import { saysOf } from '../own/says.ts';

@@ -2,6 +2,7 @@ import { Surd } from '../exact/surd.ts';
 import type { Asked } from './asked.ts';
 import { isRightEnd, owesNothing, type End } from './ends.ts';
 import { worst, type JudgedLine, type JudgedSign, type LineKind, type Verdict } from './judged.ts';
+import type { JudgedPaper, LineStep } from './judged-paper.ts';
 import { move, type Page } from './move.ts';
 import { isPlain } from './moves/working.ts';
 import { flat, termKey, termsOf, type Term } from './node.ts';
@@ -12,31 +13,6 @@ import { firstPartWorth } from './run-on.ts';
 import { addedBy, joined, sideLineOf, type SideLine } from './side-lines.ts';
 import { foundPart, mistakesOf, restToldOf, saidOf } from './told.ts';
 import { findsPart, hasBox, judgeHops, judgePairs, judgeStatement } from './statements.ts';
-
-/** A whole paper of someone's own working, judged. */
-export interface JudgedPaper {
-  readonly asked: Asked;
-  readonly lines: readonly JudgedLine[];
-  /** Whether the last rewriting, total or landing owes nothing more, whatever it is worth. */
-  readonly complete: boolean;
-  /** Whether it is worth the problem. */
-  readonly right: boolean;
-  /** Side lines that go into nothing. */
-  readonly unused: readonly number[];
-  readonly searched: { readonly nodes: number; readonly cut: boolean };
-  /** Every rewriting in its order, from the problem on. */
-  readonly rewritings: readonly LineStep[];
-}
-
-/** One rewriting of a paper: what it makes of the line before. */
-export interface LineStep {
-  readonly n: number;
-  readonly from: readonly Term[];
-  readonly to: readonly Term[];
-  /** The lines that would stand between. */
-  readonly between: readonly (readonly Term[])[];
-  readonly off: Surd;
-}
 
 /** Judges lines in their order. The same lines give the same verdicts: bounds are in nodes. */
 export function judgeLines(asked: Asked, lines: readonly string[]): JudgedPaper {
@@ -89,6 +65,7 @@ class Paper {
   private nodes = 0;
   private cut = false;
   private readonly rewritten: LineStep[] = [];
+  private readonly asideTerms = new Map<number, readonly [readonly Term[], readonly Term[]]>();
 
   constructor(private readonly asked: Asked) {
     this.problem = { n: 0, terms: termsOf(asked.expression, asked.value), value: asked.value };
@@ -118,6 +95,7 @@ class Paper {
       unused: idle.map(({ n }) => n),
       searched: { nodes: this.nodes, cut: this.cut },
       rewritings: this.rewritten,
+      statements: this.asideTerms,
     };
   }
 
@@ -271,6 +249,8 @@ class Paper {
   /** A total behind side lines is judged as a rewriting of the problem. */
   private total(n: number, side: Side): Judgement {
     const told = this.one(this.problem, side);
+    const { between, off } = told;
+    this.rewritten.push({ n, from: this.problem.terms, to: side.terms, between, off });
     this.settle({ n, terms: side.terms, value: side.value }, side);
     return { ...saidOf(told), kind: 'total', value: side.value, against: 0, totalOff: told.off };
   }
@@ -283,6 +263,8 @@ class Paper {
     const isFound = told.verdict === 'side' && findsPart(sides, this.asked);
     const isOpen = sides.some(({ expression }) => hasBox(expression));
     if (told.verdict !== 'unequal' && !isOpen) this.sides.push(sideLineOf(n, left, last));
+    if (told.verdict === 'side' && sides.length === 2)
+      this.asideTerms.set(n, [left.terms, last.terms]);
     this.statement = isOpen ? null : { n, ...(isFound ? this.answer() : { ...last }) };
     return {
       kind: 'side',

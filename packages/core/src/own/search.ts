@@ -201,10 +201,11 @@ function isUndone([first]: Found, [next]: Found): boolean {
   return first?.move === 'distribute' && next?.move === 'factor-out';
 }
 
-/** Of ways with as many stages the one that touches less. */
+/** Of ways with as many stages the one that touches less, and then the one that ends in working out. */
 function shortestFirst(all: readonly Explained[]): readonly Explained[] {
   const size = ({ stages }: Explained) => stages.flat().length;
-  return [...all].sort((a, b) => size(a) - size(b));
+  const ending = ({ stages }: Explained) => Number(stages.at(-1)?.[0]?.move !== 'worked-out');
+  return [...all].sort((a, b) => size(a) - size(b) || ending(a) - ending(b));
 }
 
 /** Ways that differ in their laws, not only in what they pass. */

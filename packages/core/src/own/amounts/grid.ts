@@ -14,6 +14,8 @@ export interface SpaceShape {
   /** Whether each number counts for or against, 1 or −1. */
   readonly signs: readonly (1 | -1)[];
   readonly base: number;
+  /** Whether parts are written as fractions, and not with a point. */
+  readonly isFractions: boolean;
 }
 
 /** Cells of the problem with how many times each is held, and cells beyond its edge. */
@@ -67,7 +69,7 @@ export class Grid {
   }
 
   private part(worth: Exact): Part {
-    const numeral = numeralFor(worth, this.shape.base);
+    const numeral = this.shape.isFractions ? null : numeralFor(worth, this.shape.base);
     return { worth, text: numeral ? numeralText(numeral) : worth.toString(), place: undefined };
   }
 

@@ -133,8 +133,32 @@ it('balances and audits on ways that random numbers invite', () => {
   expect(told).toBeGreaterThan(100);
 });
 
-it('is not told where the paper has lines aside, or its problem no space that is laid out', () => {
-  expect(traceOf('46 × 58', '40 × 50 = 2000', '2668')).toBeNull();
-  expect(traceOf('3/4 + 1/6', '= 11/12')).toBeNull();
+it('takes side lines as what the problem falls into, each worked out on its own line', () => {
+  const trace = traceOf('46 × 58', '46 × 60 = 2760', '46 × 2 = 92', '2760 − 92', '= 2668')!;
+  expect(audit(trace)).toEqual([]);
+  expect(trace.steps.map(({ phase }) => phase.of)).toEqual([1, 1, 2, 4]);
+  const four = traceOf(
+    '46 × 58',
+    '40 × 50 = 2000',
+    '40 × 8 = 320',
+    '6 × 50 = 300',
+    '6 × 8 = 48',
+    '2668',
+  )!;
+  expect(audit(four)).toEqual([]);
+  expect(four.steps.map(({ phase }) => phase.of)).toEqual([1, 1, 2, 3, 4, 5]);
+});
+
+it('follows fractions along their line', () => {
+  expect(held('5 1/6 − 2 5/6', '= 5 2/6 − 3', '= 2 2/6', '= 2 1/3')).toMatchObject({
+    '5 2/6': '0.0 b-1.0',
+    '−3': '1.0 -1·b-1.0',
+  });
+  expect(audit(traceOf('3/4 + 1/6', '= 11/12')!)).toEqual([]);
+});
+
+it('is not told where a line has no place in it yet, or its problem no space that is laid out', () => {
+  expect(traceOf('642 − 387', '387 +13→ 400 +242→ 642')).toBeNull();
+  expect(traceOf('(x+4)(3x−2)', '= 3x^2 + 10x − 8')).toBeNull();
   expect(traceOf('7 − 3 + 2', '= 6')).toBeNull();
 });

@@ -10,10 +10,11 @@ import { OWN_LINES } from '../../laws/replay.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { scriptOf } from '../../problem/script.ts';
 import type { Move, Page } from '../move.ts';
-import { flat, termKey, termValue, type Term } from '../node.ts';
+import { flat, termKey, termValue, valueOfTerms, type Term } from '../node.ts';
 import { termsText } from '../node-text.ts';
-import type { JudgedPaper, LineStep } from '../paper.ts';
+import type { JudgedPaper, LineStep } from '../judged-paper.ts';
 import { groupedWays, groupSteps, withoutCommonTerms } from '../recognise.ts';
+import { explain } from '../search.ts';
 import { movesText } from '../says.ts';
 import { follow, type Amounted, type Following } from './follow.ts';
 import { Grid, type SpaceShape } from './grid.ts';
@@ -45,7 +46,8 @@ export function traceOfLines(paper: JudgedPaper): Trace | null {
   const { problem } = paper.asked;
   const shape = problem && shapeOf(problem);
   const isPlain = paper.lines.every(
-    ({ kind, verdict }) => kind === 'rewrite' || verdict === 'note',
+    ({ kind, verdict }) =>
+      kind === 'rewrite' || kind === 'total' || verdict === 'note' || verdict === 'side',
   );
   if (!problem || !shape || !isPlain || paper.rewritings.length === 0) return null;
   const ledger = new LineLedger(problem, shape, paper);
@@ -55,7 +57,7 @@ export function traceOfLines(paper: JudgedPaper): Trace | null {
 /** How the numbers of a problem span its space; null for problems that are not laid out. */
 function shapeOf(problem: Problem): SpaceShape | null {
   const { kind, operands, base } = problem;
-  if (scriptOf(problem) !== 'figures' || kind === 'root') return null;
+  if (scriptOf(problem) === 'terms' || kind === 'root' || base !== 10) return null;
   const sizes = operands.map(numeralValue);
   if (sizes.some((size) => size.isZero || size.isNegative)) return null;
   const isProduct = kind === 'product';
@@ -65,6 +67,7 @@ function shapeOf(problem: Problem): SpaceShape | null {
     sizes: isShare ? [sizes[0]!] : sizes,
     isProduct,
     unit: isShare ? Exact.ONE.dividedBy(sizes[1]!) : Exact.ONE,
+    isFractions: scriptOf(problem) === 'fractions',
     signs: sizes.map((_, k) => (kind === 'difference' && k > 0 ? -1 : 1)),
     base,
   };
@@ -91,11 +94,16 @@ class LineLedger {
 
   written(): Trace | null {
     const [first] = this.paper.rewritings;
-    let live = this.start(flat(first!.from));
-    if (!live) return null;
+    const start = this.start(flat(first!.from));
+    if (!start) return null;
+    let live: readonly Live[] = start;
     const drafts: Draft[] = [];
     for (const step of this.paper.rewritings) {
-      const made = this.line(live, step);
+      const aside = this.asideOf(step);
+      if (aside === null) return null;
+      const made: Lived | null =
+        aside.length > 0 ? this.fromAside(live, step, aside) : this.line(live, step);
+      if (!made) return null;
       drafts.push(...made.drafts);
       live = made.live;
     }
@@ -136,6 +144,57 @@ class LineLedger {
       live = made.live;
     });
     return { drafts, live };
+  }
+
+  /** The side lines that go into a line, with the sign that each has in it; null where they give something else than what they make. */
+  private asideOf({ n, to }: LineStep): readonly Aside[] | null {
+    const made = this.paper.lines.filter((line) => line.kind === 'side' && line.joins === n);
+    const terms = flat(to);
+    const asides = made.map(({ n: own }): Aside | null => {
+      const sides = this.paper.statements.get(own);
+      const [only, ...more] = sides ? flat(sides[1]) : [];
+      if (!sides || !only || more.length > 0) return null;
+      const there = terms.find(({ node }) => node.value.equals(only.node.value));
+      const left = signed(flat(sides[0]), there?.minus);
+      return { n: own, left, right: signed([only], there?.minus) };
+    });
+    return asides.includes(null) ? null : (asides as readonly Aside[]);
+  }
+
+  /** The problem as what stands aside, each worked out on its line, and all of it put together. */
+  private fromAside(
+    live: readonly Live[],
+    { n, from, to, off }: LineStep,
+    asides: readonly Aside[],
+  ) {
+    const lefts = asides.flatMap(({ left }) => left);
+    const rights = asides.flatMap(({ right }) => right);
+    const isSame = off.isZero && valueOfTerms(lefts).equals(valueOfTerms(from));
+    const [first] = isSame ? explain(from, lefts, this.page).explained : [];
+    if (!first || live.some(({ owed }) => owed === null)) return null;
+    const drafts: Draft[] = [];
+    let now = live;
+    const go = (
+      stage: readonly Term[],
+      isBetween: boolean,
+      of: (made: readonly Term[]) => number,
+    ) => {
+      const made = this.stage(now, stage, n, isBetween);
+      const own = made.drafts.map((draft) => ({
+        ...draft,
+        n: of(draft.gives.map(({ term }) => term)),
+      }));
+      drafts.push(...own);
+      now = made.live;
+    };
+    const lineOf = (made: readonly Term[]) =>
+      asides.find(({ left, right }) => [...left, ...right].some((term) => made.includes(term)))
+        ?.n ?? n;
+    for (const between of first.between) go(flat(between), true, () => asides[0]!.n);
+    go(lefts, false, lineOf);
+    go(rights, false, lineOf);
+    go(flat(to), false, () => n);
+    return { drafts, live: now };
   }
 
   /** All that is there as the first of the new terms; the others hold nothing that is known. */
@@ -271,18 +330,31 @@ class LineLedger {
       if (once === 1n) numbers.push(...terms.ids().map((id) => terms.space.find(id)!));
       if (count !== once) more.set(key, { worth: entry.worth, count: count - once });
     }
-    const space = this.owedCell(scribe, this.firstKey()).terms.space;
+    const space = this.owedCell(scribe, '0.0').terms.space;
     return { terms: TermSet.from(space, numbers), beyond: more };
-  }
-
-  private firstKey(): string {
-    return this.problem.kind === 'quotient' ? '0.0' : '0.0';
   }
 
   private owedCell(scribe: Scribe, key: string): Entry {
     const parts = key.split('.').map(Number);
     return this.problem.kind === 'quotient' ? scribe.owes(parts[1]!) : scribe.owes(...parts);
   }
+}
+
+/** What a line does, and what is there after it. */
+interface Lived {
+  readonly drafts: readonly Draft[];
+  readonly live: readonly Live[];
+}
+
+/** A statement that stands aside, both sides with the sign that it goes into the total with. */
+interface Aside {
+  readonly n: number;
+  readonly left: readonly Term[];
+  readonly right: readonly Term[];
+}
+
+function signed(terms: readonly Term[], minus = false): readonly Term[] {
+  return minus ? terms.map((term) => ({ minus: !term.minus, node: term.node })) : terms;
 }
 
 /** The live terms in the order in which a line has them. */

@@ -37,7 +37,12 @@ export const OF_SUMS: readonly FalseRule[] = [
       const second = from.at(-1);
       if (aim.length !== 3 || !second || !isPlain(second.node) || !middle || !last) return [];
       const [due, used, again] = [second, middle, last].map((term) => termValue(term).rational);
-      if (!due?.isConstant || !used || !again || used.absolute().compare(due.absolute()) <= 0)
+      if (
+        !due?.isConstant ||
+        !used?.isConstant ||
+        !again ||
+        used.absolute().compare(due.absolute()) <= 0
+      )
         return [];
       const change = used.minus(due);
       return [

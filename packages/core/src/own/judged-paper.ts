@@ -1,0 +1,34 @@
+import type { Surd } from '../exact/surd.ts';
+import type { Asked } from './asked.ts';
+import type { JudgedLine } from './judged.ts';
+import type { Term } from './node.ts';
+
+/** A whole paper of someone's own working, judged. */
+export interface JudgedPaper {
+  readonly asked: Asked;
+  readonly lines: readonly JudgedLine[];
+  /** Whether the last rewriting, total or landing owes nothing more, whatever it is worth. */
+  readonly complete: boolean;
+  /** Whether it is worth the problem. */
+  readonly right: boolean;
+  /** Side lines that go into nothing. */
+  readonly unused: readonly number[];
+  readonly searched: { readonly nodes: number; readonly cut: boolean };
+  /** Every rewriting and total in its order, from the problem on. */
+  readonly rewritings: readonly LineStep[];
+  /** Both sides of every true statement aside, by its line. */
+  readonly statements: ReadonlyMap<
+    number,
+    readonly [left: readonly Term[], right: readonly Term[]]
+  >;
+}
+
+/** One rewriting of a paper: what it makes of the line before. */
+export interface LineStep {
+  readonly n: number;
+  readonly from: readonly Term[];
+  readonly to: readonly Term[];
+  /** The lines that would stand between. */
+  readonly between: readonly (readonly Term[])[];
+  readonly off: Surd;
+}
