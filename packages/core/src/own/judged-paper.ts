@@ -1,3 +1,4 @@
+import type { Exact } from '../exact/exact.ts';
 import type { Surd } from '../exact/surd.ts';
 import type { Asked } from './asked.ts';
 import type { JudgedLine } from './judged.ts';
@@ -16,6 +17,10 @@ export interface JudgedPaper {
   readonly searched: { readonly nodes: number; readonly cut: boolean };
   /** Every rewriting and total in its order, from the problem on. */
   readonly rewritings: readonly LineStep[];
+  /** Lines of true jumps from one number of the problem to the other. */
+  readonly hops: readonly HopLine[];
+  /** The terms of the problem. */
+  readonly problem: readonly Term[];
   /** Both sides of every true statement aside, by its line. */
   readonly statements: ReadonlyMap<
     number,
@@ -31,4 +36,10 @@ export interface LineStep {
   /** The lines that would stand between. */
   readonly between: readonly (readonly Term[])[];
   readonly off: Surd;
+}
+
+/** Jumps of one line, in their order. */
+export interface HopLine {
+  readonly n: number;
+  readonly hops: readonly { readonly from: Exact; readonly to: Exact }[];
 }

@@ -2,7 +2,7 @@ import { Surd } from '../exact/surd.ts';
 import type { Asked } from './asked.ts';
 import { isRightEnd, owesNothing, type End } from './ends.ts';
 import { worst, type JudgedLine, type JudgedSign, type LineKind, type Verdict } from './judged.ts';
-import type { JudgedPaper, LineStep } from './judged-paper.ts';
+import type { HopLine, JudgedPaper, LineStep } from './judged-paper.ts';
 import { move, type Page } from './move.ts';
 import { isPlain } from './moves/working.ts';
 import { flat, termKey, termsOf, type Term } from './node.ts';
@@ -12,7 +12,7 @@ import { isRight, judgeRewriting, named, NO_MISTAKE, type Rewriting } from './re
 import { firstPartWorth } from './run-on.ts';
 import { addedBy, joined, sideLineOf, type SideLine } from './side-lines.ts';
 import { foundPart, mistakesOf, restToldOf, saidOf } from './told.ts';
-import { findsPart, hasBox, judgeHops, judgePairs, judgeStatement } from './statements.ts';
+import { findsPart, hasBox, judgeHops, judgePairs, judgeStatement, spansOf } from './statements.ts';
 
 /** Judges lines in their order. The same lines give the same verdicts: bounds are in nodes. */
 export function judgeLines(asked: Asked, lines: readonly string[]): JudgedPaper {
@@ -65,6 +65,7 @@ class Paper {
   private nodes = 0;
   private cut = false;
   private readonly rewritten: LineStep[] = [];
+  private readonly hopLines: HopLine[] = [];
   private readonly asideTerms = new Map<number, readonly [readonly Term[], readonly Term[]]>();
 
   constructor(private readonly asked: Asked) {
@@ -95,6 +96,8 @@ class Paper {
       unused: idle.map(({ n }) => n),
       searched: { nodes: this.nodes, cut: this.cut },
       rewritings: this.rewritten,
+      hops: this.hopLines,
+      problem: this.problem.terms,
       statements: this.asideTerms,
     };
   }
@@ -339,6 +342,7 @@ class Paper {
     const { landing } = hops.at(-1)!;
     this.statement = { n, terms: isBetween ? [] : landing.terms, value, rest: null };
     const isFound = isBetween || value.equals(this.asked.value);
+    if (isBetween && off.isZero) this.hopLines.push({ n, hops: spansOf(start, hops) });
     if (isFound) this.end = this.statement;
     return {
       kind: 'hops',

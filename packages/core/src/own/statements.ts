@@ -1,3 +1,4 @@
+import type { Exact } from '../exact/exact.ts';
 import type { Surd } from '../exact/surd.ts';
 import type { Expression } from '../problem/expression.ts';
 import type { Asked } from './asked.ts';
@@ -106,4 +107,15 @@ export function judgePairs(
     isFound ||= off === null && isAnswer && isEnd;
   }
   return { off, isFound };
+}
+
+/** From where to where each jump goes. */
+export function spansOf(
+  start: Side,
+  hops: readonly Hop[],
+): readonly { readonly from: Exact; readonly to: Exact }[] {
+  return hops.map(({ landing }, k) => ({
+    from: (hops[k - 1]?.landing ?? start).value.rational!,
+    to: landing.value.rational!,
+  }));
 }

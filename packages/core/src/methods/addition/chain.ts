@@ -123,7 +123,7 @@ export function workChain(
     total = made.total;
   });
   if (chain.length === 0) current = keepAlone(scribe, current, total);
-  return scribe.close([current as Mark], phrase('chain.answer', {}));
+  return scribe.close([current], phrase('chain.answer', {}));
 }
 
 function keepAlone(scribe: Scribe, current: Entry, total: Exact): Mark {

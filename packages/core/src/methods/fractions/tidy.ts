@@ -112,7 +112,7 @@ function closed(
   const takes = whole ? [whole.entry, entry] : [entry];
   const worth = Exact.sum(takes.map((one) => one.worth));
   if (!asMixed && !whole && frac.top !== 0n) {
-    return scribe.close([entry as Mark], name);
+    return scribe.close([entry], name);
   }
   const minus = frac.top < 0n ? -1n : 1n;
   const rest: Frac = { top: frac.top - minus * wholes * frac.bottom, bottom: frac.bottom };

@@ -149,6 +149,22 @@ it('takes side lines as what the problem falls into, each worked out on its own 
   expect(four.steps.map(({ phase }) => phase.of)).toEqual([1, 1, 2, 3, 4, 5]);
 });
 
+it('takes jumps as pieces of the larger number, and lets the smaller one go on both sides', () => {
+  expect(held('642 − 387', '387 +13→ 400 +242→ 642', '= 255')).toEqual({
+    '13': '0.1',
+    '242': '0.0',
+    '255': '0.0 0.1',
+  });
+  const aside = traceOf('642 − 387', '387 + 13 = 400', '400 + 242 = 642', '13 + 242 = 255')!;
+  expect(audit(aside)).toEqual([]);
+  expect(aside.steps.map(({ phase, law }) => [phase.of, law])).toEqual([
+    [1, 'evaluate'],
+    [2, 'evaluate'],
+    [2, 'inverse'],
+    [3, 'evaluate'],
+  ]);
+});
+
 it('follows fractions along their line', () => {
   expect(held('5 1/6 − 2 5/6', '= 5 2/6 − 3', '= 2 2/6', '= 2 1/3')).toMatchObject({
     '5 2/6': '0.0 b-1.0',
@@ -158,7 +174,7 @@ it('follows fractions along their line', () => {
 });
 
 it('is not told where a line has no place in it yet, or its problem no space that is laid out', () => {
-  expect(traceOf('642 − 387', '387 +13→ 400 +242→ 642')).toBeNull();
+  expect(traceOf('642 − 387', '387 +13→ 410 +232→ 642')).toBeNull();
   expect(traceOf('(x+4)(3x−2)', '= 3x^2 + 10x − 8')).toBeNull();
   expect(traceOf('7 − 3 + 2', '= 6')).toBeNull();
 });

@@ -1,0 +1,304 @@
+import type { Law } from '../../account/account.ts';
+import { Exact } from '../../exact/exact.ts';
+import type { Problem } from '../../problem/problem.ts';
+import type { Move, Page } from '../move.ts';
+import { flat, numberOf, termKey, termValue, valueOfTerms, type Term } from '../node.ts';
+import type { HopLine, JudgedPaper, LineStep } from '../judged-paper.ts';
+import { groupedWays, groupSteps, withoutCommonTerms } from '../recognise.ts';
+import { explain } from '../search.ts';
+import { follow, type Amounted, type Following } from './follow.ts';
+import { type SpaceShape } from './grid.ts';
+import { span, type Piece, type Span } from './held.ts';
+
+/** One step of the ledger before its cells are known: what goes and what comes. */
+export interface Draft {
+  readonly n: number;
+  readonly law: Law;
+  readonly move: Move | null;
+  readonly takes: readonly Live[];
+  readonly gives: readonly Live[];
+  /** Whether it stands in a line between, which is not written. */
+  readonly isBetween: boolean;
+}
+
+/** A number of the problem as it is owed, or what lies between two points of its line. */
+export interface Owed {
+  readonly operand: number;
+  readonly between: Span | null;
+}
+
+/** A term that is there, with what it holds; from the start what is owed. */
+export interface Live extends Amounted {
+  /** Which number of the problem it is from the start; null for what was written. */
+  readonly owed: Owed | 'all' | null;
+}
+
+/** What lines do, one after the other, before anything is written. */
+export class LineLedger {
+  private lines = 0;
+  private readonly page: Page;
+  private readonly following: Following;
+
+  constructor(
+    private readonly problem: Problem,
+    private readonly shape: SpaceShape,
+    private readonly paper: JudgedPaper,
+  ) {
+    const numbers = new Set<string>();
+    this.page = { base: problem.base, numbers };
+    this.following = {
+      kind: problem.kind as Following['kind'],
+      base: problem.base,
+      nextLine: () => -++this.lines,
+    };
+  }
+
+  drafted(): Lived | null {
+    const start = this.start(flat(this.paper.problem));
+    if (!start) return null;
+    let live: readonly Live[] = start;
+    const drafts: Draft[] = [];
+    for (const step of this.steps()) {
+      const made = 'hops' in step ? this.hops(live, step) : this.step(live, step);
+      if (!made) return null;
+      drafts.push(...made.drafts);
+      live = made.live;
+    }
+    return { drafts, live };
+  }
+
+  /** Rewritings and jumps in the order of their lines. */
+  private steps(): readonly (LineStep | HopLine)[] {
+    return [...this.paper.rewritings, ...this.paper.hops].sort((a, b) => a.n - b.n);
+  }
+
+  private step(live: readonly Live[], step: LineStep): Lived | null {
+    const isFirst = live.every(({ owed }) => owed !== null);
+    const aside = isFirst ? this.asideOf(step) : [];
+    if (aside === null) return null;
+    return aside.length > 0 ? this.fromAside(live, step, aside) : this.line(live, step);
+  }
+
+  /**
+   * Jumps from one number of a difference to the other: each is a piece of the larger one's line, and the smaller one
+   * is let go on both sides.
+   */
+  private hops(live: readonly Live[], { n, hops }: HopLine): Lived | null {
+    const [a, b] = live;
+    const isWhole = a?.owed !== null && b?.owed !== null && live.length === 2;
+    if (this.problem.kind !== 'difference' || !a || !b || !isWhole) return null;
+    const [x, y] = this.shape.sizes;
+    const [operand, high, low] = x!.compare(y!) > 0 ? [0, x!, y!] : [1, y!, x!];
+    const pieceAt = (at: Span): Piece => ({
+      line: operand,
+      at: [at],
+      axes: [0],
+      own: null,
+      count: 1n,
+    });
+    const lands = [low, ...hops.map(({ to }) => to), ...hops.map(({ from }) => from), high];
+    if (lands.some((at) => at.compare(low) < 0 || at.compare(high) > 0)) return null;
+    const drafts: Draft[] = [];
+    const marks: Live[] = [];
+    for (const { from, to } of hops) {
+      const at = from.compare(to) < 0 ? span(from, to) : span(to, from);
+      const size = { minus: operand === 1, node: numberOf(at.to.minus(at.from), this.shape.base) };
+      const owed: Live = { term: size, held: [pieceAt(at)], owed: { operand, between: at } };
+      const mark: Live = {
+        term: size,
+        held: [{ ...pieceAt(at), own: [span(Exact.ZERO, at.to.minus(at.from))] }],
+        owed: null,
+      };
+      drafts.push({
+        n,
+        law: 'evaluate',
+        move: null,
+        takes: [owed],
+        gives: [mark],
+        isBetween: false,
+      });
+      marks.push(mark);
+    }
+    const under = span(Exact.ZERO, low);
+    const rest: Live = { term: a.term, held: [pieceAt(under)], owed: { operand, between: under } };
+    const other = operand === 0 ? b : a;
+    drafts.push({
+      n,
+      law: 'inverse',
+      move: null,
+      takes: [rest, other],
+      gives: [],
+      isBetween: false,
+    });
+    return { drafts, live: marks };
+  }
+
+  /** The terms of the problem with what they hold; null where its numbers are written as no number or bracket. */
+  private start(terms: readonly Term[]): readonly Live[] | null {
+    const { sizes, isProduct } = this.shape;
+    if (isProduct || this.problem.kind === 'quotient') {
+      if (terms.length !== 1) return null;
+      const at = sizes.map((size) => span(Exact.ZERO, size));
+      const piece: Piece = { line: 0, at, axes: at.map((_, k) => k), own: at, count: 1n };
+      return [{ term: terms[0]!, held: [piece], owed: 'all' }];
+    }
+    if (terms.length !== sizes.length) return null;
+    return terms.map((term, line): Live => {
+      const at = [span(Exact.ZERO, sizes[line]!)];
+      return {
+        term,
+        held: [{ line, at, axes: [0], own: at, count: 1n }],
+        owed: { operand: line, between: null },
+      };
+    });
+  }
+
+  /** A typed line, with the lines between that a leap passes over. */
+  private line(from: readonly Live[], { n, to, between, off }: LineStep) {
+    const drafts: Draft[] = [];
+    let live = from;
+    if (!off.isZero) {
+      const gives = this.whole(live, flat(to));
+      return {
+        drafts: [{ n, law: 'unnamed' as const, move: null, takes: live, gives, isBetween: false }],
+        live: gives,
+      };
+    }
+    const stages = [...between, to];
+    stages.forEach((stage, k) => {
+      const made = this.stage(live, flat(stage), n, k < stages.length - 1);
+      drafts.push(...made.drafts);
+      live = made.live;
+    });
+    return { drafts, live };
+  }
+
+  /** The side lines that go into a line, with the sign that each has in it; null where they give something else than what they make. */
+  private asideOf({ n, to }: LineStep): readonly Aside[] | null {
+    const made = this.paper.lines.filter((line) => line.kind === 'side' && line.joins === n);
+    const terms = flat(to);
+    const asides = made.map(({ n: own }): Aside | null => {
+      const sides = this.paper.statements.get(own);
+      const [only, ...more] = sides ? flat(sides[1]) : [];
+      if (!sides || !only || more.length > 0) return null;
+      const there = terms.find(({ node }) => node.value.equals(only.node.value));
+      const left = signed(flat(sides[0]), there?.minus);
+      return { n: own, left, right: signed([only], there?.minus) };
+    });
+    return asides.includes(null) ? null : (asides as readonly Aside[]);
+  }
+
+  /** The problem as what stands aside, each worked out on its line, and all of it put together. */
+  private fromAside(
+    live: readonly Live[],
+    { n, from, to, off }: LineStep,
+    asides: readonly Aside[],
+  ) {
+    const lefts = asides.flatMap(({ left }) => left);
+    const rights = asides.flatMap(({ right }) => right);
+    const isSame = off.isZero && valueOfTerms(lefts).equals(valueOfTerms(from));
+    if (live.some(({ owed }) => owed === null)) return null;
+    const [first] = isSame ? explain(from, lefts, this.page).explained : [];
+    if (!first) return off.isZero ? this.fromHops(live, asides, { n, to }) : null;
+    const drafts: Draft[] = [];
+    let now = live;
+    const go = (
+      stage: readonly Term[],
+      isBetween: boolean,
+      of: (made: readonly Term[]) => number,
+    ) => {
+      const made = this.stage(now, stage, n, isBetween);
+      const own = made.drafts.map((draft) => ({
+        ...draft,
+        n: of(draft.gives.map(({ term }) => term)),
+      }));
+      drafts.push(...own);
+      now = made.live;
+    };
+    const lineOf = (made: readonly Term[]) =>
+      asides.find(({ left, right }) => [...left, ...right].some((term) => made.includes(term)))
+        ?.n ?? n;
+    for (const between of first.between) go(flat(between), true, () => asides[0]!.n);
+    go(lefts, false, lineOf);
+    go(rights, false, lineOf);
+    go(flat(to), false, () => n);
+    return { drafts, live: now };
+  }
+
+  /** Statements that go on from each other as jumps, each on its line, and what they make put together. */
+  private fromHops(
+    live: readonly Live[],
+    asides: readonly Aside[],
+    { n, to }: Pick<LineStep, 'n' | 'to'>,
+  ): Lived | null {
+    const hops = asides.map(({ left, right }) => ({
+      from: termValue(left[0]!).rational!,
+      to: termValue(right[0]!).rational!,
+    }));
+    const goesOn = hops.every(({ from }, k) => k === 0 || from.equals(hops[k - 1]!.to));
+    const made = goesOn ? this.hops(live, { n, hops }) : null;
+    if (!made) return null;
+    const drafts = made.drafts.map((draft, k) => ({
+      ...draft,
+      n: asides[k]?.n ?? asides.at(-1)!.n,
+    }));
+    const end = this.stage(made.live, flat(to), n, false);
+    return { drafts: [...drafts, ...end.drafts], live: end.live };
+  }
+
+  /** All that is there as the first of the new terms; the others hold nothing that is known. */
+  private whole(live: readonly Live[], terms: readonly Term[]): readonly Live[] {
+    const all = live.flatMap(({ held }) => held.map((piece) => ({ ...piece, own: null })));
+    return terms.map((term, k) => ({ term, held: k === 0 ? all : [], owed: null }));
+  }
+
+  private stage(live: readonly Live[], to: readonly Term[], n: number, isBetween: boolean) {
+    const old = live.map(({ term }) => term);
+    const [from, made] = withoutCommonTerms(old, to);
+    const ways = groupedWays(old, to);
+    const explained = (way: (typeof ways)[number]) =>
+      way.every(([a, b]) => groupSteps(a, b, this.page).length > 0);
+    const way = ways.find(explained) ?? [[from, made] as const];
+    const drafts = way.map(([a, b]): Draft => {
+      const takes = a.map((term) => live.find((own) => own.term === term)!);
+      const [found] = groupSteps(a, b, this.page);
+      const move = found?.[0] ?? null;
+      const helds = follow(takes, b, move, this.following);
+      const gives = b.map((term, k): Live => ({ term, held: helds[k]!, owed: null }));
+      return { n, law: move?.law ?? 'unnamed', move, takes, gives, isBetween };
+    });
+    const taken = new Set(drafts.flatMap(({ takes }) => takes));
+    const kept = live.filter((own) => !taken.has(own));
+    const gives = drafts.flatMap((draft) => draft.gives);
+    return {
+      drafts: drafts.filter(({ takes, gives: own }) => takes.length + own.length > 0),
+      live: inOrder(to, [...kept, ...gives]),
+    };
+  }
+}
+
+/** What a line does, and what is there after it. */
+export interface Lived {
+  readonly drafts: readonly Draft[];
+  readonly live: readonly Live[];
+}
+
+/** A statement that stands aside, both sides with the sign that it goes into the total with. */
+interface Aside {
+  readonly n: number;
+  readonly left: readonly Term[];
+  readonly right: readonly Term[];
+}
+
+function signed(terms: readonly Term[], minus = false): readonly Term[] {
+  return minus ? terms.map((term) => ({ minus: !term.minus, node: term.node })) : terms;
+}
+
+/** The live terms in the order in which a line has them. */
+function inOrder(line: readonly Term[], live: readonly Live[]): readonly Live[] {
+  const rest = [...live];
+  return line.flatMap((term) => {
+    const at = rest.findIndex((own) => own.term === term || termKey(own.term) === termKey(term));
+    return at < 0 ? [] : rest.splice(at, 1);
+  });
+}
