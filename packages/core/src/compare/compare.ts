@@ -73,7 +73,7 @@ export function compare(problem: Problem, choices: readonly Choice[]): Compariso
     traces.map((trace, k) => ({
       method: choices[k]!.method,
       trace,
-      leaks: choices[k]!.slips ? leaksOf(trace) : [],
+      leaks: trace.balanced ? [] : leaksOf(trace),
     })),
   );
 }

@@ -1,3 +1,4 @@
+import { OWN_LINES } from '../laws/replay.ts';
 import type { Entry, EntryId, Mark, Step } from '../account/account.ts';
 import { samePhase } from '../account/phase.ts';
 import type { TermSpace } from '../account/terms.ts';
@@ -236,7 +237,10 @@ function givenItems(
   ) {
     return [{ ids: [gives[0]!.id], expression: stays.expression }];
   }
-  if (step.law === 'evaluate' && gives.length > 0) return [itemOf(gives, lane, taken)];
+  const isApart = lane.trace.method === OWN_LINES && gives.length > 1;
+  if (step.law === 'evaluate' && gives.length > 0 && !isApart) {
+    return [itemOf(gives, lane, taken)];
+  }
   const made = gives.map((mark) => itemOf([mark], lane, taken));
   return step.law === 'place-value' ? byPlaces(made, taken, lane) : made;
 }

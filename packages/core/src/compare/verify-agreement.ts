@@ -15,6 +15,7 @@ import {
   type LawFrame,
 } from '../laws/law.ts';
 import { denominatorOf } from '../laws/numbers.ts';
+import { OWN_LINES } from '../laws/replay.ts';
 import { checkLaw } from '../laws/table.ts';
 import type { Agreement } from './agreement-shape.ts';
 import type { MethodAgreement, Move } from './expressions.ts';
@@ -246,7 +247,7 @@ function opens({ leaves }: Line, { worths }: Frame): boolean {
 
 /** Every line after the first follows from the one before by the law that it names. */
 function stepsFault(
-  { moves, brief }: MethodAgreement,
+  { method, moves, brief }: MethodAgreement,
   lines: readonly Line[],
   frame: Frame,
 ): Fault | null {
@@ -256,7 +257,8 @@ function stepsFault(
     const [before, after] = [lines[move - 1]!, lines[move]!];
     const isLast = move === moves.length - 1;
     const said = by === undefined ? null : amountOrNull(by);
-    const laws = { ...frame.laws, spent: isLast ? spent : NOTHING, by: said };
+    const isOwn = method === OWN_LINES;
+    const laws = { ...frame.laws, isOwn, spent: isLast ? spent : NOTHING, by: said };
     if (frame.isNumbered && NAMES_ITS_SIZE.has(law) && frame.laws.script === 'figures' && !said) {
       return { move, fault: `the line does not say by how much (${law})` };
     }
