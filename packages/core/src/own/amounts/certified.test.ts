@@ -73,5 +73,5 @@ it('is certified as far as the line that is wrong, which leaks', () => {
   const { comparison, verdict } = certified('642 − 387', lines);
   expect(verdict).toEqual({ ok: true });
   const [leak, ...more] = comparison.lanes.at(-1)!.leaks;
-  expect([leak!.step, `${leak!.amount}`, more.length]).toEqual([2, '-26', 0]);
+  expect([leak!.step, `${leak!.amount}`, more.length]).toEqual([3, '-26', 0]);
 });

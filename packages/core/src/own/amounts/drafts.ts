@@ -1,4 +1,4 @@
-import type { Law } from '../../account/account.ts';
+import type { Hop, Law } from '../../account/account.ts';
 import { Exact } from '../../exact/exact.ts';
 import type { Problem } from '../../problem/problem.ts';
 import type { Move, Page } from '../move.ts';
@@ -31,7 +31,16 @@ export interface Owed {
 export interface Live extends Amounted {
   /** Which number of the problem it is from the start; null for what was written. */
   readonly owed: Owed | 'all' | null;
+  /** Its number in its line, from 0; behind an equals sign inside the line from {@link BEHIND} on. */
+  readonly column: number;
+  /** The line that it stands on, where that is not the one of its step. */
+  readonly row?: number;
+  /** For a jump, where it starts and where it lands. */
+  readonly hop?: Hop;
 }
+
+/** Where the right side of a statement begins. */
+export const BEHIND = 100;
 
 /** What lines do, one after the other, before anything is written. */
 export class LineLedger {
@@ -100,14 +109,21 @@ export class LineLedger {
     if (lands.some((at) => at.compare(low) < 0 || at.compare(high) > 0)) return null;
     const drafts: Draft[] = [];
     const marks: Live[] = [];
-    for (const { from, to } of hops) {
+    for (const [column, { from, to }] of hops.entries()) {
       const at = from.compare(to) < 0 ? span(from, to) : span(to, from);
       const size = { minus: operand === 1, node: numberOf(at.to.minus(at.from), this.shape.base) };
-      const owed: Live = { term: size, held: [pieceAt(at)], owed: { operand, between: at } };
+      const owed: Live = {
+        term: size,
+        held: [pieceAt(at)],
+        owed: { operand, between: at },
+        column,
+      };
       const mark: Live = {
         term: size,
         held: [{ ...pieceAt(at), own: [span(Exact.ZERO, at.to.minus(at.from))] }],
         owed: null,
+        column,
+        hop: { from, to },
       };
       drafts.push({
         n,
@@ -119,18 +135,20 @@ export class LineLedger {
       });
       marks.push(mark);
     }
-    const under = span(Exact.ZERO, low);
-    const rest: Live = { term: a.term, held: [pieceAt(under)], owed: { operand, between: under } };
-    const other = operand === 0 ? b : a;
-    drafts.push({
-      n,
-      law: 'inverse',
-      move: null,
-      takes: [rest, other],
-      gives: [],
-      isBetween: false,
-    });
+    drafts.push(this.letGo(n, live, operand, pieceAt(span(Exact.ZERO, low))));
     return { drafts, live: marks };
+  }
+
+  /** What both numbers of a difference have in common comes to nothing. */
+  private letGo(n: number, live: readonly Live[], operand: number, under: Piece): Draft {
+    const rest: Live = {
+      term: live[operand]!.term,
+      held: [under],
+      owed: { operand, between: under.at[0]! },
+      column: 0,
+    };
+    const takes = [rest, live[1 - operand]!];
+    return { n, law: 'inverse', move: null, takes, gives: [], isBetween: false };
   }
 
   /** The terms of the problem with what they hold; null where its numbers are written as no number or bracket. */
@@ -140,7 +158,7 @@ export class LineLedger {
       if (terms.length !== 1) return null;
       const at = sizes.map((size) => span(Exact.ZERO, size));
       const piece: Piece = { line: 0, at, axes: at.map((_, k) => k), own: at, count: 1n };
-      return [{ term: terms[0]!, held: [piece], owed: 'all' }];
+      return [{ term: terms[0]!, held: [piece], owed: 'all', column: 0 }];
     }
     if (terms.length !== sizes.length) return null;
     return terms.map((term, line): Live => {
@@ -149,6 +167,7 @@ export class LineLedger {
         term,
         held: [{ line, at, axes: [0], own: at, count: 1n }],
         owed: { operand: line, between: null },
+        column: line,
       };
     });
   }
@@ -166,7 +185,10 @@ export class LineLedger {
     }
     const stages = [...between, to];
     stages.forEach((stage, k) => {
-      const made = this.stage(live, flat(stage), n, k < stages.length - 1);
+      const isLast = k === stages.length - 1;
+      const made = isLast
+        ? this.typed(live, flat(stage), n)
+        : this.stage(live, flat(stage), n, true);
       drafts.push(...made.drafts);
       live = made.live;
     });
@@ -206,8 +228,9 @@ export class LineLedger {
       stage: readonly Term[],
       isBetween: boolean,
       of: (made: readonly Term[]) => number,
+      behind = 0,
     ) => {
-      const made = this.stage(now, stage, n, isBetween);
+      const made = this.stage(now, stage, n, isBetween, behind, (term) => of([term]));
       const own = made.drafts.map((draft) => ({
         ...draft,
         n: of(draft.gives.map(({ term }) => term)),
@@ -220,9 +243,9 @@ export class LineLedger {
         ?.n ?? n;
     for (const between of first.between) go(flat(between), true, () => asides[0]!.n);
     go(lefts, false, lineOf);
-    go(rights, false, lineOf);
-    go(flat(to), false, () => n);
-    return { drafts, live: now };
+    go(rights, false, lineOf, BEHIND);
+    const end = this.typed(now, flat(to), n);
+    return { drafts: [...drafts, ...end.drafts], live: end.live };
   }
 
   /** Statements that go on from each other as jumps, each on its line, and what they make put together. */
@@ -242,17 +265,24 @@ export class LineLedger {
       ...draft,
       n: asides[k]?.n ?? asides.at(-1)!.n,
     }));
-    const end = this.stage(made.live, flat(to), n, false);
+    const end = this.typed(made.live, flat(to), n);
     return { drafts: [...drafts, ...end.drafts], live: end.live };
   }
 
   /** All that is there as the first of the new terms; the others hold nothing that is known. */
   private whole(live: readonly Live[], terms: readonly Term[]): readonly Live[] {
     const all = live.flatMap(({ held }) => held.map((piece) => ({ ...piece, own: null })));
-    return terms.map((term, k) => ({ term, held: k === 0 ? all : [], owed: null }));
+    return terms.map((term, k) => ({ term, held: k === 0 ? all : [], owed: null, column: k }));
   }
 
-  private stage(live: readonly Live[], to: readonly Term[], n: number, isBetween: boolean) {
+  private stage(
+    live: readonly Live[],
+    to: readonly Term[],
+    n: number,
+    isBetween: boolean,
+    behind = 0,
+    rowOf?: (term: Term) => number,
+  ) {
     const old = live.map(({ term }) => term);
     const [from, made] = withoutCommonTerms(old, to);
     const ways = groupedWays(old, to);
@@ -264,7 +294,13 @@ export class LineLedger {
       const [found] = groupSteps(a, b, this.page);
       const move = found?.[0] ?? null;
       const helds = follow(takes, b, move, this.following);
-      const gives = b.map((term, k): Live => ({ term, held: helds[k]!, owed: null }));
+      const gives = b.map((term, k): Live => ({
+        term,
+        held: helds[k]!,
+        owed: null,
+        column: behind + to.indexOf(term),
+        ...(rowOf ? { row: rowOf(term) } : {}),
+      }));
       return { n, law: move?.law ?? 'unnamed', move, takes, gives, isBetween };
     });
     const taken = new Set(drafts.flatMap(({ takes }) => takes));
@@ -274,6 +310,30 @@ export class LineLedger {
       drafts: drafts.filter(({ takes, gives: own }) => takes.length + own.length > 0),
       live: inOrder(to, [...kept, ...gives]),
     };
+  }
+
+  /** A typed line: what changes in it, and what stays and is written again. */
+  private typed(live: readonly Live[], to: readonly Term[], n: number): Lived {
+    const made = this.stage(live, to, n, false);
+    const written = new Set(made.drafts.flatMap(({ gives }) => gives));
+    const kept = made.live.filter((own) => !written.has(own));
+    if (kept.length === 0) return made;
+    const copies = kept.map((own): Live => ({
+      term: own.term,
+      held: own.held,
+      owed: null,
+      column: made.live.indexOf(own),
+    }));
+    const again: Draft = {
+      n,
+      law: 'reorder',
+      move: null,
+      takes: kept,
+      gives: copies,
+      isBetween: false,
+    };
+    const now = made.live.map((own) => (kept.includes(own) ? copies[kept.indexOf(own)]! : own));
+    return { drafts: [...made.drafts, again], live: now };
   }
 }
 

@@ -136,7 +136,7 @@ it('balances and audits on ways that random numbers invite', () => {
 it('takes side lines as what the problem falls into, each worked out on its own line', () => {
   const trace = traceOf('46 × 58', '46 × 60 = 2760', '46 × 2 = 92', '2760 − 92', '= 2668')!;
   expect(audit(trace)).toEqual([]);
-  expect(trace.steps.map(({ phase }) => phase.of)).toEqual([1, 1, 2, 4]);
+  expect(trace.steps.map(({ phase }) => phase.of)).toEqual([1, 1, 2, 3, 4]);
   const four = traceOf(
     '46 × 58',
     '40 × 50 = 2000',
@@ -161,6 +161,8 @@ it('takes jumps as pieces of the larger number, and lets the smaller one go on b
     [1, 'evaluate'],
     [2, 'evaluate'],
     [2, 'inverse'],
+    // The hops are written again before they are put together.
+    [3, 'reorder'],
     [3, 'evaluate'],
   ]);
 });

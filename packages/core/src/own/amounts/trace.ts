@@ -1,11 +1,11 @@
-import type { Entry, Mark, Trace } from '../../account/account.ts';
+import type { Entry, Mark, Spot, Trace } from '../../account/account.ts';
 import type { BeyondCell } from '../../account/beyond.ts';
 import type { Writing } from '../../account/drafts.ts';
 import { Scribe } from '../../account/scribe.ts';
 import { PieceSpace } from '../../account/spaces.ts';
 import { TermSet } from '../../account/terms.ts';
 import { Exact } from '../../exact/exact.ts';
-import { numeralValue } from '../../exact/numeral.ts';
+import { numeralText, numeralValue } from '../../exact/numeral.ts';
 import { OWN_LINES } from '../../laws/replay.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { scriptOf } from '../../problem/script.ts';
@@ -84,10 +84,15 @@ class LineWriter {
         .filter(({ operand, at }) => isOf(live.owed, operand, at))
         .map(({ entry }) => entry);
     };
-    let column = 0;
+    let passed = 0;
+    this.give(scribe);
     for (const { n, law, move, takes, gives, isBetween } of drafts) {
       const writes = gives.map((live): Writing =>
-        this.writing(live, grid, scribe, [n, column++], isBetween),
+        this.writing(live, grid, scribe, {
+          area: isBetween ? 'between' : 'lines',
+          row: live.row ?? n,
+          column: isBetween ? passed++ : live.column,
+        }),
       );
       const written = scribe.step({
         law,
@@ -103,6 +108,28 @@ class LineWriter {
       gives.forEach((live, k) => marks.set(live, written[k]!));
     }
     return scribe.close(end.flatMap(entriesOf), ownPhrase('own.answer', {}));
+  }
+
+  /** The numbers of the question stand over the lines. */
+  private give(scribe: Scribe): void {
+    this.problem.operands.forEach((operand, column) => {
+      const spot: Spot = { area: 'question', row: 0, column };
+      if (!this.space) scribe.giveWhole(column, spot);
+      else {
+        const text = numeralText(operand);
+        scribe.giveFigure({
+          text,
+          glyph: text,
+          worth: numeralValue(operand),
+          terms: TermSet.run(this.space, 0, this.space.size),
+          role: 'operand part',
+          spot,
+          operand: column,
+          place: undefined,
+          owed: null,
+        });
+      }
+    });
   }
 
   /** Opens the account, cut as finely as the lines need it. */
@@ -139,13 +166,7 @@ class LineWriter {
     });
   }
 
-  private writing(
-    { term, held }: Live,
-    grid: Grid,
-    scribe: Scribe,
-    [row, column]: readonly [number, number],
-    isBetween: boolean,
-  ): Writing {
+  private writing({ term, held, hop }: Live, grid: Grid, scribe: Scribe, spot: Spot): Writing {
     const text = termsText([term]);
     const { terms, beyond } = this.cells(held, grid, scribe);
     return {
@@ -155,10 +176,11 @@ class LineWriter {
       glyph: text,
       text,
       worth: termValue(term).rational!,
-      spot: { area: isBetween ? 'between' : 'lines', row, column },
-      medium: isBetween ? 'head' : 'paper',
+      spot,
+      medium: spot.area === 'between' ? 'head' : 'paper',
       terms,
       beyond,
+      ...(hop ? { hop } : {}),
     };
   }
 
