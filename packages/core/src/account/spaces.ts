@@ -205,8 +205,8 @@ export class PieceSpace extends TermSpace {
 }
 
 /** Every way to take one of each list, the first list running fastest. */
-export function choices(lists: readonly (readonly number[])[]): readonly (readonly number[])[] {
-  return lists.reduceRight<readonly (readonly number[])[]>(
+export function choices<T>(lists: readonly (readonly T[])[]): readonly (readonly T[])[] {
+  return lists.reduceRight<readonly (readonly T[])[]>(
     (rest, list) => rest.flatMap((tail) => list.map((head) => [head, ...tail])),
     [[]],
   );

@@ -140,6 +140,16 @@ export function termKey({ minus, node }: Term): string {
   return `${minus ? '-' : '+'}${node.key}`;
 }
 
+/** What two lines have in common that are the same but for order and brackets that change nothing. */
+export function lineKey(terms: readonly Term[]): string {
+  return flat(terms).map(termKey).sort().join(' ');
+}
+
+/** The same terms, each with the other sign. */
+export function turned(terms: readonly Term[]): readonly Term[] {
+  return terms.map(({ minus, node }) => ({ minus: !minus, node }));
+}
+
 /** The same terms without brackets that stand behind a plus. */
 export function flat(terms: readonly Term[]): readonly Term[] {
   return terms.flatMap((term) =>

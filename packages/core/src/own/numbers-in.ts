@@ -1,24 +1,27 @@
-import type { Node, Term } from './node.ts';
+import type { FractionNode, MixedNode, Node, NumberNode, Term } from './node.ts';
 
-/** The worths of all numbers that stand in a line. */
-export function numbersIn(terms: readonly Term[]): readonly string[] {
-  const inNode = (node: Node): readonly string[] => {
-    switch (node.kind) {
-      case 'number':
-      case 'fraction':
-      case 'mixed':
-        return [node.value.toString()];
-      case 'sum':
-        return node.terms.flatMap((term) => inNode(term.node));
-      case 'product':
-        return node.factors.flatMap((factor) => inNode(factor.node));
-      case 'power':
-      case 'root':
-      case 'opposite':
-        return inNode(node.of);
-      case 'letter':
-        return [];
-    }
-  };
+/** All numbers that stand in a line: whole, with a point, fractions and mixed numbers. */
+export function numbersIn(
+  terms: readonly Term[],
+): readonly (NumberNode | FractionNode | MixedNode)[] {
   return terms.flatMap(({ node }) => inNode(node));
+}
+
+function inNode(node: Node): readonly (NumberNode | FractionNode | MixedNode)[] {
+  switch (node.kind) {
+    case 'number':
+    case 'fraction':
+    case 'mixed':
+      return [node];
+    case 'sum':
+      return numbersIn(node.terms);
+    case 'product':
+      return node.factors.flatMap((factor) => inNode(factor.node));
+    case 'power':
+    case 'root':
+    case 'opposite':
+      return inNode(node.of);
+    case 'letter':
+      return [];
+  }
 }

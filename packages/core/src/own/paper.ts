@@ -5,7 +5,7 @@ import { worst, type JudgedLine, type JudgedSign, type LineKind, type Verdict } 
 import type { HopLine, JudgedPaper, LineStep } from './judged-paper.ts';
 import { move, type Page } from './move.ts';
 import { isPlain } from './moves/working.ts';
-import { flat, termKey, termsOf, type Term } from './node.ts';
+import { termsOf, type Term, lineKey } from './node.ts';
 import { numbersIn } from './numbers-in.ts';
 import { readLine, type LineRead, type Side } from './read-line.ts';
 import { isRight, judgeRewriting, named, NO_MISTAKE, type Rewriting } from './rewrite.ts';
@@ -148,12 +148,12 @@ class Paper {
 
   /** The problem, or the line before, where a line begins with it again. */
   private knownAs({ terms }: Side): Last | null {
-    const key = keyOf(terms);
-    return [this.last, this.problem].find((known) => keyOf(known.terms) === key) ?? null;
+    const key = lineKey(terms);
+    return [this.last, this.problem].find((known) => lineKey(known.terms) === key) ?? null;
   }
 
   private note(terms: readonly Term[]): void {
-    for (const amount of numbersIn(terms)) this.numbers.add(amount);
+    for (const { value } of numbersIn(terms)) this.numbers.add(value.toString());
   }
 
   /** One rewriting or several in one line. */
@@ -368,10 +368,6 @@ class Paper {
       ...(isFound ? foundPart(left, right) : {}),
     };
   }
-}
-
-function keyOf(terms: readonly Term[]): string {
-  return flat(terms).map(termKey).sort().join(' ');
 }
 
 function isLoneNumber(terms: readonly Term[]): boolean {

@@ -5,7 +5,7 @@ import type { Reading, Verdict } from './judged.ts';
 import { chanceOf, falseRuleOf, type Chance } from './mistakes/mistaken.ts';
 import { move, type Page } from './move.ts';
 import { nearest, type Nearest } from './mistakes/nearest.ts';
-import { flat, termKey, type Term } from './node.ts';
+import { type Term, lineKey } from './node.ts';
 import { termsText } from './node-text.ts';
 import { explain, type Explained } from './search.ts';
 
@@ -94,8 +94,7 @@ function onlyOrder(
   before: readonly Term[],
   after: readonly Term[],
 ): Pick<Rewriting, 'law' | 'move' | 'readings'> | null {
-  const keys = (terms: readonly Term[]) => flat(terms).map(termKey).sort().join(' ');
-  if (keys(before) !== keys(after)) return null;
+  if (lineKey(before) !== lineKey(after)) return null;
   if (termsText(before) === termsText(after)) return { law: null, move: null, readings: [] };
   const moves = [move(['reorder', 'order'], before, after)];
   return { law: 'reorder', move: 'order', readings: [{ moves, between: [] }] };

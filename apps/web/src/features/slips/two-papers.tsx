@@ -2,7 +2,7 @@ import { Exact, nextStop, previousStop, sayMarked, type Speaker } from '@levee/c
 import NavigateBeforeIcon from '@mui/icons-material/NavigateBefore';
 import NavigateNextIcon from '@mui/icons-material/NavigateNext';
 import { Button, IconButton } from '@mui/material';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ComponentProps, type ReactNode } from 'react';
 import { LevelColumn, LevelLines } from '../../pictures/level-columns.tsx';
 import { PaperStage } from '../../paper/paper-stage.tsx';
 import { useSettings } from '../../store/settings-store.ts';
@@ -110,35 +110,58 @@ interface OnePaperProps {
 }
 
 function OnePaper({ paper, other, step, title, covers, slipped = false }: OnePaperProps) {
-  const notation = useNotation();
-  const { notes, notches } = useSettings();
   const marks = useMemo(() => differingMarks(paper, other), [paper, other]);
   const lit = useMemo(
     () => (slipped && covers.isUp('marks') ? framesAround(paper, marks, step) : UNLIT),
     [slipped, covers, paper, marks, step],
   );
+  const isNamed = !slipped || covers.isUp('name');
+  const at = `step ${step} of ${paper.last}`;
+  return (
+    <PaperArticle {...{ paper, step, title, at, lit, slipped, isNamed }}>
+      <Told paper={paper} step={step} isCovered={!isNamed} />
+    </PaperArticle>
+  );
+}
+
+interface PaperArticleProps {
+  readonly paper: Paper;
+  readonly step: number;
+  readonly title: string;
+  /** Where it stands, beside the title. */
+  readonly at?: string;
+  readonly lit: ComponentProps<typeof PaperStage>['lit'];
+  readonly slipped: boolean;
+  /** Whether notes may be shown, which can name the slip. */
+  readonly isNamed: boolean;
+  readonly children?: ReactNode;
+}
+
+/** One of the papers: its title, the paper, and what is said under it. */
+function PaperArticle(props: PaperArticleProps) {
+  const { paper, step, title, at, lit, slipped, isNamed, children } = props;
+  const notation = useNotation();
+  const { notes, notches } = useSettings();
   return (
     <article className={slipped ? 'slip-paper slipped' : 'slip-paper'} aria-label={title}>
       <header>
         <h2>
           <MathText text={title} />
         </h2>
-        <span className="caption">
-          step {step} of {paper.last}
-        </span>
+        {at && <span className="caption">{at}</span>}
       </header>
       <PaperStage
         paper={paper}
         step={step}
         lit={lit}
         notation={notation}
-        notes={notes && (!slipped || covers.isUp('name'))}
+        notes={notes && isNamed}
         notches={notches}
         least={9}
         most={30}
         zoom={1}
       />
-      <Told paper={paper} step={step} isCovered={slipped && !covers.isUp('name')} />
+      {children}
     </article>
   );
 }
@@ -154,32 +177,11 @@ interface FinishedPaperProps {
 /** A paper as it stands when it is done, with what is not the same as on the other one. */
 export function FinishedPaper(props: FinishedPaperProps) {
   const { paper, other, title, framed = false, slipped = false } = props;
-  const notation = useNotation();
-  const { notes, notches } = useSettings();
   const lit = useMemo(
     () => (framed && other ? framesAround(paper, differingMarks(paper, other), paper.last) : UNLIT),
     [framed, paper, other],
   );
-  return (
-    <article className={slipped ? 'slip-paper slipped' : 'slip-paper'} aria-label={title}>
-      <header>
-        <h2>
-          <MathText text={title} />
-        </h2>
-      </header>
-      <PaperStage
-        paper={paper}
-        step={paper.last}
-        lit={lit}
-        notation={notation}
-        notes={notes}
-        notches={notches}
-        least={9}
-        most={30}
-        zoom={1}
-      />
-    </article>
-  );
+  return <PaperArticle {...{ paper, title, lit, slipped }} step={paper.last} isNamed />;
 }
 
 /** What the last step did; of a slip what it did to the account as well. */

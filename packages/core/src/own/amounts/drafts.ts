@@ -2,7 +2,7 @@ import type { Hop, Law } from '../../account/account.ts';
 import { Exact } from '../../exact/exact.ts';
 import type { Problem } from '../../problem/problem.ts';
 import type { Move, Page } from '../move.ts';
-import { flat, numberOf, termKey, termValue, valueOfTerms, type Term } from '../node.ts';
+import { flat, numberOf, termKey, termValue, valueOfTerms, type Term, turned } from '../node.ts';
 import type { HopLine, JudgedPaper, LineStep } from '../judged-paper.ts';
 import { groupedWays, groupSteps, withoutCommonTerms } from '../recognise.ts';
 import { explain } from '../search.ts';
@@ -351,7 +351,7 @@ interface Aside {
 }
 
 function signed(terms: readonly Term[], minus = false): readonly Term[] {
-  return minus ? terms.map((term) => ({ minus: !term.minus, node: term.node })) : terms;
+  return minus ? turned(terms) : terms;
 }
 
 /** The live terms in the order in which a line has them. */

@@ -1,3 +1,4 @@
+import { choices } from '../../account/spaces.ts';
 import type { Part } from '../../account/cut.ts';
 import type { BeyondCell } from '../../account/beyond.ts';
 import { Exact } from '../../exact/exact.ts';
@@ -126,11 +127,4 @@ interface SideCell {
   readonly part: number | null;
   readonly name: string;
   readonly size: Exact;
-}
-
-function choices<T>(lists: readonly (readonly T[])[]): readonly (readonly T[])[] {
-  return lists.reduce<readonly (readonly T[])[]>(
-    (all, list) => all.flatMap((head) => list.map((own) => [...head, own])),
-    [[]],
-  );
 }

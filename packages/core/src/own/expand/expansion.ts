@@ -1,7 +1,7 @@
 import type { Law } from '../../account/account.ts';
 import type { Exact } from '../../exact/exact.ts';
 import type { MoveId } from '../../laws/law.ts';
-import type { Node, Term } from '../node.ts';
+import { turned, type Node, type Term } from '../node.ts';
 
 /** The numbers of the line that is to be reached, and of the line that is left: what a step may aim at. */
 export interface Aim {
@@ -30,5 +30,5 @@ export function one({ minus }: Term, node: Node): readonly Term[] {
 
 /** Terms in the place of a term, with its sign. */
 export function signed({ minus }: Term, terms: readonly Term[]): readonly Term[] {
-  return minus ? terms.map((own) => ({ minus: !own.minus, node: own.node })) : terms;
+  return minus ? turned(terms) : terms;
 }

@@ -1,3 +1,4 @@
+import { numbersIn } from '../numbers-in.ts';
 import { bottomsFor } from './writing.ts';
 import { Exact } from '../../exact/exact.ts';
 import type { Move } from '../move.ts';
@@ -30,7 +31,11 @@ export interface Expanded {
 /** What a line aims at that is to become another. */
 export function aimFor(old: readonly Term[], made: readonly Term[], base: number): Aim {
   const worked = flat(made).filter(({ node }) => node.kind === 'product' || node.kind === 'power');
-  const factors = new Map(numbersIn(worked).map((amount) => [amount.toString(), amount]));
+  const amounts = numbersIn(worked).flatMap((own): readonly Exact[] => {
+    if (own.kind === 'fraction') return [];
+    return [own.kind === 'mixed' ? own.whole.amount : own.amount];
+  });
+  const factors = new Map(amounts.map((amount) => [amount.toString(), amount]));
   return {
     base,
     factors: [...factors.values()].slice(0, MOST_NUMBERS),
@@ -45,30 +50,6 @@ export function aimFor(old: readonly Term[], made: readonly Term[], base: number
 }
 
 const MOST_NUMBERS = 10;
-
-function numbersIn(terms: readonly Term[]): readonly Exact[] {
-  const inNode = (node: Node): readonly Exact[] => {
-    switch (node.kind) {
-      case 'number':
-        return [node.amount];
-      case 'fraction':
-        return [];
-      case 'mixed':
-        return [node.whole.amount];
-      case 'sum':
-        return numbersIn(node.terms);
-      case 'product':
-        return node.factors.flatMap((factor) => inNode(factor.node));
-      case 'power':
-      case 'root':
-      case 'opposite':
-        return inNode(node.of);
-      case 'letter':
-        return [];
-    }
-  };
-  return terms.flatMap(({ node }) => inNode(node));
-}
 
 /** Every line that comes from a line by one kind of move, at one place or at all where it can be made. */
 export function expandLine(line: readonly Term[], aim: Aim): readonly Expanded[] {

@@ -8,11 +8,11 @@ import {
   fractionNode,
   sumNode,
   productNode,
-  termKey,
   valueOfTerms,
   type Node,
   type NumberNode,
   type Term,
+  lineKey,
 } from '../node.ts';
 import { termsText } from '../node-text.ts';
 import { steps, withoutCommonTerms } from '../recognise.ts';
@@ -25,7 +25,7 @@ export function falseRuleOf(
 ): FalseRule | null {
   const whole = [before, line] as const;
   const changed = withoutCommonTerms(flat(before), flat(line));
-  const pairs = keyOf(changed[0]) === keyOf(flat(before)) ? [whole] : [changed, whole];
+  const pairs = lineKey(changed[0]) === lineKey(flat(before)) ? [whole] : [changed, whole];
   return (
     FALSE_RULES.find((rule) =>
       pairs.some(([from, to]) => rule.write(from, to).some((made) => isThat(made, to, page))),
@@ -33,13 +33,9 @@ export function falseRuleOf(
   );
 }
 
-function keyOf(terms: readonly Term[]): string {
-  return flat(terms).map(termKey).sort().join(' ');
-}
-
 /** Whether what a rule writes is the line, as it stands or worked out by one move. */
 function isThat(made: readonly Term[], line: readonly Term[], page: Page): boolean {
-  if (keyOf(made) === keyOf(line)) return true;
+  if (lineKey(made) === lineKey(line)) return true;
   if (!valueOfTerms(made).equals(valueOfTerms(line))) return false;
   const isWorked = (move: string) => move === 'worked-out' || move === 'like-terms';
   return steps(made, line, page).some((found) => found.every(({ move }) => isWorked(move)));
@@ -58,7 +54,7 @@ export function chanceOf(before: readonly Term[], line: readonly Term[]): Chance
   const [from, to] = withoutCommonTerms(flat(before), flat(line));
   for (const rule of FALSE_RULES) {
     if (!LUCKY.has(rule.id)) continue;
-    if (!rule.write(from, to).some((made) => keyOf(made) === keyOf(to))) continue;
+    if (!rule.write(from, to).some((made) => lineKey(made) === lineKey(to))) continue;
     const counter = counterTo(rule, from, to);
     if (counter) return { rule: rule.id, counter };
   }

@@ -1,6 +1,6 @@
 import { Exact } from '../../exact/exact.ts';
 import { decimalsNeeded, placeValue } from '../../exact/numeral.ts';
-import { numberOf, termValue, type Node, type Term } from '../node.ts';
+import { numberOf, termValue, type Node, type Term, turned } from '../node.ts';
 import { termsText } from '../node-text.ts';
 import { move, type Move, type Page, type Recogniser } from '../move.ts';
 import { isPlain } from './working.ts';
@@ -44,10 +44,6 @@ function apartFrom(old: readonly Term[], made: readonly Term[]): Apart | null {
     return only.minus ? value.negate() : value;
   });
   return { whole: only.node, parts, isTurned: only.minus };
-}
-
-function turned(terms: readonly Term[]): readonly Term[] {
-  return terms.map(({ minus, node }) => ({ minus: !minus, node }));
 }
 
 function isWholeAndPart(node: Extract<Node, { kind: 'mixed' }>, made: readonly Term[]): boolean {

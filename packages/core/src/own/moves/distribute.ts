@@ -12,6 +12,7 @@ import {
   type Factor,
   type Node,
   type Term,
+  turned,
 } from '../node.ts';
 import { nodeText, termsText } from '../node-text.ts';
 import { move, type Recogniser } from '../move.ts';
@@ -41,10 +42,6 @@ export const factoredOut: Recogniser = (old, made, { base }) => {
 
 function isProductOfNumbers({ node }: Term): boolean {
   return node.kind === 'product' && isNumber(node);
-}
-
-function turned(terms: readonly Term[]): readonly Term[] {
-  return terms.map(({ minus, node }) => ({ minus: !minus, node }));
 }
 
 function hasSum(node: Node): boolean {
