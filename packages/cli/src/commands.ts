@@ -17,6 +17,7 @@ import {
   whereText,
   type SlipRequest,
   type Trace,
+  nameOfMethod,
 } from '@levee/core';
 import {
   hopsArgument,
@@ -141,7 +142,7 @@ export function compareCommand(text: string, options: CompareOptions): string {
     }
   }
   if (format === 'json') return json(comparisonReport(comparison));
-  const names = { method: (id: string) => registry.get(id).name, notation: PLAIN_NOTATION };
+  const names = { method: nameOfMethod, notation: PLAIN_NOTATION };
   const reasons = reasonsOf(comparison);
   return format === 'latex' ? reasonsLatex(reasons, names) : reasonsMarkdown(reasons, names);
 }

@@ -224,6 +224,22 @@ export {
   type ReadMark,
   type WrittenPaper,
 } from './diagnose/read-paper.ts';
+export { nameOfMethod, shortNameOfMethod } from './methods/names.ts';
+export { OWN_LINES } from './laws/replay.ts';
+export { methodOfPaper } from './formats/choices.ts';
+export { isOwnLines, ownLinesMethod, type OwnLinesMethod } from './own/method.ts';
+export {
+  isCounted,
+  NO_LINES,
+  OWN_LIMITS,
+  ownTitle,
+  workOf,
+  type OwnLine,
+  type OwnWork,
+} from './own/own-work.ts';
+export { judgeWork, type JudgedWork } from './own/judged-work.ts';
+export { lineBands, type LineBand } from './own/own-sheet.ts';
+export { briefOf } from './own/says.ts';
 export { readAsked, type Asked, type ReadAsked } from './own/asked.ts';
 export { judgeLines } from './own/paper.ts';
 export type { JudgedPaper } from './own/judged-paper.ts';

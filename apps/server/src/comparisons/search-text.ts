@@ -1,4 +1,4 @@
-import { readProblem, registry, type ComparisonDocument } from '@levee/core';
+import { OWN_LINES, readProblem, registry, type ComparisonDocument } from '@levee/core';
 
 /**
  * What a search looks through: title, story, problem, tags, the operation and the methods by their names, a line each; and,
@@ -9,7 +9,12 @@ export function searchTextOf(document: ComparisonDocument): string {
   const read = readProblem(problem);
   const kind = read.ok ? read.problem.kind : '';
   const methods = [...new Set(papers.map(({ method }) => method))];
-  const names = methods.flatMap((id) => registry.find(id)?.name ?? []);
+  const names = [
+    ...methods.flatMap((id) =>
+      id === OWN_LINES ? ['Own lines'] : (registry.find(id)?.name ?? []),
+    ),
+    ...papers.flatMap(({ own }) => (own ? [own.name, own.code] : [])),
+  ];
   const said = [title, story, problem, ...tags, kind, ...names].map(searchable);
   const marks = [
     mark('kind', kind),

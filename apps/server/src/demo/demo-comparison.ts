@@ -1,4 +1,17 @@
-import { registry, type ComparisonDocument } from '@levee/core';
+import { OWN_LINES, registry, workOf, type ComparisonDocument } from '@levee/core';
+
+type DemoPaper = readonly [
+  method: string,
+  school?: Record<string, string>,
+  hops?: readonly string[],
+];
+
+/** A paper of someone's own lines; one that begins with a tilde is struck. */
+interface DemoLines {
+  readonly lines: readonly string[];
+  readonly code?: string;
+  readonly name?: string;
+}
 
 /** What a demo comparison says; the rest is filled in alike for all. */
 interface DemoComparison {
@@ -10,11 +23,7 @@ interface DemoComparison {
   readonly counted?: boolean;
   readonly problem: string;
   readonly estimate: ComparisonDocument['estimate'];
-  readonly papers: readonly (readonly [
-    method: string,
-    school?: Record<string, string>,
-    hops?: readonly string[],
-  ])[];
+  readonly papers: readonly (DemoPaper | DemoLines)[];
   readonly steps: readonly number[];
   readonly pace?: ComparisonDocument['pace'];
   readonly checks?: readonly Omit<ComparisonDocument['checks'][number], 'problem'>[];
@@ -35,17 +44,13 @@ export function comparison(demo: DemoComparison): ComparisonDocument {
     answers = [],
     ...rest
   } = demo;
-  const laid = papers.map(([method, school = {}, hops = []], k) => ({
+  const laid = papers.map((paper, k) => ({
     id: `p${k + 1}`,
-    method,
-    school: { ...registry.get(method).defaultSchool, ...school },
-    order: [],
-    hops,
-    slips: [],
+    ...('lines' in paper ? ownPaper(paper) : methodPaper(paper)),
   }));
   return {
     format: 'levee-comparison',
-    version: 7,
+    version: 8,
     earlier: [],
     answers: answers.map(answered),
     pace,
@@ -57,6 +62,20 @@ export function comparison(demo: DemoComparison): ComparisonDocument {
     papers: laid,
     steps: Object.fromEntries(laid.map(({ id }, k) => [id, steps[k]!])),
   };
+}
+
+function methodPaper([method, school = {}, hops = []]: DemoPaper) {
+  const whole = { ...registry.get(method).defaultSchool, ...school };
+  return { method, school: whole, order: [], hops, slips: [], own: null };
+}
+
+function ownPaper({ lines, code = '', name = '' }: DemoLines) {
+  const typed = workOf(lines).lines.map(({ text }) => ({
+    text: text.replace(/^~\s*/, ''),
+    struck: text.startsWith('~'),
+  }));
+  const own = { lines: typed, code, name };
+  return { method: OWN_LINES, school: {}, order: [], hops: [], slips: [], own };
 }
 
 function answered(text: string): ComparisonDocument['answers'][number] {

@@ -1,8 +1,8 @@
 import { jest } from '@jest/globals';
 
 const papers = [
-  { method: 'column-multiplication', school: {}, order: [], hops: [], slips: [] },
-  { method: 'lattice', school: {}, order: [], hops: [], slips: [] },
+  { method: 'column-multiplication', school: {}, order: [], hops: [], slips: [], own: null },
+  { method: 'lattice', school: {}, order: [], hops: [], slips: [], own: null },
 ];
 
 describe('away', () => {

@@ -5,6 +5,11 @@ import {
   inBase,
   makeProblem,
   MAX_EARLIER,
+  type Method,
+  methodOfPaper,
+  NO_LINES,
+  OWN_LINES,
+  type OwnWork,
   problemText,
   readProblem,
   registry,
@@ -27,16 +32,16 @@ export function problemOf(content: Pick<Content, 'problem'>): Problem {
   return read.problem;
 }
 
-/** A paper to be laid: by a method, as it is usually worked. */
+/** A paper to be laid: by a method, as it is usually worked; of own lines an empty one. */
 export function paperOf(method: string): PaperChoice {
-  return {
-    id: UNNAMED,
-    method,
-    school: registry.get(method).defaultSchool,
-    order: [],
-    hops: [],
-    slips: [],
-  };
+  if (method === OWN_LINES) return ownPaper(NO_LINES);
+  const school = registry.get(method).defaultSchool;
+  return { id: UNNAMED, method, school, order: [], hops: [], slips: [], own: null };
+}
+
+/** A paper of someone's own lines. */
+export function ownPaper(own: OwnWork): PaperChoice {
+  return { id: UNNAMED, method: OWN_LINES, school: {}, order: [], hops: [], slips: [], own };
 }
 
 /** The papers that are laid for a kind of problem when none of the papers on the bench works it. */
@@ -73,13 +78,13 @@ export function freshDocument(problem?: Problem): ComparisonDocument {
 }
 
 /**
- * Another problem under the same methods, as papers of their own. Schools stay; own orders, own hops and slips
- * belong to the old numbers and go; the estimate and learners' answers stay with their computation and come back with it.
+ * Another problem under the same methods, as papers of their own. Schools and own lines stay, which are then judged
+ * against the new numbers; own orders, own hops and slips belong to the old ones and go; the estimate and learners' answers stay with their computation and come back with it.
  * Papers whose method refuses the new problem go too; when none is left, papers that suit the new kind of problem are laid.
  */
 export function withProblem(content: Content, problem: Problem): Content {
   const papers = content.papers
-    .filter(({ method }) => registry.get(method).accepts(problem).ok)
+    .filter((paper) => methodFor(paper).accepts(problem).ok)
     .map((paper) => ({ ...paper, id: UNNAMED, order: [], hops: [], slips: [] }));
   return {
     ...content,
@@ -117,7 +122,7 @@ function firstPapers(problem: Problem): readonly PaperChoice[] {
 
 /**
  * One more paper: of a method that is not on the bench yet, else of one that is there in another school,
- * else the first once more. Nothing changes where no method works the problem.
+ * else the first once more; of own lines where no method works the problem.
  */
 export function withAnotherPaper(content: Content): Content {
   const problem = problemOf(content);
@@ -135,7 +140,7 @@ export function withAnotherPaper(content: Content): Content {
     content.papers.every(({ method }) => method !== paper.method);
   const isOther = (paper: PaperChoice) => content.papers.every((own) => !isSameWay(own, paper));
   const next = usual.find(isNew) ?? [...usual, ...otherwise].find(isOther) ?? usual[0];
-  return next ? { ...content, papers: [...content.papers, next] } : content;
+  return { ...content, papers: [...content.papers, next ?? paperOf(OWN_LINES)] };
 }
 
 /** Whether two papers are worked by the same method in the same school. */
@@ -174,7 +179,8 @@ export function otherReading(problem: Problem): Problem | null {
 export function withOtherReading(content: Content): Content {
   const read = otherReading(problemOf(content));
   if (!read) return content;
-  const papers = content.papers.flatMap(({ method }) => {
+  const papers = content.papers.flatMap(({ method, own }) => {
+    if (own) return [];
     const end = registry
       .get(method)
       .bridge?.find((one) => registry.get(one.method).accepts(read).ok);
@@ -188,6 +194,11 @@ export function withOtherReading(content: Content): Content {
   );
   const all = [...unlike, ...suited.slice(0, content.papers.length - unlike.length)];
   return withProblem({ ...content, papers: all }, read);
+}
+
+/** The method of a paper; documents name only methods that exist. */
+export function methodFor(paper: PaperChoice): Method {
+  return methodOfPaper(paper, registry) ?? registry.get(paper.method);
 }
 
 function fullSchool(method: string, school: PaperChoice['school']): PaperChoice['school'] {
@@ -224,6 +235,6 @@ export function withoutSlip(content: Content, id: PaperId, slip: string): Conten
 export function withSchool(content: Content, id: PaperId, school: string, option: string): Content {
   const paper = content.papers.find((own) => own.id === id);
   if (!paper) return content;
-  const resolved = resolveSchool(registry.get(paper.method), { ...paper.school, [school]: option });
+  const resolved = resolveSchool(methodFor(paper), { ...paper.school, [school]: option });
   return resolved.ok ? withPaper(content, id, { school: resolved.school }) : content;
 }

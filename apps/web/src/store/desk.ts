@@ -60,7 +60,7 @@ export function deskOf(document: ComparisonDocument): Desk {
 export function documentOf({ content, progress, checks }: Desk): ComparisonDocument {
   const steps = Object.fromEntries(ids(content).map((id) => [id, progress.steps[id] ?? 0]));
   const { pace } = progress;
-  return { format: 'levee-comparison', version: 7, ...content, steps, pace, checks };
+  return { format: 'levee-comparison', version: 8, ...content, steps, pace, checks };
 }
 
 /** What must not be lost when two versions meet: all but how far the papers are. */

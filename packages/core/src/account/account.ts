@@ -267,6 +267,8 @@ export interface Trace {
   /** What the paper's answer says; differs from the total only after a slip. */
   readonly answer: Exact;
   readonly balanced: boolean;
+  /** Set where the work stops before it has an answer, as someone's own lines may; what it has come to stands for one. */
+  readonly isUnfinished?: true;
   /** How decimals are worked in whole numbers; null for whole numbers and quotients. */
   readonly scale: Scale | null;
   /** The work in whole numbers from which a work with decimals is read; null when it is itself that. */

@@ -154,6 +154,11 @@ export class Scribe {
     return entry;
   }
 
+  /** Everything that is owed, in the order of its terms. */
+  get allOwed(): readonly OwedEntry[] {
+    return [...this.owed.values()];
+  }
+
   /** The user's order where one was asked for, then the rest in the method's own order. */
   ordered<T extends readonly number[]>(own: readonly T[]): readonly T[] {
     const wish = this.request.order;
@@ -182,8 +187,8 @@ export class Scribe {
     return this.given({ id, text, glyph, worth, terms, role, spot, operand, place, owed });
   }
 
-  /** Puts a whole operand on the paper as one number. */
-  giveWhole(operand: number, spot: Spot): Given {
+  /** Puts a whole operand on the paper as one number, in its own figures or as it looks there. */
+  giveWhole(operand: number, spot: Spot, looks?: string): Given {
     const text = numeralText(this.request.problem.operands[operand]!);
     const worth = Exact.sum(this.space.cuts[operand]!.map((part) => part.worth));
     const terms = TermSet.from(this.space, this.termsOf[operand]!.flat());
@@ -192,7 +197,18 @@ export class Scribe {
     const id = `g${operand}` as EntryId;
     const place = undefined;
     const role = 'operand part';
-    return this.given({ id, text, glyph: text, worth, terms, role, spot, operand, place, owed });
+    return this.given({
+      id,
+      text,
+      glyph: looks ?? text,
+      worth,
+      terms,
+      role,
+      spot,
+      operand,
+      place,
+      owed,
+    });
   }
 
   /** Puts a figure or number on the paper that is no part of one operand's own cut. */

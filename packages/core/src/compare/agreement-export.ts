@@ -162,10 +162,10 @@ export function reasonsMarkdown(reasons: Reasons, { method, notation }: ExportNa
   const { common } = reasons;
   const math = (text: string) => inNotation(text, notation);
   const sections = reasons.alone.map((own) => {
-    const [{ method: id, moves, leak }] = own.methods as readonly [MethodAgreement];
+    const [{ method: id, title, moves, leak }] = own.methods as readonly [MethodAgreement];
     const texts = termTextsOf(own);
     return [
-      `## ${method(id)}`,
+      `## ${title ?? method(id)}`,
       '',
       '| | line | law |',
       '|---|---|---|',
@@ -296,9 +296,9 @@ export function movesLatex(
 export function reasonsLatex(reasons: Reasons, { method, notation }: ExportNames): string {
   const math = (text: string) => `$${texText(text, notation)}$`;
   const sections = reasons.alone.map((own) => {
-    const [{ method: id, moves, leak }] = own.methods as readonly [MethodAgreement];
+    const [{ method: id, title, moves, leak }] = own.methods as readonly [MethodAgreement];
     const lines = movesLatex(own.problem, moves, termTextsOf(own), notation);
-    return `\\paragraph{${method(id)}}\n\\[\n${lines}\n\\]${leak ? `\n${leakText(leak, math)}` : ''}`;
+    return `\\paragraph{${title ?? method(id)}}\n\\[\n${lines}\n\\]${leak ? `\n${leakText(leak, math)}` : ''}`;
   });
   return ['% needs \\usepackage{amsmath}', ...sections, commonText(reasons, math), ''].join('\n\n');
 }

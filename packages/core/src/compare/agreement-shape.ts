@@ -66,6 +66,9 @@ const MOVE = record({
 
 const METHOD_AGREEMENT = record({
   method: text(80),
+  title: optional(
+    said('What someone’s own lines are called, where they have a name or a code.', text(80)),
+  ),
   moves: listOf(MOVE),
   bracketing: said(
     'The terms as the method brackets them, in one line; null when the total is zero.',

@@ -1,3 +1,4 @@
+import { OWN_LINES } from '../laws/replay.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralText } from '../exact/numeral.ts';
 import { problemText } from '../problem/problem.ts';
@@ -39,13 +40,15 @@ export function agreement(comparison: Comparison): Agreement {
 }
 
 function methodAgreement(comparison: Comparison, lane: Lane, total: Exact): MethodAgreement {
-  const method = lane.method.id;
+  const { id, name } = lane.method;
+  const method =
+    id === OWN_LINES && name !== 'Own lines' ? { method: id, title: name } : { method: id };
   const { problem } = comparison;
   const [leak] = lane.leaks;
-  if (leak) return { method, ...leakedMoves(lane, problem, leak), brief: false };
+  if (leak) return { ...method, ...leakedMoves(lane, problem, leak), brief: false };
   const isNothing = lane.amounts.at(-1)!.terms.isEmpty;
   const told = isNothing ? NOTHING_TOLD : KIND_WORK[problem.kind].told(comparison, lane, total);
-  return { method, ...told, ...(endsUnreduced(told) ? { unreduced: true } : {}) };
+  return { ...method, ...told, ...(endsUnreduced(told) ? { unreduced: true } : {}) };
 }
 
 /** Whether the last line is a fraction as it stands, which is not in lowest terms. */

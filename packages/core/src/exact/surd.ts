@@ -37,6 +37,15 @@ export class Surd {
     return first.radicand === 1n && more.length === 0 ? first.by : null;
   }
 
+  /** The one root that it is, as a number before it and a whole number under it; null for a sum of several. */
+  get asRoot(): { readonly out: Exact; readonly under: Exact } | null {
+    const [only, ...more] = this.parts;
+    if (more.length > 0) return null;
+    return only
+      ? { out: only.by, under: Exact.of(only.radicand) }
+      : { out: Exact.ZERO, under: Exact.ONE };
+  }
+
   get isZero(): boolean {
     return this.parts.length === 0;
   }

@@ -1,3 +1,4 @@
+import { NO_LINES } from '../own/own-work.ts';
 import { registry } from '../methods/index.ts';
 import { choicesOf } from './choices.ts';
 import { decodeComparison } from './comparison-document.ts';
@@ -5,7 +6,7 @@ import type { ComparisonDocument } from './comparison-shape.ts';
 
 const document: ComparisonDocument = {
   format: 'levee-comparison',
-  version: 7,
+  version: 8,
   title: 'Sandbags',
   story: 'sandbags on 46 pallets of 58',
   unit: 'bags',
@@ -28,6 +29,7 @@ const document: ComparisonDocument = {
       order: [],
       hops: [],
       slips: [],
+      own: null,
     },
     {
       id: 'p2',
@@ -36,6 +38,7 @@ const document: ComparisonDocument = {
       order: ['1.1'],
       hops: [],
       slips: [],
+      own: null,
     },
   ],
   steps: { p1: 0, p2: 3 },
@@ -58,6 +61,12 @@ const document: ComparisonDocument = {
 
 function decoded(change: Record<string, unknown>) {
   return decodeComparison({ ...document, ...change }, registry);
+}
+
+const LINE = { text: '= 2668', struck: false };
+
+function ownLines(change: object) {
+  return { method: 'own-lines', school: {}, own: { ...NO_LINES, ...change } };
 }
 
 describe('decodeComparison', () => {
@@ -92,9 +101,20 @@ describe('decodeComparison', () => {
     expect(decodeComparison({ ...known, papers: 'none' }, registry)).toMatchObject({ ok: false });
   });
 
+  it('keeps own lines of every kind, whatever they say', () => {
+    const texts = ['= 46 × 60 −', 'hello', '<b>x</b>', '864 ÷ 0', '((((', '', '= 642 − 387'];
+    const lines = texts.map((text, k) => ({ text, struck: k === 1 }));
+    const { papers, steps } = document;
+    const own = { ...papers[0]!, id: 'p9', ...ownLines({ lines, code: 'T07' }) };
+    const read = decoded({ papers: [...papers, own], steps: { ...steps, p9: 0 } });
+    expect(read.ok && read.document.papers.at(-1)!.own).toEqual({ lines, code: 'T07', name: '' });
+  });
+
   it('fills in schools that are not named', () => {
     const read = decoded({
-      papers: [{ id: 'p7', method: 'lattice', school: {}, order: [], hops: [], slips: [] }],
+      papers: [
+        { id: 'p7', method: 'lattice', school: {}, order: [], hops: [], slips: [], own: null },
+      ],
       steps: { p7: 0 },
     });
     expect(read.ok && read.document.papers[0]!.school).toEqual(
@@ -106,7 +126,7 @@ describe('decodeComparison', () => {
   const check = document.checks[0]!;
   it.each<[Record<string, unknown>, string, RegExp]>([
     [{ format: 'other' }, 'format', /not a Levee comparison/],
-    [{ version: 8 }, 'version', /version 8 is not known here; versions up to 7 are/],
+    [{ version: 9 }, 'version', /version 9 is not known here; versions up to 8 are/],
     [{ counted: 'yes' }, 'counted', /true or false/],
     [{ checks: [{ ...check, check: 'luck' }] }, 'checks[0].check', /one of/],
     [{ checks: [{ ...check, method: 'magic' }] }, 'checks[0].method', /no method "magic"/],
@@ -120,6 +140,32 @@ describe('decodeComparison', () => {
       { papers: [{ ...paper, hops: Array(41).fill('1') }, paper] },
       'papers[0].hops',
       /41 entries; 40/,
+    ],
+    [{ papers: [{ ...paper, own: NO_LINES }, paper] }, 'papers[0].own', /only papers of own-lines/],
+    [
+      { papers: [{ ...paper, method: 'own-lines' }, paper] },
+      'papers[0].method',
+      /has its lines under "own"/,
+    ],
+    [
+      { papers: [{ ...paper, ...ownLines({ code: 'Ann' }) }, paper] },
+      'papers[0].own.code',
+      /is not a code such as T07/,
+    ],
+    [
+      { papers: [{ ...paper, ...ownLines({ lines: Array(61).fill(LINE) }) }, paper] },
+      'papers[0].own.lines',
+      /61 entries; 60 are allowed/,
+    ],
+    [
+      {
+        papers: [
+          { ...paper, ...ownLines({ lines: [{ ...LINE, text: '1'.repeat(2001) }] }) },
+          paper,
+        ],
+      },
+      'papers[0].own.lines[0].text',
+      /2000/,
     ],
     [
       { answers: [{ code: 'Ann', problem: '', answer: '598' }] },

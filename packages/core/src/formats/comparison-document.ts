@@ -1,6 +1,7 @@
 import { addressText, readAddress } from '../account/chance.ts';
 import { readAs, type Read, type ReadFault } from '../describe/describe.ts';
 import { Exact } from '../exact/exact.ts';
+import { OWN_LINES } from '../laws/replay.ts';
 import {
   hasOpportunity,
   refusalText,
@@ -19,6 +20,7 @@ import {
   type PaperChoice,
   type PaperWork,
 } from './comparison-shape.ts';
+import { methodOfPaper } from './choices.ts';
 import { headFault } from './heading.ts';
 
 const HEADING = {
@@ -71,8 +73,11 @@ function paperFault(
     if (ids.indexOf(paper.id) < k) {
       return { where: at('id'), fault: `two papers have the id "${paper.id}"` };
     }
-    const method = registry.find(paper.method);
-    if (!method) return { where: at('method'), fault: `there is no method "${paper.method}"` };
+    const method = methodOfPaper(paper, registry);
+    if (!method) return { where: at('method'), fault: methodFault(paper) };
+    if (method.id !== paper.method) {
+      return { where: at('own'), fault: `only papers of ${OWN_LINES} have lines of their own` };
+    }
     const accepted = method.accepts(problem);
     if (!accepted.ok) return { where: at('method'), fault: refusalText(accepted.reason) };
     const resolved = resolveSchool(method, paper.school);
@@ -81,6 +86,11 @@ function paperFault(
     if (fault !== null) return { where: at('slips'), fault };
   }
   return null;
+}
+
+function methodFault({ method }: PaperWork): string {
+  if (method === OWN_LINES) return `a paper of ${OWN_LINES} has its lines under "own"`;
+  return `there is no method "${method}"`;
 }
 
 /** Every paper has a count of steps, and nothing else has. */
@@ -93,14 +103,16 @@ function stepsFault({ papers, steps }: ComparisonDocument): ReadFault | null {
 }
 
 function checksFault({ checks }: ComparisonDocument, registry: Registry): ReadFault | null {
-  const k = checks.findIndex(({ method }) => !registry.find(method));
+  const isKnown = (method: string) => method === OWN_LINES || registry.find(method) !== undefined;
+  const k = checks.findIndex(({ method }) => !isKnown(method));
   if (k < 0) return null;
   return { where: `checks[${k}].method`, fault: `there is no method "${checks[k]!.method}"` };
 }
 
-function fullSchool({ method, school }: PaperChoice, registry: Registry): PaperChoice['school'] {
-  const resolved = resolveSchool(registry.get(method), school);
-  return resolved.ok ? resolved.school : school;
+function fullSchool(paper: PaperChoice, registry: Registry): PaperChoice['school'] {
+  const method = methodOfPaper(paper, registry);
+  const resolved = method && resolveSchool(method, paper.school);
+  return resolved?.ok ? resolved.school : paper.school;
 }
 
 /** Why the slips of a paper cannot be made; null when each has a chance of its own there. */

@@ -3,10 +3,10 @@ import { isFields } from './heading.ts';
 type Fields = Readonly<Record<string, unknown>>;
 
 /** The version that is written. */
-export const COMPARISON_VERSION = 7;
+export const COMPARISON_VERSION = 8;
 
 /** The versions that are read. */
-export const COMPARISON_VERSIONS: readonly number[] = [1, 2, 3, 4, 5, 6, COMPARISON_VERSION];
+export const COMPARISON_VERSIONS: readonly number[] = [1, 2, 3, 4, 5, 6, 7, COMPARISON_VERSION];
 
 /**
  * What each version needs to become the next, by the version it starts from. They change only what a
@@ -41,6 +41,12 @@ const MIGRATIONS: Readonly<Record<number, (fields: Fields) => Fields>> = {
   5: (fields) => ({ ...fields, version: 6, earlier: [] }),
   /** Version 6 kept no answers. */
   6: (fields) => ({ ...fields, version: 7, answers: [] }),
+  /** Version 7 knew no own lines. */
+  7: (fields) => ({
+    ...fields,
+    version: 8,
+    papers: each(fields['papers'], () => ({ own: null })),
+  }),
 };
 
 /** Adds fields to every object of a list; anything else is left to the check. */

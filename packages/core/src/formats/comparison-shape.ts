@@ -17,6 +17,7 @@ import {
 import { Exact } from '../exact/exact.ts';
 import { MAX_ANSWER } from '../diagnose/answer.ts';
 import { MAX_ROWS } from '../diagnose/rows.ts';
+import { OWN_LIMITS } from '../own/own-work.ts';
 import { LIMITS } from '../problem/limits.ts';
 import {
   MAX_CHECKS,
@@ -45,6 +46,21 @@ const SLIP = textLike('a slip such as forget-carry@line-1.0', {
   pattern: /^[a-z]+(-[a-z]+)*@.+$/,
 });
 
+const CODE = () => textLike('a code such as T07', { most: 7, pattern: /^(\p{L}{0,3}\d{1,4})?$/u });
+
+/** Someone's own lines, as they were typed. */
+const OWN = record({
+  lines: listOf(
+    record({
+      text: text(OWN_LIMITS.characters),
+      struck: said('Struck lines stay legible and are not judged.', flag()),
+    }),
+    { most: OWN_LIMITS.lines },
+  ),
+  code: said('Whose way it is: up to three letters and one to four figures, or empty.', CODE()),
+  name: said('What the way is called; empty until it has a name.', text(OWN_LIMITS.name)),
+});
+
 /** What was chosen for one paper. A field more is a field here, and a line of `comparison-migrations.ts`. */
 export const PAPER = record({
   id: said('Unlike those of all papers that lay on this comparison before.', paperId()),
@@ -53,6 +69,7 @@ export const PAPER = record({
   order: said('Term ids to deal with first.', listOf(text(40), { most: LIMITS.products })),
   hops: said('Own hops, pieces or changes: exact amounts.', listOf(HOP, { most: MAX_HOPS })),
   slips: said('Slips made on purpose, by their addresses.', listOf(SLIP, { most: MAX_SLIPS })),
+  own: said('The lines of a paper of own lines; null for every other method.', orNull(OWN)),
 });
 
 const ESTIMATE = record({
@@ -89,10 +106,7 @@ const CHECK_RECORD = record({
 
 /** An answer of a learner; whoever it is has a code, and a name cannot be kept. */
 const ANSWER = record({
-  code: said(
-    'Up to three letters and one to four figures; empty where nobody is named.',
-    textLike('a code such as T07', { most: 7, pattern: /^(\p{L}{0,3}\d{1,4})?$/u }),
-  ),
+  code: said('Up to three letters and one to four figures; empty where nobody is named.', CODE()),
   problem: said('The computation; empty for that of the comparison.', text(LIMITS.text)),
   answer: text(MAX_ANSWER),
 });
@@ -101,7 +115,7 @@ export type AnswerRecord = Described<typeof ANSWER>;
 /** The open format of a kept comparison: what was chosen, never what can be computed. */
 export const COMPARISON = record({
   format: only('levee-comparison'),
-  version: only(7),
+  version: only(8),
   title: text(TEXT_LIMITS.title),
   story: said('What the numbers stand for, in a line.', text(TEXT_LIMITS.story)),
   unit: said('The unit of the answer.', text(TEXT_LIMITS.unit)),

@@ -2,35 +2,36 @@ import { leaksOf } from '../account/leaks.ts';
 import type { Trace } from '../account/account.ts';
 import { OWN_LINES } from '../laws/replay.ts';
 import type { Method } from '../methods/method.ts';
-import { problemText, type Problem } from '../problem/problem.ts';
+import { problemText, readProblem, type Problem } from '../problem/problem.ts';
 import { OWN_PHRASES } from './amounts/phrases.ts';
 import { traceOfLines } from './amounts/trace.ts';
-import { readAsked } from './asked.ts';
+import { traceOfWholeLines } from './amounts/whole.ts';
+import { readAsked, type Asked } from './asked.ts';
+import { judgeWork, type JudgedWork } from './judged-work.ts';
 import { ownSheet } from './own-sheet.ts';
-import { judgeLines } from './paper.ts';
+import { ownTitle, type OwnWork } from './own-work.ts';
 
-/** The account of lines on a problem; null where they have none. */
-export function ownTrace(problem: Problem, lines: readonly string[]): Trace | null {
-  const read = readAsked(problemText(problem));
-  return read.ok ? traceOfLines(judgeLines(read.asked, lines)) : null;
+/** The account of someone's own lines: by the terms that each moves, or line by line where those cannot be followed. */
+export function ownTrace(problem: Problem, { paper }: JudgedWork): Trace {
+  const trace = traceOfLines(paper) ?? traceOfWholeLines(problem, paper);
+  return paper.complete ? trace : { ...trace, isUnfinished: true };
 }
 
 /**
  * A paper of someone's own lines in the place of a method, so that it is stepped, pointed at, compared and certified like
- * one. It has no schools and no slips: what is wrong in it leaks at its line. Its trace is a RangeError where the lines
- * have no account; ask `accepts` first.
+ * one. It takes every problem, has no schools and no slips: what is wrong in it leaks at its line. The same problem is
+ * judged and worked once.
  */
-export function ownLinesMethod(lines: readonly string[]): Method {
-  const trace = (problem: Problem): Trace => {
-    const made = ownTrace(problem, lines);
-    if (made) return made;
-    throw new RangeError(`ownLinesMethod: these lines have no account of ${problemText(problem)}`);
-  };
+export function ownLinesMethod(own: OwnWork): OwnLinesMethod {
+  const judged = remembered((text) => judgeWork(asked(text), own));
+  const worked = remembered((text) => ownTrace(problemOf(text), judged(text)));
+  const trace = (problem: Problem): Trace => worked(problemText(problem));
+  const title = ownTitle(own);
   return {
     id: OWN_LINES,
     family: 'own',
-    name: 'Own lines',
-    shortName: 'Own lines',
+    name: title,
+    shortName: title,
     alsoCalled: [],
     summary: 'Anyone’s own way of working, line by line.',
     why: 'Every line is worth what the line before is worth.',
@@ -41,17 +42,49 @@ export function ownLinesMethod(lines: readonly string[]): Method {
     freeOrder: false,
     phrases: OWN_PHRASES,
     defaultSchool: {},
-    accepts: (problem) =>
-      ownTrace(problem, lines)
-        ? { ok: true }
-        : { ok: false, reason: { code: 'kind-not-worked', kind: problem.kind } },
+    accepts: () => ({ ok: true }),
     work: (_, problem) => trace(problem),
-    sheet: ownSheet,
+    sheet: (made) => ownSheet(made, judged(problemText(made.problem))),
     trace,
     light: (problem) => {
       const made = trace(problem);
       const { answer, total, opportunities, facts } = made;
       return { answer, total, leaks: leaksOf(made), opportunities, facts };
     },
+    own,
+    judged: (problem) => judged(problemText(problem)),
   };
+}
+
+/** A method that is someone's own lines. */
+export interface OwnLinesMethod extends Method {
+  readonly own: OwnWork;
+  /** What is said of the lines on a problem. */
+  readonly judged: (problem: Problem) => JudgedWork;
+}
+
+/** Whether a method is someone's own lines. */
+export function isOwnLines(method: Method): method is OwnLinesMethod {
+  return method.id === OWN_LINES;
+}
+
+function remembered<T>(make: (text: string) => T): (text: string) => T {
+  const known = new Map<string, T>();
+  return (text) => {
+    const made = known.get(text) ?? make(text);
+    known.set(text, made);
+    return made;
+  };
+}
+
+function asked(text: string): Asked {
+  const read = readAsked(text);
+  if (!read.ok) throw new RangeError(`ownLinesMethod: ${text}: ${read.reason}`);
+  return read.asked;
+}
+
+function problemOf(text: string): Problem {
+  const read = readProblem(text);
+  if (!read.ok) throw new RangeError(`ownLinesMethod: ${text} is not worked`);
+  return read.problem;
 }

@@ -1,98 +1,200 @@
 import type { EntryId, Given, Mark, Trace } from '../account/account.ts';
 import { KINDS } from '../problem/kinds.ts';
 import { draftSheet } from '../sheet/draft-sheet.ts';
-import type { Box, Sheet, SheetSign } from '../sheet/sheet.ts';
+import { hasStack, setRunning } from '../sheet/running.ts';
+import type { Box, Ruling, Sheet, SheetNote, SheetSign } from '../sheet/sheet.ts';
 import { BEHIND } from './amounts/drafts.ts';
+import { displayed } from './displayed.ts';
+import type { JudgedWork } from './judged-work.ts';
+import { briefOf } from './says.ts';
 
-/** How much room a number or product takes, in squares. */
-function widthOf({ glyph }: Mark | Given): number {
-  return Math.max(1, glyph.length * 0.46 + 0.3);
-}
-
+/** Height of letters, of a row, and of a row with a fraction in it, in squares. */
+const LETTERS = 0.86;
+const ROW = 1.4;
+const STACKED_ROW = 2.2;
+/** What the sheet leaves free around all that lies on it. */
+const MARGIN = 1;
+/** Where a line begins behind its equals sign, and the room of a sign between terms. */
+const EQUALS = 1.1;
 const SIGN = 0.9;
-const ROW = 1.5;
+const GAP = 0.6;
 
 /** The signs between numbers of the question, as the paper prints them. */
 const QUESTION_SIGNS = { '+': 'plus', '−': 'minus', '×': 'times', '÷': 'divide' } as const;
 
-/** Lines as they are typed, one under the other; what is passed in the head lies in the tray. */
-export function ownSheet(trace: Trace): Sheet {
-  const boxes = new Map<EntryId, Box>();
-  const signs: SheetSign[] = [];
-  const { sign } = KINDS[trace.problem.kind];
-  const between = QUESTION_SIGNS[sign as keyof typeof QUESTION_SIGNS] ?? 'plus';
-  let x = 0;
-  trace.givens.forEach((given, k) => {
-    if (k > 0) {
-      signs.push({ sign: between, x, y: 0, width: SIGN, height: 1 });
-      x += SIGN;
-    }
-    boxes.set(given.id, { x, y: 0, width: widthOf(given), height: 1 });
-    x += widthOf(given);
-  });
-  const marks = trace.steps
-    .flatMap(({ gives }) => gives)
-    .filter(({ spot }) => spot.area === 'lines');
-  const rows = [...new Set(marks.map(({ spot }) => spot.row))].sort((a, b) => a - b);
-  rows.forEach((row, k) => {
-    const own = marks.filter(({ spot }) => spot.row === row);
-    const ordered = own.sort((a, b) => a.spot.column - b.spot.column);
-    const lay = ordered.some(({ hop }) => hop) ? layHops : layRow;
-    lay(ordered, (k + 1) * ROW, boxes, signs);
-  });
-  const at = (_: unknown, written: Mark | Given) => ({
-    ...boxes.get(written.id)!,
-    align: 'middle' as const,
-  });
-  return draftSheet(trace, { areas: { question: at, lines: at }, rulings: [], signs });
+/** Where a typed line lies on its sheet, in squares. */
+export interface LineBand {
+  readonly y: number;
+  readonly height: number;
 }
 
-/** One line: an equals sign before it, or inside it where it is a statement; plus signs between its terms. */
-function layRow(
-  marks: readonly Mark[],
-  y: number,
-  boxes: Map<EntryId, Box>,
-  signs: SheetSign[],
-): void {
-  const isStatement = marks.some(({ spot }) => spot.column >= BEHIND);
-  let x = -SIGN - 0.3;
-  const put = (sign: SheetSign['sign'], mark: Mark) => {
-    signs.push({ sign, x, y, width: SIGN, height: 1, with: mark.id });
-    x += SIGN;
+/** Where every typed line lies, and after them where one more would. */
+export function lineBands({ own, asked }: JudgedWork): readonly LineBand[] {
+  let y = MARGIN + heightOf(asked.text);
+  const band = (text: string) => {
+    const made = { y, height: heightOf(text) };
+    y += made.height;
+    return made;
   };
-  let side = -1;
-  for (const mark of marks) {
-    const own = mark.spot.column >= BEHIND ? 1 : 0;
-    if (own !== side && (own === 1 || !isStatement)) put('equals', mark);
-    else if (own === side && !mark.glyph.startsWith('−')) put('plus', mark);
-    side = own;
-    boxes.set(mark.id, { x, y, width: widthOf(mark), height: 1 });
-    x += widthOf(mark) + 0.2;
+  return [...own.lines.map(({ text }) => band(text)), band('')];
+}
+
+function heightOf(text: string): number {
+  return hasStack(text) ? STACKED_ROW : ROW;
+}
+
+/** Lines as they are typed, one under the other, with a word on each; what is passed in the head lies in the tray. */
+export function ownSheet(trace: Trace, work: JudgedWork): Sheet {
+  return new OwnPage(trace, work).sheet();
+}
+
+class OwnPage {
+  private readonly boxes = new Map<EntryId, Box>();
+  private readonly signs: SheetSign[] = [];
+  private readonly rulings: Ruling[] = [];
+  private readonly notes: SheetNote[] = [];
+  /** The mark that was laid last: what is only words comes with it. */
+  private last: EntryId | null = null;
+  private widest = 0;
+
+  constructor(
+    private readonly trace: Trace,
+    private readonly work: JudgedWork,
+  ) {}
+
+  sheet(): Sheet {
+    this.question();
+    const said: { note: Omit<SheetNote, 'x'> }[] = [];
+    const bands = lineBands(this.work);
+    this.work.own.lines.forEach(({ text, struck }, k) => {
+      const { y, height } = bands[k]!;
+      const band = { y: y - MARGIN, height };
+      const line = this.work.lineAt(k);
+      const marks = line ? this.marksOf(line.n) : [];
+      if (marks.length > 0) this.row(marks, band);
+      else this.words(displayed(text), band, struck);
+      const brief = line ? briefOf(line) : '';
+      if (brief === '') return;
+      const first = marks[0]?.id ?? this.last;
+      const isWrong = line?.verdict === 'unequal' || line?.verdict === 'run-on';
+      const noteY = band.y + height / 2 - 0.5;
+      said.push({ note: { y: noteY, text: brief, isWrong, marks: first ? [first] : [] } });
+    });
+    const x = this.widest + GAP;
+    this.notes.push(...said.map(({ note }) => ({ x, ...note })));
+    const at = (_: unknown, written: Mark | Given) => ({
+      ...this.boxes.get(written.id)!,
+      align: 'middle' as const,
+      lettering: LETTERS,
+    });
+    return draftSheet(this.trace, {
+      areas: { question: at, lines: at },
+      rulings: this.rulings,
+      signs: this.signs,
+      notes: this.notes,
+    });
   }
-}
 
-/** Jumps from number to number; where each lands stands behind it. */
-function layHops(
-  marks: readonly Mark[],
-  y: number,
-  boxes: Map<EntryId, Box>,
-  signs: SheetSign[],
-): void {
-  let x = 0;
-  const told = (text: string, mark: Mark) => {
-    const width = Math.max(1, text.length * 0.42);
-    signs.push({ sign: 'caption', text, x, y, width, height: 1, with: mark.id });
-    x += width + 0.2;
-  };
-  marks.forEach((mark, k) => {
-    const { hop } = mark;
-    if (!hop) return;
-    if (k === 0) told(`${hop.from}`, mark);
-    const isBack = hop.to.compare(hop.from) < 0;
-    signs.push({ sign: isBack ? 'minus' : 'plus', x, y, width: SIGN, height: 1, with: mark.id });
-    x += SIGN;
-    boxes.set(mark.id, { x, y, width: widthOf(mark), height: 1 });
-    x += widthOf(mark);
-    told(`→ ${hop.to}`, mark);
-  });
+  private question(): void {
+    const { problem, givens } = this.trace;
+    const { sign } = KINDS[problem.kind];
+    const between = QUESTION_SIGNS[sign as keyof typeof QUESTION_SIGNS] ?? 'plus';
+    const height = heightOf(this.work.asked.text);
+    let x = 0;
+    givens.forEach((given, k) => {
+      const isJoined = between === 'times' && /^\(|^[a-z]/.test(given.glyph) && k > 0;
+      if (k > 0 && !isJoined) x = this.sign(between, x, { y: 0, height });
+      x = this.put(given, x, { y: 0, height });
+    });
+    this.widest = x;
+  }
+
+  private marksOf(row: number): readonly Mark[] {
+    return this.trace.steps
+      .flatMap(({ gives }) => gives)
+      .filter(({ spot }) => spot.area === 'lines' && spot.row === row)
+      .sort((a, b) => a.spot.column - b.spot.column);
+  }
+
+  private row(marks: readonly Mark[], band: LineBand): void {
+    if (marks.some(({ hop }) => hop)) this.hops(marks, band);
+    else this.terms(marks, band);
+    this.last = marks.at(-1)!.id;
+  }
+
+  /** One line: an equals sign before it, or inside it where it is a statement; plus signs between its terms. */
+  private terms(marks: readonly Mark[], band: LineBand): void {
+    const isStatement = marks.some(({ spot }) => spot.column >= BEHIND);
+    const isWhole = /[=→|]/.test(marks[0]!.glyph);
+    let x = isWhole || isStatement ? EQUALS : 0;
+    let side = -1;
+    for (const mark of marks) {
+      const own = mark.spot.column >= BEHIND ? 1 : 0;
+      const isFirst = own !== side;
+      if (isFirst && !isWhole && (own === 1 || !isStatement)) {
+        x = this.sign('equals', x, band, mark.id, EQUALS);
+      } else if (!isFirst && !mark.glyph.startsWith('−')) {
+        x = this.sign('plus', x, band, mark.id);
+      } else if (!isFirst) x += 0.25;
+      side = own;
+      x = this.put(mark, x, band);
+    }
+  }
+
+  /** Jumps from number to number; where each lands stands behind it. */
+  private hops(marks: readonly Mark[], band: LineBand): void {
+    let x = EQUALS;
+    marks.forEach((mark, k) => {
+      const { hop } = mark;
+      if (!hop) return;
+      if (k === 0) x = this.text(`${hop.from}`, x, band, mark.id);
+      const isBack = hop.to.compare(hop.from) < 0;
+      x = this.sign(isBack ? 'minus' : 'plus', x, band, mark.id);
+      x = this.put(mark, x, band);
+      x = this.text(`→ ${hop.to}`, x + 0.1, band, mark.id) + 0.1;
+    });
+  }
+
+  /** What has no amount of its own stands as it was typed. */
+  private words(text: string, band: LineBand, struck: boolean): void {
+    if (text.trim() === '') return;
+    const body = text.trim().replace(/^=\s*/, '');
+    let x = 0;
+    if (body !== text.trim()) x = this.sign('equals', x, band, this.last, EQUALS);
+    else x = EQUALS;
+    const from = x;
+    x = this.text(body, x, band, this.last);
+    const y = band.y + band.height / 2;
+    if (struck)
+      this.rulings.push({ kind: 'line', x1: from - 0.2, y1: y, x2: x, y2: y, weight: 'thin' });
+  }
+
+  private put(written: Mark | Given, x: number, { y, height }: LineBand): number {
+    const { width } = setRunning(written.glyph, LETTERS);
+    this.boxes.set(written.id, { x, y, width, height });
+    return this.reach(x + width);
+  }
+
+  private sign(
+    sign: SheetSign['sign'],
+    x: number,
+    { y, height }: LineBand,
+    id: EntryId | null = null,
+    width = SIGN,
+  ): number {
+    this.signs.push({ sign, x, y, width, height, ...(id ? { with: id } : {}) });
+    return this.reach(x + width);
+  }
+
+  private text(text: string, x: number, { y, height }: LineBand, id: EntryId | null): number {
+    const { width } = setRunning(text, LETTERS);
+    const own = { sign: 'words', text, x, y, width, height } as const;
+    this.signs.push({ ...own, ...(id ? { with: id } : {}) });
+    return this.reach(x + width);
+  }
+
+  private reach(x: number): number {
+    this.widest = Math.max(this.widest, x);
+    return x;
+  }
 }

@@ -36,6 +36,65 @@ const CHANGE_WORDS: Partial<Record<MoveId, (by: string) => string>> = {
   'give-and-take': (by) => `one number gives ${by}, the other takes it`,
 };
 
+/** The same in a word or two, for the margin of a paper. */
+const BRIEF_WORDS: Readonly<Record<MoveId, string>> = {
+  places: 'by places',
+  parts: 'taken apart',
+  overshoot: 'too much, less a part',
+  'worked-out': 'worked out',
+  distribute: 'distributive law',
+  'factor-out': 'distributive law',
+  'each-with-each': 'distributive law',
+  order: 'other order',
+  'factors-moved': 'factors moved',
+  'same-change': 'same change',
+  'give-and-take': 'give and take',
+  scale: 'scaled alike',
+  rename: 'scaled alike',
+  'whole-as-parts': 'wholes as parts',
+  'divide-by-factors': 'by factors',
+  'other-writing': 'written otherwise',
+  'add-take-back': 'put in, taken back',
+  'find-part': 'missing part',
+  sign: 'signs carried',
+  'like-terms': 'like terms',
+  square: 'named square',
+  'pair-factors': 'pairs of factors',
+  unnamed: 'same amount',
+};
+
+/** What a line is said to be in a word or two, with the sign of its verdict; nothing for a note. */
+export function briefOf(line: JudgedLine): string {
+  switch (line.verdict) {
+    case 'lawful':
+      return `✓ ${briefMoves(line)}`;
+    case 'leap':
+      return `✓ ${COUNTS[movesOfLeap(line).length] ?? 'several'} moves at once`;
+    case 'equal':
+      return '✓ same amount';
+    case 'unequal':
+      return `✗ ${line.off ? offText(`${line.off}`).toLowerCase() : 'not the same'}`;
+    case 'run-on':
+      return '= says “and then”';
+    case 'side':
+      return line.joins === null ? '✓ true' : '✓ goes on below';
+    case 'note':
+      return '';
+    case 'unread':
+      return '? not read';
+  }
+}
+
+function briefMoves({ readings }: JudgedLine): string {
+  const [first] = readings;
+  if (!first) return 'same line';
+  return [...new Set(first.moves.map(({ move }) => BRIEF_WORDS[move]))].join(', ');
+}
+
+function movesOfLeap({ readings }: JudgedLine): readonly MoveId[] {
+  return [...new Set(readings[0]?.moves.map(({ move }) => move))];
+}
+
 const COUNTS = ['no', 'one', 'two', 'three', 'four', 'five', 'six'];
 
 /** One plain sentence about a line. It is no part of the contract; ids, verdicts and numbers are. */

@@ -12,7 +12,8 @@ export type Part =
       readonly part: 'figure' | 'bar' | 'strike' | 'ring' | 'alike' | 'under';
       readonly faint: boolean;
     }
-  | { readonly part: 'letters' | 'label' | 'note' };
+  | { readonly part: 'note'; readonly isWrong: boolean }
+  | { readonly part: 'letters' | 'label' };
 
 /**
  * How a page looks. The painter says what is where; a brush says what it looks like, as the attributes of its element with
@@ -38,8 +39,9 @@ function classOf(part: Part): string {
   switch (part.part) {
     case 'figure':
     case 'label':
-    case 'note':
       return '';
+    case 'note':
+      return part.isWrong ? ' class="wrong"' : '';
     case 'ruling':
       return ` class="${part.weight}"`;
     case 'sign':
@@ -55,6 +57,7 @@ function classOf(part: Part): string {
 
 const INK = '#1d2a35';
 const FAINT = '#6b7780';
+const WRONG = '#a63c12';
 
 /** A file that stands alone: the look of the light screen, in attributes that every program reads. */
 export function fileBrush(hand: Pick<Brush, 'notation' | 'notches' | 'strikes'>): Brush {
@@ -66,6 +69,7 @@ function attributesOf(part: Part): string {
     case 'ruling':
       return line(INK, part.weight === 'heavy' ? 0.06 : 0.035);
     case 'sign':
+      if (part.sign === 'words') return words(INK, 'start');
       return words(part.sign === 'caption' || part.sign === 'box' ? FAINT : INK);
     case 'figure':
       return words(part.faint ? FAINT : INK);
@@ -74,7 +78,7 @@ function attributesOf(part: Part): string {
     case 'label':
       return words(FAINT);
     case 'note':
-      return words(FAINT, 'start');
+      return words(part.isWrong ? WRONG : FAINT, 'start');
     case 'notch':
       return `${line(INK, 0.06)} stroke-linecap="round"`;
     case 'link':

@@ -22,6 +22,7 @@ export type AreaLayout = (
   beside?: boolean;
   underlined?: boolean;
   alike?: number;
+  lettering?: number;
   align?: 'middle' | 'right';
 };
 
@@ -79,11 +80,15 @@ export function draftSheet(trace: Trace, draft: SheetDraft): Sheet {
       underlined = false,
       align = 'middle',
       alike,
+      lettering,
       ...box
     } = laid;
     if (isHeld && !beside) cells.push({ entry: written.id, ...HELD });
     else {
-      const same = alike === undefined ? {} : { alike };
+      const same = {
+        ...(alike === undefined ? {} : { alike }),
+        ...(lettering === undefined ? {} : { lettering }),
+      };
       const looks = { size, spread, ringed, underlined, beside, align, ...same };
       cells.push({ entry: written.id, ...box, ...looks, held: isHeld });
     }

@@ -11,6 +11,7 @@ import type {
   SheetSign,
   SheetSlot,
 } from './sheet.ts';
+import { setRunning } from './running.ts';
 import { marksById } from './visible.ts';
 
 /** A piece of text centred on a point, in squares. */
@@ -18,6 +19,8 @@ export interface PlacedText {
   readonly x: number;
   readonly y: number;
   readonly text: string;
+  /** Height of its letters, where it is not that of all of them. */
+  readonly size?: number;
 }
 
 /** A short stroke under a figure that tells its place. */
@@ -113,6 +116,8 @@ function figure(cell: SheetCell, written: Mark | Given, shift: number): Omit<Fig
   const place = written.place === undefined ? undefined : written.place - shift;
   const glyph = cell.beside ? `(${written.glyph})` : written.glyph;
   const { x, y, width, height, size, spread } = cell;
+  const running = cell.lettering === undefined ? null : runningOf(cell, glyph, cell.lettering);
+  if (running) return { ...running, ...plainOf(cell, written), place };
   const whole = place === undefined || role === 'operand part';
   const most = mostOf(size, whole ? Math.min(WHOLE, height) : FULL);
   const fraction = height >= 1.6 ? stackOf(cell, glyph) : null;
@@ -145,6 +150,19 @@ function figure(cell: SheetCell, written: Mark | Given, shift: number): Omit<Fig
 }
 
 const NO_BARS: readonly Notch[] = [];
+
+/** Mathematics that runs on in a line, all its letters of one height. */
+function runningOf(cell: SheetCell, glyph: string, size: number) {
+  const { width, texts, bars } = setRunning(glyph, size);
+  const [x, y] = [cell.x + (cell.width - width) / 2, cell.y + cell.height / 2];
+  return {
+    texts: texts.map((own) => ({ ...own, x: x + own.x, y: y + own.y })),
+    bars: bars.map((own) => ({ ...own, x: x + own.x, y: y + own.y })),
+    size,
+    notches: [],
+    strike: strikeOf(x + width / 2, width, size),
+  };
+}
 
 /** What a figure takes over from its cell as it is. */
 function plainOf(cell: SheetCell, written: Mark | Given) {

@@ -73,8 +73,8 @@ export function linksMarkup(links: readonly SheetLink[], step: number, brush: Br
 export function notesMarkup(notes: readonly SheetNote[], brush: Brush): string {
   return notes
     .map(
-      ({ x, y, text }) =>
-        `<text${brush.look({ part: 'note' })} x="${size(x)}" y="${size(y + 0.68)}" font-size="0.5">${escaped(onPaper(text, brush.notation))}</text>`,
+      ({ x, y, text, isWrong = false }) =>
+        `<text${brush.look({ part: 'note', isWrong })} x="${size(x)}" y="${size(y + 0.68)}" font-size="0.5">${escaped(onPaper(text, brush.notation))}</text>`,
     )
     .join('');
 }
@@ -92,7 +92,8 @@ function owned(name: string, entry: EntryId, parts: string): string {
 }
 
 function signMarkup(sign: SheetSign, brush: Brush): string {
-  const [x, y] = [sign.x + sign.width / 2, sign.y + sign.height / 2 + 0.36 * signSize(sign)];
+  const middle = sign.sign === 'words' ? 0 : sign.width / 2;
+  const [x, y] = [sign.x + middle, sign.y + sign.height / 2 + 0.36 * signSize(sign)];
   const glyph = escaped(signGlyph(sign, brush.notation));
   return `<text${brush.look({ part: 'sign', sign: sign.sign })} x="${size(x)}" y="${size(y)}" font-size="${size(signSize(sign))}">${glyph}</text>`;
 }
@@ -120,14 +121,14 @@ function textsOf(
   faint: boolean,
 ): readonly string[] {
   const look = brush.look({ part: 'figure', faint });
-  return texts.map(({ x, y, text }) => {
+  return texts.map(({ x, y, text, size: own = high }) => {
     const runs = letterRuns(onPaper(text, brush.notation), lettered).map(
       ({ text: run, isLetter }) =>
         isLetter
           ? `<tspan${brush.look({ part: 'letters' })}>${escaped(run)}</tspan>`
           : escaped(run),
     );
-    return `<text${look} x="${size(x)}" y="${size(y + high * 0.36)}" font-size="${size(high)}">${runs.join('')}</text>`;
+    return `<text${look} x="${size(x)}" y="${size(y + own * 0.36)}" font-size="${size(own)}">${runs.join('')}</text>`;
   });
 }
 

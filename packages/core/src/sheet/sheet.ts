@@ -28,6 +28,8 @@ export interface SheetCell extends Box {
   readonly ringed: boolean;
   /** Ruled off beneath, as a product that is taken away. */
   readonly underlined: boolean;
+  /** Height of letters that run on as mathematics in a line, in squares; others are made to fit their box. */
+  readonly lettering?: number;
   /** Like ones are underlined alike: the number of the kind, from 0. */
   readonly alike?: number;
 }
@@ -51,7 +53,7 @@ export interface Ruling {
 
 /**
  * A printed sign. `times` and `point` are drawn as the user writes them; a `caption` is a short text that
- * belongs to the paper and is never hidden.
+ * belongs to the paper and is never hidden, `words` are one as large as figures.
  */
 export interface SheetSign extends Box {
   readonly sign:
@@ -62,6 +64,7 @@ export interface SheetSign extends Box {
     | 'divide'
     | 'point'
     | 'caption'
+    | 'words'
     | 'open'
     | 'close'
     | 'box';
@@ -83,13 +86,14 @@ const SIGNS = {
 /** The glyph of a printed sign. */
 export function signGlyph({ sign, text = '' }: SheetSign, notation: Notation): string {
   if (sign === 'times' || sign === 'point') return notation[sign];
-  return sign === 'caption' ? onPaper(text, notation) : SIGNS[sign];
+  return sign === 'caption' || sign === 'words' ? onPaper(text, notation) : SIGNS[sign];
 }
 
 /** Height of a printed sign's letters, in squares. */
 export function signSize({ sign }: SheetSign): number {
   if (sign === 'caption') return 0.5;
   if (sign === 'box') return 1.1;
+  if (sign === 'words') return 0.86;
   return sign === 'divide' ? 0.9 : 0.72;
 }
 
@@ -134,7 +138,9 @@ export interface SheetNote {
   readonly x: number;
   readonly y: number;
   readonly text: string;
-  /** Marks it explains; shown once the first of them is. */
+  /** Whether it says that something is wrong. */
+  readonly isWrong?: boolean;
+  /** Marks it explains; shown once the first of them is, and from the start where it explains none. */
   readonly marks: readonly EntryId[];
 }
 

@@ -66,7 +66,7 @@ export function sheetSvg(sheet: Sheet, trace: Trace, options: SvgOptions = {}): 
     ),
   ];
   if (notes) {
-    const said = drawing.notes.filter(({ marks }) => marks.some(isShown));
+    const said = drawing.notes.filter(({ marks }) => marks.length === 0 || marks.some(isShown));
     const links = drawing.links.filter((link) => isLinkShown(link, step));
     body.push(notesMarkup(said, brush), linksMarkup(links, step, brush));
   }

@@ -45,7 +45,8 @@ export function sheetText(sheet: Sheet, trace: Trace, options: TextOptions = {})
   }
   if (notes) {
     for (const note of sheet.notes) {
-      const written = note.marks.some((id) => (line.writtenAt.get(id) ?? Infinity) <= step);
+      const isWritten = (id: EntryId) => (line.writtenAt.get(id) ?? Infinity) <= step;
+      const written = note.marks.length === 0 || note.marks.some(isWritten);
       if (written) page.note(note.x, note.y, onPaper(note.text, notation));
     }
   }

@@ -1,4 +1,4 @@
-import { checkOf, registry, type CheckRecord } from '@levee/core';
+import { checkOf, type CheckRecord, shortNameOfMethod } from '@levee/core';
 import { dispatch, useComparison } from '../../store/comparison-store.ts';
 import { forgotten } from '../../store/edits.ts';
 import { MathText } from '../../ui/math-text.tsx';
@@ -37,7 +37,7 @@ export function CheckLog() {
         {rows.map((record, k) => (
           <li key={k}>
             <span className={`outcome ${record.outcome}`}>{OUTCOME_TEXTS[record.outcome]}</span>{' '}
-            <strong>{checkOf(record.check).name}</strong> of {nameOf(record.method)}
+            <strong>{checkOf(record.check).name}</strong> of {shortNameOfMethod(record.method)}
             {againstText(record)}
             {record.problem !== problem && (
               <>
@@ -76,13 +76,9 @@ function forget(record: CheckRecord): void {
   });
 }
 
-function nameOf(method: string): string {
-  return registry.find(method)?.shortName ?? method;
-}
-
 function againstText({ check, against }: CheckRecord): string {
   if (against === '') return '';
-  return check === 'second-method' ? ` against ${nameOf(against)}` : `: ${against}`;
+  return check === 'second-method' ? ` against ${shortNameOfMethod(against)}` : `: ${against}`;
 }
 
 function logCsv(records: readonly CheckRecord[]): string {

@@ -1,4 +1,4 @@
-import { PROBLEM_KINDS, registry } from '@levee/core';
+import { PROBLEM_KINDS, registry, OWN_LINES } from '@levee/core';
 import AddIcon from '@mui/icons-material/Add';
 import { Button, MenuItem, TablePagination, TextField, ToggleButton } from '@mui/material';
 import { useCallback, useEffect, useState } from 'react';
@@ -92,7 +92,10 @@ function Conditions({ wanted, want, found }: ConditionsProps) {
       <Choice
         label="Method"
         value={wanted.method ?? ''}
-        options={registry.methods.map(({ id, name }) => [id, name])}
+        options={[
+          ...registry.methods.map(({ id, name }) => [id, name] as const),
+          [OWN_LINES, 'Own lines'],
+        ]}
         choose={(method) => want({ method })}
       />
       {(tags.length > 0 || wanted.tag) && (

@@ -1,4 +1,4 @@
-import { registry } from '@levee/core';
+import { methodFor } from '../../store/content.ts';
 import { Button } from '@mui/material';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -122,7 +122,7 @@ function Row({ stored, wanted, want, reload }: RowProps) {
         <ProblemText problem={document.problem} />
       </td>
       <td className="caption">
-        {document.papers.map(({ method }) => registry.get(method).shortName).join(', ')}
+        {document.papers.map((paper) => methodFor(paper).shortName).join(', ')}
       </td>
       <td className="figures when">{when(updatedAt)}</td>
       <td className="actions">

@@ -1,4 +1,4 @@
-import { checkOf, registry } from '@levee/core';
+import { checkOf, shortNameOfMethod } from '@levee/core';
 import { useComparison } from '../../store/comparison-store.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import { OUTCOME_TEXTS } from '../../worked/outcome-texts.ts';
@@ -13,8 +13,8 @@ export function PrintedChecks() {
       <ol className="printed-steps">
         {records.map(({ check, problem, method, outcome, at }) => (
           <li key={at + check}>
-            {checkOf(check).name} of {registry.find(method)?.name ?? method},{' '}
-            <ProblemText problem={problem} />: {OUTCOME_TEXTS[outcome]}{' '}
+            {checkOf(check).name} of {shortNameOfMethod(method)}, <ProblemText problem={problem} />:{' '}
+            {OUTCOME_TEXTS[outcome]}{' '}
             <span className="caption">{new Date(at).toLocaleDateString()}</span>
           </li>
         ))}

@@ -4,9 +4,9 @@ import {
   lawName,
   movesLatex,
   termTextsOf,
-  registry,
   type Agreement,
   type MethodAgreement,
+  nameOfMethod,
 } from '@levee/core';
 import { Tex } from '../../ui/tex.tsx';
 import { useNotation } from '../../worked/use-worked.ts';
@@ -23,7 +23,7 @@ export function MethodLines(props: {
 }) {
   const { method, certificate } = props;
   const notation = useNotation();
-  const name = registry.get(method.method).name;
+  const name = method.title ?? nameOfMethod(method.method);
   const lines = useMemo(
     () => moveLines(method, certificate, notation),
     [method, certificate, notation],

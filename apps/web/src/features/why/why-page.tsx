@@ -7,10 +7,12 @@ import {
   valueText,
   reasonsLatex,
   reasonsMarkdown,
-  registry,
   type Agreement,
   type MethodAgreement,
   type Reasons,
+  shortNameOfMethod,
+  OWN_LINES,
+  nameOfMethod,
 } from '@levee/core';
 import { Button } from '@mui/material';
 import { Suspense } from 'react';
@@ -96,7 +98,7 @@ export function checkedText({ reasons, fault }: Certified): string {
   if (fault !== null) return `The independent check does not confirm this certificate: ${fault}.`;
   const told = reasons.alone.map(({ methods }) => methods[0]!);
   const brief = told.filter((method) => method.brief);
-  const names = brief.map(({ method }) => registry.get(method).shortName).join(', ');
+  const names = brief.map(({ method, title }) => title ?? shortNameOfMethod(method)).join(', ');
   return [
     'Every line below was checked again from the certificate alone ✓',
     'Its worth, its terms, and that what changes is an instance of the law beside it.',
@@ -109,8 +111,11 @@ export function checkedText({ reasons, fault }: Certified): string {
 }
 
 /** What a slip does to the lines of its method. */
-function slipText({ method, leak, unreduced }: MethodAgreement): readonly string[] {
-  const name = registry.get(method).shortName;
+function slipText({ method, title, leak, unreduced }: MethodAgreement): readonly string[] {
+  const name = title ?? shortNameOfMethod(method);
+  if (leak && method === OWN_LINES) {
+    return [`${name} is not lawful throughout: its lines are told up to before step ${leak.step}.`];
+  }
   if (leak) return [`${name} has a slip: its lines end before step ${leak.step}.`];
   return unreduced ? [`${name} has a slip of form: its answer can still be reduced.`] : [];
 }
@@ -119,7 +124,7 @@ function slipText({ method, leak, unreduced }: MethodAgreement): readonly string
 function Exports({ reasons }: { readonly reasons: Reasons }) {
   const { title, problem } = useComparison((state) => state.content);
   const notation = useNotation();
-  const names = { method: (id: string) => registry.get(id).name, notation };
+  const names = { method: nameOfMethod, notation };
   const name = (ending: string) => fileName(title || problem, ending);
   return (
     <p className="chips">

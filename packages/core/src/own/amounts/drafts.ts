@@ -4,6 +4,7 @@ import type { Problem } from '../../problem/problem.ts';
 import type { Move, Page } from '../move.ts';
 import { flat, numberOf, termKey, termValue, valueOfTerms, type Term, turned } from '../node.ts';
 import type { HopLine, JudgedPaper, LineStep } from '../judged-paper.ts';
+import { termsText } from '../node-text.ts';
 import { groupedWays, groupSteps, withoutCommonTerms } from '../recognise.ts';
 import { explain } from '../search.ts';
 import { follow, type Amounted, type Following } from './follow.ts';
@@ -33,6 +34,8 @@ export interface Live extends Amounted {
   readonly owed: Owed | 'all' | null;
   /** Its number in its line, from 0; behind an equals sign inside the line from {@link BEHIND} on. */
   readonly column: number;
+  /** How it is written, where the line that it stands on has it with another sign than it counts with. */
+  readonly looks?: string;
   /** The line that it stands on, where that is not the one of its step. */
   readonly row?: number;
   /** For a jump, where it starts and where it lands. */
@@ -205,7 +208,8 @@ export class LineLedger {
       if (!sides || !only || more.length > 0) return null;
       const there = terms.find(({ node }) => node.value.equals(only.node.value));
       const left = signed(flat(sides[0]), there?.minus);
-      return { n: own, left, right: signed([only], there?.minus) };
+      const right = signed([only], there?.minus);
+      return { n: own, left, right, isTurned: there?.minus === true };
     });
     return asides.includes(null) ? null : (asides as readonly Aside[]);
   }
@@ -230,7 +234,10 @@ export class LineLedger {
       of: (made: readonly Term[]) => number,
       behind = 0,
     ) => {
-      const made = this.stage(now, stage, n, isBetween, behind, (term) => of([term]));
+      const made = this.stage(now, stage, n, isBetween, behind, (term) => ({
+        row: of([term]),
+        ...looksOf(term),
+      }));
       const own = made.drafts.map((draft) => ({
         ...draft,
         n: of(draft.gives.map(({ term }) => term)),
@@ -238,9 +245,11 @@ export class LineLedger {
       drafts.push(...own);
       now = made.live;
     };
-    const lineOf = (made: readonly Term[]) =>
-      asides.find(({ left, right }) => [...left, ...right].some((term) => made.includes(term)))
-        ?.n ?? n;
+    const asideOf = (made: readonly Term[]) =>
+      asides.find(({ left, right }) => [...left, ...right].some((term) => made.includes(term)));
+    const lineOf = (made: readonly Term[]) => asideOf(made)?.n ?? n;
+    const looksOf = (term: Term) =>
+      asideOf([term])?.isTurned ? { looks: termsText(turned([term])) } : {};
     for (const between of first.between) go(flat(between), true, () => asides[0]!.n);
     go(lefts, false, lineOf);
     go(rights, false, lineOf, BEHIND);
@@ -281,7 +290,7 @@ export class LineLedger {
     n: number,
     isBetween: boolean,
     behind = 0,
-    rowOf?: (term: Term) => number,
+    at?: (term: Term) => Pick<Live, 'row' | 'looks'>,
   ) {
     const old = live.map(({ term }) => term);
     const [from, made] = withoutCommonTerms(old, to);
@@ -299,7 +308,7 @@ export class LineLedger {
         held: helds[k]!,
         owed: null,
         column: behind + to.indexOf(term),
-        ...(rowOf ? { row: rowOf(term) } : {}),
+        ...at?.(term),
       }));
       return { n, law: move?.law ?? 'unnamed', move, takes, gives, isBetween };
     });
@@ -348,6 +357,8 @@ interface Aside {
   readonly n: number;
   readonly left: readonly Term[];
   readonly right: readonly Term[];
+  /** Whether it goes in with the other sign than it is written with. */
+  readonly isTurned: boolean;
 }
 
 function signed(terms: readonly Term[], minus = false): readonly Term[] {

@@ -9,6 +9,7 @@ import { numeralText, numeralValue } from '../../exact/numeral.ts';
 import { OWN_LINES } from '../../laws/replay.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { scriptOf } from '../../problem/script.ts';
+import { displayed } from '../displayed.ts';
 import { termValue } from '../node.ts';
 import { termsText } from '../node-text.ts';
 import type { JudgedPaper } from '../judged-paper.ts';
@@ -17,25 +18,16 @@ import { Grid, type SpaceShape } from './grid.ts';
 import { span, type Held, type Span } from './held.ts';
 import { ownPhrase } from './phrases.ts';
 
-import { LineLedger, type Draft, type Live } from './drafts.ts';
+import { BEHIND, LineLedger, type Draft, type Live } from './drafts.ts';
 
 /**
- * The account of a paper of rewritings: every line is a few steps, one for each group of terms that changes. Null where
- * the paper has other lines, or its problem no space that is laid out here: fractions, letters, roots, several factors.
+ * The account of a paper of rewritings and jumps: every line is a few steps, one for each group of terms that changes.
+ * Null where it has none, or its problem no space that is laid out here: letters, roots, several factors, other bases.
  */
 export function traceOfLines(paper: JudgedPaper): Trace | null {
   const { problem } = paper.asked;
   const shape = problem && shapeOf(problem);
-  const isPlain = paper.lines.every(
-    ({ n, kind, verdict }) =>
-      kind === 'rewrite' ||
-      kind === 'total' ||
-      verdict === 'note' ||
-      verdict === 'side' ||
-      paper.hops.some((own) => own.n === n),
-  );
-  if (!problem || !shape || !isPlain || paper.rewritings.length + paper.hops.length === 0)
-    return null;
+  if (!problem || !shape || paper.rewritings.length + paper.hops.length === 0) return null;
   const made = new LineLedger(problem, shape, paper).drafted();
   return made && new LineWriter(problem, shape).write(made.drafts, made.live);
 }
@@ -166,14 +158,22 @@ class LineWriter {
     });
   }
 
-  private writing({ term, held, hop }: Live, grid: Grid, scribe: Scribe, spot: Spot): Writing {
+  private writing(
+    { term, held, hop, looks }: Live,
+    grid: Grid,
+    scribe: Scribe,
+    spot: Spot,
+  ): Writing {
     const text = termsText([term]);
+    // Behind other terms a minus is a sign of its own.
+    const isFirst = spot.column % BEHIND === 0;
+    const glyph = looks ?? (isFirst ? text : text.replace(/^−/, '− '));
     const { terms, beyond } = this.cells(held, grid, scribe);
     return {
       role: 'subtotal',
       count: 0,
       place: 0,
-      glyph: text,
+      glyph: displayed(glyph),
       text,
       worth: termValue(term).rational!,
       spot,

@@ -3,8 +3,8 @@ import {
   reasonsLatex,
   reasonsMarkdown,
   reasonsOf,
-  registry,
   sheetSvg,
+  nameOfMethod,
 } from '@levee/core';
 import { currentDocument } from '../../../store/comparison-store.ts';
 import type { Settings } from '../../../store/settings-store.ts';
@@ -25,7 +25,7 @@ export function exportAs(
   const document = currentDocument();
   const name = (ending: string) => fileName(document.title || document.problem, ending);
   const notation = notationFor(problem, words);
-  const names = { method: (id: string) => registry.get(id).name, notation };
+  const names = { method: nameOfMethod, notation };
   switch (as) {
     case 'json':
       return download(name('levee.json'), JSON.stringify(document, null, 2), 'application/json');

@@ -1,4 +1,5 @@
-import { registry, type Beside, type Notation, type Problem } from '@levee/core';
+import { methodFor } from '../../../store/content.ts';
+import { type Beside, type Notation, type Problem } from '@levee/core';
 import { ComputationField } from '../../../computation/computation-field.tsx';
 import { dispatch, useComparison } from '../../../store/comparison-store.ts';
 import type { Content } from '../../../store/desk.ts';
@@ -29,7 +30,7 @@ function applyProblem(
     return;
   }
   dispatch(changed(() => next));
-  const gone = content.papers.filter(({ method }) => !registry.get(method).accepts(problem).ok);
+  const gone = content.papers.filter((paper) => !methodFor(paper).accepts(problem).ok);
   const said = [
     ...paperNotice(gone.length, content.papers.length),
     ...(content.story + content.unit !== '' && next.story + next.unit === ''

@@ -1,0 +1,158 @@
+import type { Entry, Mark, Trace } from '../../account/account.ts';
+import type { Part } from '../../account/cut.ts';
+import { Scribe } from '../../account/scribe.ts';
+import { PieceSpace } from '../../account/spaces.ts';
+import { TermSet } from '../../account/terms.ts';
+import type { Exact } from '../../exact/exact.ts';
+import { numeralText, numeralValue, type Numeral } from '../../exact/numeral.ts';
+import type { Surd } from '../../exact/surd.ts';
+import { OWN_LINES } from '../../laws/replay.ts';
+import { cutOf } from '../../methods/polynomials/term-list.ts';
+import { termShape } from '../../problem/kinds.ts';
+import type { Problem } from '../../problem/problem.ts';
+import { scriptOf } from '../../problem/script.ts';
+import { displayed } from '../displayed.ts';
+import type { JudgedPaper } from '../judged-paper.ts';
+import { valueOfTerms } from '../node.ts';
+import { termsText } from '../node-text.ts';
+import { ownPhrase } from './phrases.ts';
+
+/**
+ * The account of a paper line by line: every line is one amount and takes all of the one before. It is there for every
+ * problem, and has no steps where nothing was worked. A line whose amount is a sum of roots, which no account of a root
+ * can hold, ends it.
+ */
+export function traceOfWholeLines(problem: Problem, paper: JudgedPaper): Trace {
+  const scribe = new Scribe({ problem, method: OWN_LINES, school: {} });
+  let live: readonly Entry[] = opened(scribe, problem);
+  for (const line of wholeLines(paper)) {
+    const worth = heldBy(problem, line.value);
+    if (!worth) break;
+    live = written(scribe, problem, live, { ...line, worth });
+  }
+  return scribe.close(live, ownPhrase('own.answer', {}));
+}
+
+/** One line, or one side of an equals sign within it, as one amount. */
+interface WholeLine {
+  readonly n: number;
+  /** Behind which equals sign of its line it stands, from 0. */
+  readonly column: number;
+  readonly text: string;
+  readonly value: Surd;
+}
+
+function written(
+  scribe: Scribe,
+  problem: Problem,
+  live: readonly Entry[],
+  { n, column, text, value, worth }: WholeLine & { readonly worth: Exact },
+): readonly Mark[] {
+  const root = problem.kind === 'root' ? value.asRoot : null;
+  const from = displayed(live.map((own) => own.text).join(' + '));
+  return scribe.step({
+    law: 'unnamed',
+    phase: { kind: 'line', of: n },
+    ...(root ? { about: { root } } : {}),
+    takes: live,
+    writes: [
+      {
+        role: 'subtotal',
+        count: 0,
+        place: 0,
+        glyph: text,
+        text,
+        worth,
+        spot: { area: 'lines', row: n, column },
+      },
+    ],
+    phrase: ownPhrase('own.line', { from, to: text, why: 'the whole line at once' }),
+  });
+}
+
+/**
+ * The lines that the amount goes through: rewritings and totals, and what stands aside where it finds the answer. A line
+ * whose equals signs say “and then” counts by what it ends in.
+ */
+function wholeLines({ lines, rewritings, asked }: JudgedPaper): readonly WholeLine[] {
+  return lines.flatMap(({ n, kind, verdict, text, value }): readonly WholeLine[] => {
+    const own = rewritings.filter((one) => one.n === n);
+    if (own.length > 0) {
+      const counted = verdict === 'run-on' ? own.slice(-1) : own;
+      return counted.map(({ to }, column) => ({
+        n,
+        column,
+        text: displayed(termsText(to)),
+        value: valueOfTerms(to),
+      }));
+    }
+    const isAside = kind === 'side' || kind === 'hops' || kind === 'table';
+    if (!isAside || verdict === 'unequal' || !value?.equals(asked.value)) return [];
+    return [{ n, column: 0, text: displayed(text.trim()), value }];
+  });
+}
+
+/** What the account holds of a line; of a root it is the number under the sign. Null where that has roots in it. */
+function heldBy({ kind }: Problem, value: Surd): Exact | null {
+  return (kind === 'root' ? value.times(value) : value).rational;
+}
+
+/** All of the problem, owed in as few pieces as it is written in. */
+function opened(scribe: Scribe, problem: Problem): readonly Entry[] {
+  const { kind, operands } = problem;
+  const cuts = operands.map((operand) => pieceOf(operand, problem));
+  switch (termShape(kind)) {
+    case 'products':
+      scribe.open(cuts);
+      break;
+    case 'parts':
+      scribe.openSum(cuts);
+      break;
+    case 'pieces':
+      return openPiece(scribe, problem, cuts);
+  }
+  operands.forEach((operand, column) =>
+    scribe.giveWhole(column, { area: 'question', row: 0, column }, looksOf(operand, problem)),
+  );
+  return scribe.allOwed;
+}
+
+/** A number in one piece; a bracket in its terms, as all papers cut it. */
+function pieceOf(operand: Numeral, problem: Problem): readonly Part[] {
+  if (scriptOf(problem) === 'terms') return cutOf(operand);
+  return [{ worth: numeralValue(operand), text: numeralText(operand), place: undefined }];
+}
+
+/** A number of the question as it stands there: a bracket in brackets, a number under its root. */
+function looksOf(operand: Numeral, { kind }: Problem): string {
+  const text = displayed(numeralText(operand));
+  if (kind === 'root') return `√${text}`;
+  return (operand.terms?.list.length ?? 1) > 1 ? `(${text})` : text;
+}
+
+function openPiece(
+  scribe: Scribe,
+  problem: Problem,
+  cuts: readonly (readonly Part[])[],
+): readonly Entry[] {
+  const [number, by] = cuts.map(([only]) => only);
+  const space = new PieceSpace(cuts);
+  const terms = TermSet.run(space, 0, 1);
+  const text = by ? `${number!.text}÷${by.text}` : number!.text;
+  const owed = scribe.openShares(space, [{ text, worth: space.worthOf([0]), terms }]);
+  problem.operands.forEach((operand, column) => {
+    const own = numeralText(operand);
+    scribe.giveFigure({
+      text: own,
+      glyph: looksOf(operand, problem),
+      worth: numeralValue(operand),
+      terms,
+      role: 'operand part',
+      spot: { area: 'question', row: 0, column },
+      operand: column,
+      place: undefined,
+      owed: null,
+    });
+  });
+  return owed;
+}
