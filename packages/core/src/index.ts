@@ -239,7 +239,10 @@ export {
 } from './own/own-work.ts';
 export { judgeWork, type JudgedWork } from './own/judged-work.ts';
 export { lineBands, type LineBand } from './own/own-sheet.ts';
+export { stripsBeyond, type StripBeyond } from './ground/area-beyond.ts';
 export { briefOf } from './own/says.ts';
+export { offersFor, typedLine, type Offer, type OfferKind } from './own/offers.ts';
+export { displayed } from './own/displayed.ts';
 export { readAsked, type Asked, type ReadAsked } from './own/asked.ts';
 export { judgeLines } from './own/paper.ts';
 export type { JudgedPaper } from './own/judged-paper.ts';

@@ -1,3 +1,4 @@
+import { OWN_LINE_COMPARISONS } from './own-lines.ts';
 import type { ComparisonDocument } from '@levee/core';
 import { NIGHT_SHIFT_ANSWERS, SANDBAG_ANSWERS, SHEET_OF_T31 } from './answers.ts';
 import { comparison } from './demo-comparison.ts';
@@ -341,4 +342,5 @@ export const DEMO_COMPARISONS: readonly ComparisonDocument[] = [
     steps: [0, 0],
   }),
   ...LETTERS_AND_ROOTS,
+  ...OWN_LINE_COMPARISONS,
 ];

@@ -2,6 +2,7 @@ import { choicesOf, compare, readProblem, registry, type PaperWork } from '@leve
 import { certify, type Certified } from '../certificate/certify.ts';
 import { diagnoseAnswers, diagnoseSheets } from './answers-job.ts';
 import { classRuns } from './class-job.ts';
+import { judgeTyped } from './typed-job.ts';
 import { readImport } from './read-import.ts';
 
 /** What is worked out away from the page. Plain data in, plain data out. */
@@ -17,6 +18,7 @@ export const jobs = {
   classRuns,
   diagnoseAnswers,
   diagnoseSheets,
+  judgeTyped,
 };
 
 export type Jobs = typeof jobs;

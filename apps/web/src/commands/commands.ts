@@ -18,6 +18,8 @@ import {
   paced,
   pointBeside,
   SINGLE,
+  typedPaper,
+  typeOwnLines,
   workNext,
   activeOf,
 } from './moves.ts';
@@ -128,6 +130,14 @@ export const COMMANDS: readonly Command[] = [
     keys: ['w'],
     can: (scene) => choosable(scene) !== null,
     run: workNext,
+  },
+  {
+    id: 'own-lines',
+    group: 'change',
+    label: 'Type on the active paper of own lines; lay one where there is none',
+    keys: ['e', '='],
+    can: (scene) => typedPaper(scene) !== null || scene.worked.papers.length < MAX_PAPERS,
+    run: typeOwnLines,
   },
   {
     id: 'problem',

@@ -1,6 +1,8 @@
-import { MAX_PAPERS, type PaperId } from '@levee/core';
-import { dispatch } from '../store/comparison-store.ts';
-import { stepped, worked as workedAs } from '../store/edits.ts';
+import { isOwnLines, MAX_PAPERS, OWN_LINES, type PaperId } from '@levee/core';
+import { typeOn } from '../own/typing.ts';
+import { dispatch, useComparison } from '../store/comparison-store.ts';
+import { paperOf } from '../store/content.ts';
+import { changed, stepped, worked as workedAs } from '../store/edits.ts';
 import { pin, useSession } from '../store/session-store.ts';
 import { activePaper } from '../worked/use-worked.ts';
 import { stepsById, type Paper, type Worked } from '../worked/work.ts';
@@ -90,6 +92,29 @@ export function hopTaker({ worked }: Scene): PaperId | null {
   const takers = worked.papers.filter(({ method }) => method.ownHops);
   const own = takers.find(({ id }) => id === active) ?? takers[0];
   return own?.id ?? null;
+}
+
+/** The paper of own lines that is typed on: the active one, else the first; null where there is none. */
+export function typedPaper(scene: Scene): Paper | null {
+  const active = activeOf(scene);
+  if (isOwnLines(active.method)) return active;
+  return scene.worked.papers.find(({ method }) => isOwnLines(method)) ?? null;
+}
+
+/** Begins a new line on the paper of own lines, which is laid first where there is none. */
+export function typeOwnLines(scene: Scene): void {
+  const there = typedPaper(scene);
+  if (!there) {
+    dispatch(
+      changed(({ papers, ...content }) => ({
+        ...content,
+        papers: [...papers, paperOf(OWN_LINES)],
+      })),
+    );
+  }
+  const { papers } = useComparison.getState().content;
+  const paper = there ? papers.find(({ id }) => id === there.id) : papers.at(-1);
+  if (paper?.own) typeOn(paper.id, { line: paper.own.lines.length });
 }
 
 export function pointBeside(by: 1 | -1): (scene: Scene) => void {

@@ -1,4 +1,4 @@
-import { useLayoutEffect, useRef, type RefObject } from 'react';
+import { useLayoutEffect, useRef, type ReactNode, type RefObject } from 'react';
 import { SheetView, type SheetViewProps } from '../sheet/sheet-view.tsx';
 import { useSize } from '../ui/use-size.ts';
 import { scrolledTo, writtenBy } from './follow.ts';
@@ -9,6 +9,10 @@ export interface PaperStageProps extends Omit<SheetViewProps, 'square' | 'label'
   readonly most: number;
   /** Times the size that suits the room. */
   readonly zoom: number;
+  /** Whether the sheet lies at the left upper corner, and not in the middle. */
+  readonly atCorner?: boolean;
+  /** What lies over the sheet, in its place: pixels of a square, and the width of the room. */
+  readonly over?: (square: number, room: number) => ReactNode;
 }
 
 /** Squares around what was just written that stay in sight. */
@@ -17,7 +21,8 @@ const MARGIN = 1.5;
 const SMALLEST = 6;
 
 /** A sheet in the middle of squared paper, as large as the room allows; one that is scrolled follows the work. */
-export function PaperStage({ least, most, zoom, ...sheet }: PaperStageProps) {
+export function PaperStage(props: PaperStageProps) {
+  const { least, most, zoom, atCorner = false, over, ...sheet } = props;
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const { drawing, method, last } = sheet.paper;
   const room = Math.min(width / drawing.width, height / drawing.height);
@@ -62,14 +67,15 @@ export function PaperStage({ least, most, zoom, ...sheet }: PaperStageProps) {
             square={square}
             label={`${method.name}, ${sheet.step} of ${last} steps done`}
           />
+          {over?.(square, width)}
         </div>
       )}
     </div>
   );
 
   /** Half of what is left over, on whole pixels. */
-  function snap(over: number): number {
-    return Math.max(0, Math.floor(over / 2));
+  function snap(left: number): number {
+    return atCorner ? 0 : Math.max(0, Math.floor(left / 2));
   }
 }
 

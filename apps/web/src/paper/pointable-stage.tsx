@@ -7,7 +7,7 @@ import type { Lit } from '../worked/lit.ts';
 import type { Paper } from '../worked/work.ts';
 import { HeldTray } from './held-tray.tsx';
 import { nearestMark } from './nearest-mark.ts';
-import { PaperStage } from './paper-stage.tsx';
+import { PaperStage, type PaperStageProps } from './paper-stage.tsx';
 import './paper.css';
 
 export interface PointableStageProps {
@@ -20,6 +20,10 @@ export interface PointableStageProps {
   readonly most: number;
   /** Times the size that suits the room. */
   readonly zoom?: number;
+  readonly atCorner?: boolean;
+  readonly over?: PaperStageProps['over'];
+  /** What a click does that meets no figure; it lets go of what is pointed at when absent. */
+  readonly clickBeside?: (event: MouseEvent) => void;
 }
 
 /** Least pixels of a square: more where figures are small in it, or where only the stage that is worked need be seen. */
@@ -40,22 +44,26 @@ export function PointableStage({
   least = leastOf(paper),
   most,
   zoom = 1,
+  atCorner = false,
+  over,
+  clickBeside = () => pin(null),
 }: PointableStageProps) {
   const { notes, notches } = useSettings();
   const notation = useNotation();
   const entry = (id: string) => ({ kind: 'entry', paper: paper.id, id: id as EntryId }) as const;
   const found = (event: PointerEvent | MouseEvent) =>
     (event.target as Element).closest('[data-entry]')?.getAttribute('data-entry') ?? null;
-  const over = (event: PointerEvent) => {
+  const pass = (event: PointerEvent) => {
     const id = found(event);
     hover(id === null ? null : entry(id));
   };
   const click = (event: MouseEvent) => {
     const id = found(event);
-    pin(id === null ? null : entry(id));
+    if (id === null) clickBeside(event);
+    else pin(entry(id));
   };
   const press = (event: KeyboardEvent) => {
-    if (event.ctrlKey) return;
+    if (event.ctrlKey || event.target instanceof HTMLInputElement) return;
     const next = nearestMark(paper, step, useSession.getState().pointed, event.key);
     if (next === null) return;
     event.preventDefault();
@@ -67,9 +75,11 @@ export function PointableStage({
       tabIndex={0}
       role="group"
       aria-label={`${paper.method.name}: arrow keys point at its marks`}
-      onPointerOver={over}
+      onPointerOver={pass}
       onPointerLeave={() => hover(null)}
-      onMouseDown={(event) => event.preventDefault()}
+      onMouseDown={(event) => {
+        if (!(event.target instanceof HTMLInputElement)) event.preventDefault();
+      }}
       onClick={click}
       onKeyDown={press}
     >
@@ -83,6 +93,8 @@ export function PointableStage({
         least={least}
         most={most}
         zoom={zoom}
+        atCorner={atCorner}
+        {...(over ? { over } : {})}
       />
       <HeldTray paper={paper} step={step} lit={lit} />
     </div>

@@ -60,7 +60,7 @@ export function Sentence(props: {
       <SentencesBefore paper={paper} step={step} />
       {done && <Spoken marked={marked} />}
       {!done && foretells && <BeforeWorking paper={paper} />}
-      {step === paper.last && <Answer paper={paper} />}
+      {step === paper.last && !paper.lane.trace.isUnfinished && <Answer paper={paper} />}
     </p>
   );
 }

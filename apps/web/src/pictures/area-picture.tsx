@@ -23,6 +23,7 @@ import {
 } from '../worked/use-worked.ts';
 import type { Worked } from '../worked/work.ts';
 import { SvgMath } from '../ui/svg-math.tsx';
+import { BeyondNote, BeyondStrips, roomBeyond, useBeyond } from './beyond-strips.tsx';
 import { partLabel } from './part-label.ts';
 import { Picture, Region } from './region.tsx';
 import { PicturePanel } from './picture-panel.tsx';
@@ -50,7 +51,12 @@ export function AreaPicture() {
     <PicturePanel
       title={headingOf(ground)}
       words={{ marked: 'marked on all', owed: 'owed' }}
-      note={!ground.toScale && scaleNote(worked)}
+      note={
+        <>
+          <BeyondNote worked={worked} />
+          {!ground.toScale && scaleNote(worked)}
+        </>
+      }
     >
       {(size) => <Rectangle worked={worked} ground={ground} {...size} />}
     </PicturePanel>
@@ -97,8 +103,13 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
   const labelOf = (text: string) => partLabel(inNotation(text, notation));
   const shares = useShares(worked, ground);
   const top = TOP + (shares.length > 0 ? BAND : 0);
+  const beyond = useBeyond(worked);
   const side = Math.max(...ground.down.map((strip) => labelOf(strip.text).length)) * LETTER + 8;
-  const [w, h] = [Math.max(40, width - side - 4), Math.max(40, height - top - 4)];
+  const room = roomBeyond(beyond);
+  const [w, h] = [
+    Math.max(40, (width - side - 4) / (1 + room.across)),
+    Math.max(40, (height - top - 4) / (1 + room.down)),
+  ];
   const frame = { left: side, top, width: w, height: h };
   const { space } = worked.comparison;
   const write = useMemo(() => amountWriter(worked.problem), [worked]);
@@ -123,12 +134,13 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
           {...frame}
         />
       ))}
+      <BeyondStrips strips={beyond} frame={frame} room={room} labelOf={labelOf} />
     </Picture>
   );
 }
 
 /** Where the rectangle lies in the picture, in pixels. */
-interface Frame {
+export interface Frame {
   readonly left: number;
   readonly top: number;
   readonly width: number;

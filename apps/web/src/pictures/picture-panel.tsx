@@ -11,7 +11,7 @@ interface PicturePanelProps {
   readonly title: string;
   readonly words: LegendWords;
   /** A last line of the legend. */
-  readonly note?: string | false;
+  readonly note?: ReactNode;
   /** The drawing for the room there is. */
   readonly children: (size: { readonly width: number; readonly height: number }) => ReactNode;
 }

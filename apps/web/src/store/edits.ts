@@ -1,12 +1,14 @@
 import {
   MAX_CHECKS,
   type CheckRecord,
+  type OwnWork,
   type Pace,
   type PaperChoice,
   type PaperId,
 } from '@levee/core';
-import { paperOf, withHops, withPaper } from './content.ts';
+import { methodFor, paperOf, problemOf, withHops, withPaper } from './content.ts';
 import type { Content, Edit } from './desk.ts';
+import { sameValue } from './same-value.ts';
 
 /** A change of what she chose; how far the papers are stays with them. */
 export function changed(change: (content: Content) => Content): Edit {
@@ -51,6 +53,19 @@ export function worked(id: PaperId, change: Partial<PaperChoice>, steps: number)
 export function hopped(id: PaperId, hops: readonly string[]): Edit {
   return (desk) =>
     stepped({ [id]: hops.length })(changed((content) => withHops(content, id, hops))(desk));
+}
+
+/** The lines of a paper of own lines, or whose they are; all of them are then seen. */
+export function ownChanged(id: PaperId, change: (own: OwnWork) => OwnWork): Edit {
+  return (desk) => {
+    const paper = desk.content.papers.find((one) => one.id === id);
+    if (!paper?.own) return desk;
+    const own = change(paper.own);
+    if (sameValue(own, paper.own)) return desk;
+    const next = changed((content) => withPaper(content, id, { own }))(desk);
+    const { steps } = methodFor({ ...paper, own }).trace(problemOf(desk.content));
+    return stepped({ [id]: steps.length })(next);
+  };
 }
 
 /** Whether one more check can be recorded; nothing is dropped to make room for it. */

@@ -31,9 +31,18 @@ export interface Session {
   readonly playing: boolean;
   /** The paper whose hops are being chosen, if any. */
   readonly choosing: PaperId | null;
+  /** The line that is being typed on a paper of own lines, from 0; one behind the last is a new one. */
+  readonly typing: Typing | null;
   /** The paper whose list of methods was opened by its key, if any. */
   readonly listing: PaperId | null;
   readonly dialog: 'words' | 'shortcuts' | 'estimate' | 'about' | null;
+}
+
+export interface Typing {
+  readonly paper: PaperId;
+  readonly line: number;
+  /** Where the caret is put; at the end when absent. */
+  readonly caret?: number;
 }
 
 const BEGINNING: Session = {
@@ -46,6 +55,7 @@ const BEGINNING: Session = {
   zoom: 1,
   playing: false,
   choosing: null,
+  typing: null,
   listing: null,
   dialog: null,
 };

@@ -12,6 +12,8 @@ export type Beyond = ReadonlyMap<string, BeyondCell>;
 export interface BeyondCell {
   readonly worth: Exact;
   readonly count: bigint;
+  /** Where it lies along each number that its problem is cut in, from its beginning on, where that is known. */
+  readonly at?: readonly { readonly from: Exact; readonly to: Exact }[];
 }
 
 export const NOTHING_BEYOND: Beyond = new Map();
@@ -28,13 +30,14 @@ export function beyondOf(
 ): Beyond {
   const all = new Map<string, BeyondCell>();
   const add = (beyond: Beyond, sign: bigint) => {
-    for (const [cell, { worth, count }] of beyond) {
+    for (const [cell, own] of beyond) {
+      const { worth, count } = own;
       const known = all.get(cell);
       // One name for cells of two sizes is two cells: they do not make up for each other.
       const name = known && !known.worth.equals(worth) ? `${cell} of ${worth}` : cell;
       const sum = (all.get(name)?.count ?? 0n) + sign * count;
       if (sum === 0n) all.delete(name);
-      else all.set(name, { worth, count: sum });
+      else all.set(name, { ...own, count: sum });
     }
   };
   for (const { beyond } of entries) if (beyond) add(beyond, 1n);

@@ -1,10 +1,18 @@
-import type { Trace } from '../account/account.ts';
+import type { Step, Trace } from '../account/account.ts';
 import type { Speaker } from '../phrases/speaker.ts';
 import { scriptOf } from '../problem/script.ts';
+import { OWN_LINES } from '../laws/replay.ts';
 import { KIND_WORK, SCRIPT_WORK } from './kinds.ts';
 
 /** A word or two for every step of a trace, in order: `40×8`, `tens`, `= 368`, `00`. */
 export function stepLabels(trace: Trace, say: Speaker): readonly string[] {
+  if (trace.method === OWN_LINES) return trace.steps.map(lineLabel);
   const { labels } = SCRIPT_WORK[scriptOf(trace.problem)] ?? KIND_WORK[trace.problem.kind];
   return labels(trace, say);
+}
+
+/** What a step of someone's own lines writes; what comes to nothing is let go of. */
+function lineLabel({ gives }: Step): string {
+  const texts = gives.map(({ glyph }) => glyph.replace(/ ([×÷]) /g, '$1'));
+  return texts.length === 0 ? 'let go' : `= ${texts.join(' ')}`;
 }

@@ -51,7 +51,7 @@ export function offersFor({ asked, paper, line }: Typed): readonly Offer[] {
     ...sizeOffer(asked, line, read),
     ...readingOffers(line, read),
     ...runOnOffers(line, read),
-    ...nearestOffers(line),
+    ...(isWaiting(line) ? [] : nearestOffers(line)),
     ...betweenOffer(line),
   ];
 }
@@ -64,8 +64,14 @@ function valueText({ problem, base }: Asked, value: Surd): string {
   return amount.isConstant ? nodeText(numberOf(amount, base)) : displayed(amount.toString());
 }
 
-function valueOffer(asked: Asked, { text }: JudgedLine, read: LineRead): readonly Offer[] {
-  if (read.kind !== 'chain' || !/[^=\s].*=\s*$/.test(text)) return [];
+/** Whether the last equals sign of a line waits for what comes behind it. */
+function isWaiting({ text }: JudgedLine): boolean {
+  return /[^=\s].*=\s*$/.test(text);
+}
+
+function valueOffer(asked: Asked, line: JudgedLine, read: LineRead): readonly Offer[] {
+  if (read.kind !== 'chain' || !isWaiting(line)) return [];
+  const { text } = line;
   const value = valueText(asked, read.sides.at(-1)!.value);
   return [{ kind: 'value', label: value, lines: [`${text.trimEnd()} ${value}`] }];
 }

@@ -8,8 +8,9 @@ import { displayed } from './displayed.ts';
 import type { JudgedWork } from './judged-work.ts';
 import { briefOf } from './says.ts';
 
-/** Height of letters, of a row, and of a row with a fraction in it, in squares. */
+/** Height of letters, of the words on a line, of a row, and of a row with a fraction in it, in squares. */
 const LETTERS = 0.86;
+const NOTES = 0.62;
 const ROW = 1.4;
 const STACKED_ROW = 2.2;
 /** What the sheet leaves free around all that lies on it. */
@@ -81,7 +82,7 @@ class OwnPage {
       said.push({ note: { y: noteY, text: brief, isWrong, marks: first ? [first] : [] } });
     });
     const x = this.widest + GAP;
-    this.notes.push(...said.map(({ note }) => ({ x, ...note })));
+    this.notes.push(...said.map(({ note }) => ({ x, size: NOTES, ...note })));
     const at = (_: unknown, written: Mark | Given) => ({
       ...this.boxes.get(written.id)!,
       align: 'middle' as const,

@@ -36,8 +36,26 @@ export interface Rewriting {
 /** Beside what was found, where there is nothing else to tell. */
 export const NO_MISTAKE = { falseRule: null, nearest: [], chance: null } as const;
 
-/** Judges a line against the one before: whether it is worth the same, and by which laws it follows. */
+/** Most rewritings that are remembered: some papers of sixty lines. */
+const MOST_REMEMBERED = 400;
+const REMEMBERED = new Map<string, Rewriting>();
+
+/**
+ * Judges a line against the one before: whether it is worth the same, and by which laws it follows. A rewriting on a page
+ * with the same numbers is judged once, so that a line more on a long paper costs no more than on a short one.
+ */
 export function judgeRewriting(before: Standing, after: Standing, page: Page): Rewriting {
+  const numbers = [...page.numbers].sort().join(' ');
+  const key = [termsText(before.terms), termsText(after.terms), page.base, numbers].join('|');
+  const known = REMEMBERED.get(key);
+  const made = known ?? judged(before, after, page);
+  REMEMBERED.delete(key);
+  REMEMBERED.set(key, made);
+  if (REMEMBERED.size > MOST_REMEMBERED) REMEMBERED.delete(REMEMBERED.keys().next().value!);
+  return made;
+}
+
+function judged(before: Standing, after: Standing, page: Page): Rewriting {
   const off = after.value.minus(before.value);
   const unnamed = {
     off,

@@ -1,5 +1,6 @@
 import type { EntryId, Given, Mark, OwedEntry, Spot, Trace } from '../account/account.ts';
 import { isOff, movedParts, type SheetParts } from './moved-sheet.ts';
+import { NOTE_SIZE } from './sheet.ts';
 import type {
   Box,
   Ruling,
@@ -169,6 +170,8 @@ function extents(sheet: SheetParts): readonly [Extent, Extent] {
       Math.max(y1, y2) + Math.max(0, bow + over),
     );
   }
-  for (const note of sheet.notes) cover(xs, note.x, note.x + note.text.length * 0.42);
+  for (const note of sheet.notes) {
+    cover(xs, note.x, note.x + note.text.length * 0.84 * (note.size ?? NOTE_SIZE));
+  }
   return [xs, ys];
 }

@@ -4,6 +4,7 @@ import type { Brush } from './brush.ts';
 import { letterRuns, type Drawing, type Figure, type Notch } from './drawing.ts';
 import {
   linkPath,
+  NOTE_SIZE,
   signGlyph,
   signSize,
   type Ruling,
@@ -73,8 +74,8 @@ export function linksMarkup(links: readonly SheetLink[], step: number, brush: Br
 export function notesMarkup(notes: readonly SheetNote[], brush: Brush): string {
   return notes
     .map(
-      ({ x, y, text, isWrong = false }) =>
-        `<text${brush.look({ part: 'note', isWrong })} x="${size(x)}" y="${size(y + 0.68)}" font-size="0.5">${escaped(onPaper(text, brush.notation))}</text>`,
+      ({ x, y, text, size: own = NOTE_SIZE, isWrong = false }) =>
+        `<text${brush.look({ part: 'note', isWrong })} x="${size(x)}" y="${size(y + 0.5 + own * 0.36)}" font-size="${size(own)}">${escaped(onPaper(text, brush.notation))}</text>`,
     )
     .join('');
 }

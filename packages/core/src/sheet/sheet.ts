@@ -133,11 +133,16 @@ export function linkPath({ x1, y1, x2, y2, bow = 0, across = 0 }: SheetLink): {
   return { path, x: x + across, y: y + bow };
 }
 
+/** Height of the letters of a note, unless it says otherwise. */
+export const NOTE_SIZE = 0.5;
+
 /** A small explanation at the side, part of the scaffolding that can be hidden. */
 export interface SheetNote {
   readonly x: number;
   readonly y: number;
   readonly text: string;
+  /** Height of its letters, in squares; see {@link NOTE_SIZE}. */
+  readonly size?: number;
   /** Whether it says that something is wrong. */
   readonly isWrong?: boolean;
   /** Marks it explains; shown once the first of them is, and from the start where it explains none. */

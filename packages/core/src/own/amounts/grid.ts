@@ -94,7 +94,10 @@ export class Grid {
           const sign = this.shape.signs[line] ?? 1;
           const unit = this.shape.unit.times(Exact.of(sign));
           const worth = cells.reduce((product, { size }) => product.times(size), unit);
-          beyond.set(key, { worth, count: (beyond.get(key)?.count ?? 0n) + count });
+          const known = beyond.get(key)?.count ?? 0n;
+          // Lines of changes lie beside the problem, and nowhere along its numbers.
+          const place = line < 0 ? {} : { at: cells.map((cell) => cell.at) };
+          beyond.set(key, { worth, count: known + count, ...place });
         }
       }
     }
@@ -115,6 +118,7 @@ export class Grid {
       cells.push({
         part: isInside ? within - 1 - k : null,
         name: `${k}`,
+        at: { from: points[k]!, to: points[k + 1]! },
         size: points[k + 1]!.minus(points[k]!),
       });
     }
@@ -126,5 +130,6 @@ interface SideCell {
   /** Its number among the parts of the operand, the rightmost 0; null beyond its end. */
   readonly part: number | null;
   readonly name: string;
+  readonly at: Span;
   readonly size: Exact;
 }

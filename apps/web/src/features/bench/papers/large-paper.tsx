@@ -1,10 +1,12 @@
+import { isOwnLines } from '@levee/core';
 import AddIcon from '@mui/icons-material/Add';
 import CloseFullscreenIcon from '@mui/icons-material/CloseFullscreen';
 import FitScreenIcon from '@mui/icons-material/FitScreen';
 import RemoveIcon from '@mui/icons-material/Remove';
 import { IconCommand } from '../../../commands/icon-command.tsx';
 import { Announcer } from '../../../paper/announcer.tsx';
-import { PointableStage } from '../../../paper/pointable-stage.tsx';
+import { OwnSentence } from '../../../own/own-sentence.tsx';
+import { AnyStage } from '../../../own/own-stage.tsx';
 import { Sentence } from '../../../paper/sentence.tsx';
 import { VoiceSwitch } from '../../../paper/voice-switch.tsx';
 import { useSession } from '../../../store/session-store.ts';
@@ -51,7 +53,7 @@ export function LargePaper({ paper }: { readonly paper: Paper }) {
           <IconCommand id="large" icon={<CloseFullscreenIcon />} />
         </span>
       </header>
-      <PointableStage
+      <AnyStage
         paper={paper}
         step={step}
         lit={lit}
@@ -60,7 +62,11 @@ export function LargePaper({ paper }: { readonly paper: Paper }) {
         zoom={zoom}
       />
       <footer className="large-foot">
-        <Sentence paper={paper} step={step} />
+        {isOwnLines(paper.method) ? (
+          <OwnSentence paper={paper} method={paper.method} step={step} />
+        ) : (
+          <Sentence paper={paper} step={step} />
+        )}
         <Transport />
       </footer>
       <Announcer />

@@ -1,3 +1,4 @@
+import { isOwnLines } from '@levee/core';
 import CloseIcon from '@mui/icons-material/Close';
 import OpenInFullIcon from '@mui/icons-material/OpenInFull';
 import { IconButton } from '@mui/material';
@@ -12,7 +13,9 @@ import { CostStrip } from './cost-strip.tsx';
 import { HeardRows } from '../../../paper/heard-rows.tsx';
 import { Sentence } from '../../../paper/sentence.tsx';
 import { HopsStrip } from './hops-strip.tsx';
-import { PointableStage } from '../../../paper/pointable-stage.tsx';
+import { OwnHead } from '../../../own/own-head.tsx';
+import { OwnSentence } from '../../../own/own-sentence.tsx';
+import { AnyStage } from '../../../own/own-stage.tsx';
 import { MethodMenu, SchoolMenus, SlipMenu } from './paper-menus.tsx';
 
 export interface PaperCardProps {
@@ -28,6 +31,7 @@ export interface PaperCardProps {
 export const PaperCard = memo(function PaperCard(props: PaperCardProps) {
   const { paper, step, lit, removable, costs } = props;
   const active = useActive().id === paper.id;
+  const own = isOwnLines(paper.method) ? paper.method : null;
   const card = useRef<HTMLElement>(null);
   useEffect(() => {
     if (active) card.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
@@ -35,23 +39,27 @@ export const PaperCard = memo(function PaperCard(props: PaperCardProps) {
   return (
     <article
       ref={card}
-      className={active ? 'paper active' : 'paper'}
+      className={`paper${active ? ' active' : ''}${own ? ' own' : ''}`}
       aria-label={paper.method.name}
       data-paper={paper.index}
       onPointerDown={() => useSession.setState({ active: paper.id })}
     >
       <header className="paper-head">
         <MethodMenu paper={paper} />
-        <SlipMenu paper={paper} />
+        {own ? <span /> : <SlipMenu paper={paper} />}
         <span className="count figures">
           {step} of {paper.last}
         </span>
         <PaperButtons paper={paper} removable={removable} />
-        <SchoolMenus paper={paper} />
+        {own ? <OwnHead paper={paper} method={own} /> : <SchoolMenus paper={paper} />}
         <HopsStrip paper={paper} />
       </header>
-      <PointableStage paper={paper} step={step} lit={lit} most={30} />
-      <Sentence paper={paper} step={step} />
+      <AnyStage paper={paper} step={step} lit={lit} most={30} />
+      {own ? (
+        <OwnSentence paper={paper} method={own} step={step} />
+      ) : (
+        <Sentence paper={paper} step={step} />
+      )}
       <HeardRows paper={paper} step={step} />
       {costs ? <CostStrip paper={paper} /> : <div className="cost caption" />}
     </article>

@@ -1,5 +1,6 @@
 import {
   addressText,
+  OWN_LINES,
   refusalText,
   registry,
   schoolsOf,
@@ -72,6 +73,13 @@ function Choice(props: ChoiceProps) {
   );
 }
 
+/** Anyone's own way takes every problem. */
+const OWN_OPTION: Option = {
+  id: OWN_LINES,
+  label: 'Own lines',
+  note: 'Anyone’s own way of working, typed line by line and judged by law.',
+};
+
 /** The method's name; every method can be laid in its place, and one that refuses says why. */
 export const MethodMenu = memo(function MethodMenu({ paper }: { readonly paper: Paper }) {
   const { problem } = useWorked();
@@ -82,15 +90,18 @@ export const MethodMenu = memo(function MethodMenu({ paper }: { readonly paper: 
       ...registry.methods.filter(isAccepted),
       ...registry.methods.filter((method) => !isAccepted(method)),
     ];
-    return offered.map((method): Option => {
-      const accepted = method.accepts(problem);
-      return {
-        id: method.id,
-        label: method.name,
-        note: accepted.ok ? method.summary : refusalText(accepted.reason),
-        disabled: !accepted.ok,
-      };
-    });
+    return [
+      OWN_OPTION,
+      ...offered.map((method): Option => {
+        const accepted = method.accepts(problem);
+        return {
+          id: method.id,
+          label: method.name,
+          note: accepted.ok ? method.summary : refusalText(accepted.reason),
+          disabled: !accepted.ok,
+        };
+      }),
+    ];
   };
   const choose = (id: string) => {
     if (id === paper.method.id) return;

@@ -1,0 +1,183 @@
+import {
+  readAsked,
+  waysFor,
+  displayed,
+  type OwnLinesMethod,
+  type OwnWork,
+  type Way,
+} from '@levee/core';
+import { useState } from 'react';
+import { dispatch, useComparison } from '../store/comparison-store.ts';
+import { ownPaper } from '../store/content.ts';
+import { changed, ownChanged } from '../store/edits.ts';
+import { Menu } from '../ui/menu.tsx';
+import type { Paper } from '../worked/work.ts';
+import { VerdictsButton } from './verdicts.tsx';
+
+/** Whose way it is, how its lines stand, and the ways that others take. */
+export function OwnHead({
+  paper,
+  method,
+}: {
+  readonly paper: Paper;
+  readonly method: OwnLinesMethod;
+}) {
+  const [isNaming, setNaming] = useState(false);
+  const { own } = method;
+  return (
+    <div className="schools own-head">
+      <span className="line-count">{countText(method, paper)}</span>
+      <button
+        type="button"
+        className="school"
+        aria-expanded={isNaming}
+        onClick={() => setNaming(!isNaming)}
+      >
+        {own.code === '' && own.name === ''
+          ? 'whose way…'
+          : own.name !== '' && own.code !== ''
+            ? own.code
+            : 'name it…'}
+      </button>
+      <WaysMenu paper={paper} method={method} />
+      <VerdictsButton />
+      {isNaming && <Naming key={paper.id} paper={paper} own={own} done={() => setNaming(false)} />}
+    </div>
+  );
+}
+
+/** `4 lines, all lawful`; `5 lines, 1 not equal`. */
+function countText(method: OwnLinesMethod, paper: Paper): string {
+  const { lines, complete, right } = method.judged(paper.lane.trace.problem).paper;
+  if (lines.length === 0) return 'empty';
+  const all = `${lines.length} ${lines.length === 1 ? 'line' : 'lines'}`;
+  const wrong = lines.filter(({ verdict }) => verdict === 'unequal').length;
+  const runOn = lines.filter(({ verdict }) => verdict === 'run-on').length;
+  const unread = lines.filter(({ verdict }) => verdict === 'unread').length;
+  const faults = [
+    ...(wrong > 0 ? [`${wrong} not equal`] : []),
+    ...(runOn > 0 ? [`${runOn} run-on`] : []),
+    ...(unread > 0 ? [`${unread} not read`] : []),
+  ];
+  if (faults.length > 0) return `${all}: ${faults.join(', ')}`;
+  return `${all} ✓${complete && right ? '' : ' so far'}`;
+}
+
+const MOST_NAME = 60;
+const CODE = /^(\p{L}{0,3}\d{1,4})?$/u;
+
+function Naming(props: {
+  readonly paper: Paper;
+  readonly own: OwnWork;
+  readonly done: () => void;
+}) {
+  const { paper, own, done } = props;
+  const [code, setCode] = useState(own.code);
+  const [name, setName] = useState(own.name);
+  const isCode = CODE.test(code.trim());
+  const keep = () => {
+    if (!isCode) return;
+    const next = { code: code.trim(), name: name.trim() };
+    dispatch(ownChanged(paper.id, (work) => ({ ...work, ...next })));
+    done();
+  };
+  return (
+    <form
+      className="naming"
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep();
+      }}
+      onKeyDown={(event) => {
+        event.stopPropagation();
+        if (event.key === 'Escape') done();
+      }}
+    >
+      <label>
+        code{' '}
+        <input
+          autoFocus
+          value={code}
+          size={5}
+          maxLength={7}
+          placeholder="T07"
+          aria-invalid={!isCode}
+          onChange={(event) => setCode(event.target.value)}
+        />
+      </label>
+      <label>
+        name of the way{' '}
+        <input
+          value={name}
+          size={14}
+          maxLength={MOST_NAME}
+          onChange={(event) => setName(event.target.value)}
+        />
+      </label>
+      <button type="submit" className="chip" disabled={!isCode}>
+        keep
+      </button>
+      {!isCode && <span role="alert">A code is up to three letters and one to four figures.</span>}
+    </form>
+  );
+}
+
+/** Ways that these numbers invite; a press lays one here, or beside where there are lines already. */
+function WaysMenu({ paper, method }: { readonly paper: Paper; readonly method: OwnLinesMethod }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const problem = useComparison(({ content }) => content.problem);
+  const read = anchor ? readAsked(problem) : null;
+  const ways = read?.ok ? waysFor(read.asked) : [];
+  return (
+    <>
+      <button
+        type="button"
+        className="school"
+        aria-haspopup="menu"
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        ways others take…
+      </button>
+      <Menu
+        anchor={anchor}
+        close={() => setAnchor(null)}
+        groups={() => [
+          ways.length === 0
+            ? [
+                {
+                  id: 'none',
+                  label: 'These numbers invite no way of their own',
+                  disabled: true,
+                  run: () => setAnchor(null),
+                },
+              ]
+            : ways.map((way) => ({
+                id: way.kind,
+                label: wayText(way),
+                note: `${way.why} Cost ${way.cost}.`,
+                run: () => layWay(paper, method.own, way),
+              })),
+        ]}
+      />
+    </>
+  );
+}
+
+function wayText({ lines }: Way): string {
+  return displayed(lines.map(({ text }) => text.replace(/^=\s*/, '')).join(' = '));
+}
+
+/** Lays a way on an empty paper, and on one of its own beside a paper that has lines. */
+function layWay(paper: Paper, own: OwnWork, { lines }: Way): void {
+  const laid = lines.map(({ text }) => ({ text, struck: false }));
+  if (own.lines.length === 0) {
+    dispatch(ownChanged(paper.id, (work) => ({ ...work, lines: laid })));
+    return;
+  }
+  dispatch(
+    changed((content) => ({
+      ...content,
+      papers: [...content.papers, ownPaper({ lines: laid, code: '', name: '' })],
+    })),
+  );
+}

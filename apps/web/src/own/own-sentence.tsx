@@ -1,0 +1,42 @@
+import { briefOf, displayed, saysOf, type JudgedLine, type OwnLinesMethod } from '@levee/core';
+import { Sentence } from '../paper/sentence.tsx';
+import { MathText } from '../ui/math-text.tsx';
+import { useSession } from '../store/session-store.ts';
+import type { Paper } from '../worked/work.ts';
+
+/** What the last step did; of a line that is not simply lawful, what is to be said of it. */
+export function OwnSentence(props: {
+  readonly paper: Paper;
+  readonly method: OwnLinesMethod;
+  readonly step: number;
+}) {
+  const { paper, method, step } = props;
+  const line = useShownLine(props);
+  const isTold = line && line.verdict !== 'lawful';
+  if (!isTold) return <Sentence paper={paper} step={step} />;
+  return (
+    <p className="sentence" role="group" aria-label={`${paper.method.shortName}, line ${line.n}`}>
+      <span className={`verdict ${line.verdict}`}>{briefOf(line).slice(0, 1)}</span>{' '}
+      <MathText text={displayed(saysOf(line))} />
+      {method.own.lines.length === 0 && 'Nothing is worked yet.'}
+    </p>
+  );
+}
+
+/** The line of what is pointed at, else that of the last step. */
+function useShownLine(props: {
+  readonly paper: Paper;
+  readonly method: OwnLinesMethod;
+  readonly step: number;
+}): JudgedLine | null {
+  const { paper, method, step } = props;
+  const { trace } = paper.lane;
+  const pointed = useSession(({ pointed: at }) =>
+    at?.kind === 'entry' && at.paper === paper.id ? at.id : null,
+  );
+  const { paper: judged } = method.judged(trace.problem);
+  const marked = trace.steps.flatMap(({ gives }) => gives).find(({ id }) => id === pointed);
+  const last = trace.steps[step - 1]?.phase;
+  const of = marked ? marked.spot.row : last?.kind === 'line' ? last.of : null;
+  return judged.lines.find(({ n }) => n === of) ?? null;
+}
