@@ -139,6 +139,7 @@ export type { Expression as SumExpression, MethodAgreement, Move } from './compa
 export {
   commonText,
   leakText,
+  UNFINISHED,
   amountText,
   expressionLine,
   squaredTex,
@@ -243,7 +244,7 @@ export { stripsBeyond, type StripBeyond } from './ground/area-beyond.ts';
 export { briefOf } from './own/says.ts';
 export { offersFor, typedLine, type Offer, type OfferKind } from './own/offers.ts';
 export { displayed } from './own/displayed.ts';
-export { readAsked, type Asked, type ReadAsked } from './own/asked.ts';
+export { amountsOf, readAsked, type Asked, type ReadAsked } from './own/asked.ts';
 export { judgeLines } from './own/paper.ts';
 export type { JudgedPaper } from './own/judged-paper.ts';
 export type { JudgedLine, LineKind, Reading, Verdict } from './own/judged.ts';

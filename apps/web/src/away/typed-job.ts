@@ -1,4 +1,5 @@
 import {
+  amountsOf,
   briefOf,
   offersFor,
   readAsked,
@@ -25,10 +26,11 @@ export function judgeTyped(problem: string, before: readonly string[], text: str
   if (!read.ok) throw new RangeError(`judgeTyped: "${problem}": ${read.reason}`);
   const typed = typedLine(read.asked, before, text);
   const { line } = typed;
+  const write = amountsOf(read.asked);
   return {
     verdict: line?.verdict ?? null,
-    brief: line ? briefOf(line) : '',
-    says: line ? saysOf(line) : '',
+    brief: line ? briefOf(line, write) : '',
+    says: line ? saysOf(line, write) : '',
     unreadAt: line?.unread?.at ?? null,
     offers: offersFor(typed),
   };

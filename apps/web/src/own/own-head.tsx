@@ -25,24 +25,26 @@ export function OwnHead({
   const [isNaming, setNaming] = useState(false);
   const { own } = method;
   return (
-    <div className="schools own-head">
-      <span className="line-count">{countText(method, paper)}</span>
-      <button
-        type="button"
-        className="school"
-        aria-expanded={isNaming}
-        onClick={() => setNaming(!isNaming)}
-      >
-        {own.code === '' && own.name === ''
-          ? 'whose way…'
-          : own.name !== '' && own.code !== ''
-            ? own.code
-            : 'name it…'}
-      </button>
-      <WaysMenu paper={paper} method={method} />
-      <VerdictsButton />
+    <>
+      <div className="schools own-head">
+        <span className="line-count">{countText(method, paper)}</span>
+        <button
+          type="button"
+          className="school"
+          aria-expanded={isNaming}
+          onClick={() => setNaming(!isNaming)}
+        >
+          {own.code === '' && own.name === ''
+            ? 'whose…'
+            : own.name !== '' && own.code !== ''
+              ? own.code
+              : 'name it…'}
+        </button>
+        <WaysMenu paper={paper} method={method} />
+        <VerdictsButton />
+      </div>
       {isNaming && <Naming key={paper.id} paper={paper} own={own} done={() => setNaming(false)} />}
-    </div>
+    </>
   );
 }
 
@@ -60,7 +62,8 @@ function countText(method: OwnLinesMethod, paper: Paper): string {
     ...(unread > 0 ? [`${unread} not read`] : []),
   ];
   if (faults.length > 0) return `${all}: ${faults.join(', ')}`;
-  return `${all} ✓${complete && right ? '' : ' so far'}`;
+  if (complete && !right) return `${all}: not the answer`;
+  return `${all} ✓${complete ? '' : ' so far'}`;
 }
 
 const MOST_NAME = 60;
@@ -133,10 +136,11 @@ function WaysMenu({ paper, method }: { readonly paper: Paper; readonly method: O
       <button
         type="button"
         className="school"
+        aria-label="Ways others take with these numbers"
         aria-haspopup="menu"
         onClick={(event) => setAnchor(event.currentTarget)}
       >
-        ways others take…
+        ways…
       </button>
       <Menu
         anchor={anchor}

@@ -1,4 +1,11 @@
-import { briefOf, displayed, saysOf, type JudgedLine, type OwnLinesMethod } from '@levee/core';
+import {
+  amountsOf,
+  briefOf,
+  displayed,
+  saysOf,
+  type JudgedLine,
+  type OwnLinesMethod,
+} from '@levee/core';
 import { Sentence } from '../paper/sentence.tsx';
 import { MathText } from '../ui/math-text.tsx';
 import { useSession } from '../store/session-store.ts';
@@ -12,13 +19,32 @@ export function OwnSentence(props: {
 }) {
   const { paper, method, step } = props;
   const line = useShownLine(props);
-  const isTold = line && line.verdict !== 'lawful';
-  if (!isTold) return <Sentence paper={paper} step={step} />;
+  if (!line) return <Unworked paper={paper} method={method} step={step} />;
+  if (line.verdict === 'lawful' && step > 0) return <Sentence paper={paper} step={step} />;
   return (
     <p className="sentence" role="group" aria-label={`${paper.method.shortName}, line ${line.n}`}>
       <span className={`verdict ${line.verdict}`}>{briefOf(line).slice(0, 1)}</span>{' '}
-      <MathText text={displayed(saysOf(line))} />
-      {method.own.lines.length === 0 && 'Nothing is worked yet.'}
+      <MathText
+        text={displayed(saysOf(line, amountsOf(method.judged(paper.lane.trace.problem).asked)))}
+      />
+    </p>
+  );
+}
+
+/** Before the first step of the account; what stands on the paper has no amount of its own yet. */
+function Unworked({ paper, method, step }: Parameters<typeof OwnSentence>[0]) {
+  const { lines } = method.judged(paper.lane.trace.problem).paper;
+  if (step > 0) return <Sentence paper={paper} step={step} />;
+  const isWorked = paper.last > 0;
+  const text =
+    lines.length === 0
+      ? 'Nothing is worked yet.'
+      : isWorked
+        ? 'The lines come one after the other.'
+        : 'What stands here goes into nothing yet.';
+  return (
+    <p className="sentence" role="group" aria-label={`${method.shortName}, step 0`}>
+      <span className="caption">{text}</span>
     </p>
   );
 }

@@ -124,7 +124,9 @@ function Notes({ paper, brush, step }: Painted & { readonly step: number }) {
   const written = useMemo(
     () =>
       paper.drawing.notes.map(({ marks }) =>
-        Math.min(...marks.map((id) => paper.line.writtenAt.get(id) ?? Infinity)),
+        marks.length === 0
+          ? 0
+          : Math.min(...marks.map((id) => paper.line.writtenAt.get(id) ?? Infinity)),
       ),
     [paper],
   );

@@ -162,7 +162,9 @@ export function reasonsMarkdown(reasons: Reasons, { method, notation }: ExportNa
   const { common } = reasons;
   const math = (text: string) => inNotation(text, notation);
   const sections = reasons.alone.map((own) => {
-    const [{ method: id, title, moves, leak }] = own.methods as readonly [MethodAgreement];
+    const [{ method: id, title, moves, leak, unfinished }] = own.methods as readonly [
+      MethodAgreement,
+    ];
     const texts = termTextsOf(own);
     return [
       `## ${title ?? method(id)}`,
@@ -174,10 +176,11 @@ export function reasonsMarkdown(reasons: Reasons, { method, notation }: ExportNa
           `| = | ${expressionLine(expression, texts, notation)} | ${lawName(law, own)} |`,
       ),
       ...(leak ? ['', leakText(leak, math)] : []),
+      ...(unfinished && !leak ? ['', UNFINISHED] : []),
     ].join('\n');
   });
   return [
-    `# ${common.methods.some(({ leak }) => leak) ? 'How far' : 'Why'} the methods agree: ${math(equationText(common))}`,
+    `# ${common.methods.some(({ leak, unfinished }) => leak ?? unfinished) ? 'How far' : 'Why'} the methods agree: ${math(equationText(common))}`,
     ...sections,
     commonText(reasons, math),
     '',
@@ -185,6 +188,9 @@ export function reasonsMarkdown(reasons: Reasons, { method, notation }: ExportNa
 }
 
 /** `Step 3 loses 50; from there on it does not agree.` */
+/** What is said of someone's own lines that have no answer yet. */
+export const UNFINISHED = 'It stops before it has an answer; from there on nothing is claimed.';
+
 export function leakText(
   { step, amount }: NonNullable<MethodAgreement['leak']>,
   math: (text: string) => string,
@@ -296,9 +302,11 @@ export function movesLatex(
 export function reasonsLatex(reasons: Reasons, { method, notation }: ExportNames): string {
   const math = (text: string) => `$${texText(text, notation)}$`;
   const sections = reasons.alone.map((own) => {
-    const [{ method: id, title, moves, leak }] = own.methods as readonly [MethodAgreement];
+    const [{ method: id, title, moves, leak, unfinished }] = own.methods as readonly [
+      MethodAgreement,
+    ];
     const lines = movesLatex(own.problem, moves, termTextsOf(own), notation);
-    return `\\paragraph{${title ?? method(id)}}\n\\[\n${lines}\n\\]${leak ? `\n${leakText(leak, math)}` : ''}`;
+    return `\\paragraph{${title ?? method(id)}}\n\\[\n${lines}\n\\]${leak ? `\n${leakText(leak, math)}` : unfinished ? `\n${UNFINISHED}` : ''}`;
   });
   return ['% needs \\usepackage{amsmath}', ...sections, commonText(reasons, math), ''].join('\n\n');
 }

@@ -81,6 +81,12 @@ const METHOD_AGREEMENT = record({
       flag(),
     ),
   ),
+  unfinished: optional(
+    said(
+      'Whether someone’s own lines stop before they have an answer; their moves are no claim on the total.',
+      flag(),
+    ),
+  ),
   leak: optional(
     said(
       'Where a slipped work gains or loses something; the moves go only as far as before that step.',
@@ -93,7 +99,7 @@ const METHOD_AGREEMENT = record({
 export const AGREEMENT = record({
   format: only('levee-agreement'),
   version: said(
-    '3 where some method leaks or stays unreduced, else 2; version 1 is read too.',
+    '3 where some method leaks, stays unreduced or is unfinished, else 2; version 1 is read too.',
     anyOf([1, 2, 3]),
   ),
   problem: text(),

@@ -8,6 +8,7 @@ import type { Comparison, Lane } from './compare.ts';
 import { type MethodAgreement } from './expressions.ts';
 import { KIND_WORK } from './kinds.ts';
 import { NOTHING_TOLD, type Told } from './told.ts';
+import { ownTold } from './own-told.ts';
 import { leakedMoves } from './leaked-moves.ts';
 
 /** Reads the agreement of all methods off their traces. */
@@ -15,7 +16,9 @@ export function agreement(comparison: Comparison): Agreement {
   const { problem, space, lanes } = comparison;
   const total = lanes[0]!.trace.total;
   const methods = lanes.map((lane) => numbered(methodAgreement(comparison, lane, total)));
-  const isSlipped = methods.some(({ leak, unreduced }) => leak || unreduced);
+  const isSlipped = methods.some(
+    ({ leak, unreduced, unfinished }) => leak || unreduced || unfinished,
+  );
   const indices = Array.from({ length: space.size }, (_, index) => index);
   return {
     format: 'levee-agreement',
@@ -46,6 +49,8 @@ function methodAgreement(comparison: Comparison, lane: Lane, total: Exact): Meth
   const { problem } = comparison;
   const [leak] = lane.leaks;
   if (leak) return { ...method, ...leakedMoves(lane, problem, leak), brief: false };
+  const own = ownTold(lane, problem);
+  if (own) return { ...method, ...own };
   const isNothing = lane.amounts.at(-1)!.terms.isEmpty;
   const told = isNothing ? NOTHING_TOLD : KIND_WORK[problem.kind].told(comparison, lane, total);
   return { ...method, ...told, ...(endsUnreduced(told) ? { unreduced: true } : {}) };

@@ -13,6 +13,10 @@ export function stepLabels(trace: Trace, say: Speaker): readonly string[] {
 
 /** What a step of someone's own lines writes; what comes to nothing is let go of. */
 function lineLabel({ gives }: Step): string {
-  const texts = gives.map(({ glyph }) => glyph.replace(/ ([×÷]) /g, '$1'));
-  return texts.length === 0 ? 'let go' : `= ${texts.join(' ')}`;
+  const text = gives
+    .map(({ glyph }, k) => (k === 0 || glyph.startsWith('−') ? glyph : `+${glyph}`))
+    .join('')
+    .replace(/ /g, '');
+  if (text === '') return 'let go';
+  return gives.length === 1 ? `= ${text}` : text;
 }

@@ -64,8 +64,16 @@ export function verifyAgreement(certificate: Agreement): Verification {
     value,
   };
   for (const agreement of certificate.methods) {
-    if (agreement.leak && certificate.version !== 3) {
+    if ((agreement.leak ?? agreement.unfinished) && certificate.version !== 3) {
       return { ok: false, method: agreement.method, move: 0, fault: 'only version 3 tells leaks' };
+    }
+    if (agreement.unfinished && agreement.method !== OWN_LINES) {
+      return {
+        ok: false,
+        method: agreement.method,
+        move: 0,
+        fault: 'only own lines may stop before the end',
+      };
     }
     const wrong = methodFault(agreement, frame);
     if (wrong) return { ok: false, method: agreement.method, ...wrong };
@@ -225,7 +233,7 @@ function methodFault(agreement: MethodAgreement, frame: Frame): Fault | null {
   return (
     openingFault(moves[0]!, lines[0]!, frame) ??
     stepsFault(agreement, lines, frame) ??
-    (agreement.leak ? null : endFault(lines, frame, agreement.unreduced)) ??
+    (agreement.leak || agreement.unfinished ? null : endFault(lines, frame, agreement.unreduced)) ??
     bracketingFault(bracketing, lines, frame)
   );
 }

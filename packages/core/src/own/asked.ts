@@ -1,3 +1,5 @@
+import type { Exact } from '../exact/exact.ts';
+import { numberText } from '../exact/numeral.ts';
 import type { Surd } from '../exact/surd.ts';
 import { evaluateSurd } from '../problem/evaluate.ts';
 import { expressionText, type Expression } from '../problem/expression.ts';
@@ -5,6 +7,7 @@ import { failureText } from '../problem/failure.ts';
 import { lettersFailure } from '../problem/limits.ts';
 import { hasLetters } from '../problem/letters.ts';
 import { problemText, readProblem, type Problem } from '../problem/problem.ts';
+import { amountWriter } from '../problem/script.ts';
 import { readExpression, type ReadOptions } from '../problem/read-expression.ts';
 import { withoutAmountWords } from './amount-words.ts';
 import { spelled } from './spelling.ts';
@@ -53,6 +56,12 @@ export function readAsked(source: string, options: ReadOptions = {}): ReadAsked 
       base: problem?.base ?? 10,
     },
   };
+}
+
+/** How amounts are written on papers of a computation. */
+export function amountsOf({ problem, base }: Asked): (amount: Exact) => string {
+  if (problem && problem.kind !== 'root') return amountWriter(problem);
+  return (amount) => numberText(amount, base);
 }
 
 export function lettersIn(of: Expression): readonly string[] {

@@ -1,11 +1,10 @@
-import { amountWriter } from '../problem/script.ts';
 import type { Surd } from '../exact/surd.ts';
-import type { Asked } from './asked.ts';
+import { amountsOf, type Asked } from './asked.ts';
 import { displayed } from './displayed.ts';
 import type { JudgedLine } from './judged.ts';
 import type { JudgedPaper } from './judged-paper.ts';
 import { flat, numberOf, type Term } from './node.ts';
-import { nodeText, termsText } from './node-text.ts';
+import { termsText } from './node-text.ts';
 import { judgeLines } from './paper.ts';
 import { readLine, type LineRead, type Side } from './read-line.ts';
 import { waysFor } from './ways/ways.ts';
@@ -56,12 +55,9 @@ export function offersFor({ asked, paper, line }: Typed): readonly Offer[] {
   ];
 }
 
-/** An amount as it is written on a paper of a problem. */
-function valueText({ problem, base }: Asked, value: Surd): string {
+function valueText(asked: Asked, value: Surd): string {
   const amount = value.rational;
-  if (!amount) return displayed(value.toString());
-  if (problem && problem.kind !== 'root') return amountWriter(problem)(amount);
-  return amount.isConstant ? nodeText(numberOf(amount, base)) : displayed(amount.toString());
+  return amount ? amountsOf(asked)(amount) : displayed(value.toString());
 }
 
 /** Whether the last equals sign of a line waits for what comes behind it. */

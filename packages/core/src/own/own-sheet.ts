@@ -3,6 +3,7 @@ import { KINDS } from '../problem/kinds.ts';
 import { draftSheet } from '../sheet/draft-sheet.ts';
 import { hasStack, setRunning } from '../sheet/running.ts';
 import type { Box, Ruling, Sheet, SheetNote, SheetSign } from '../sheet/sheet.ts';
+import { amountsOf } from './asked.ts';
 import { BEHIND } from './amounts/drafts.ts';
 import { displayed } from './displayed.ts';
 import type { JudgedWork } from './judged-work.ts';
@@ -18,6 +19,8 @@ const MARGIN = 1;
 /** Where a line begins behind its equals sign, and the room of a sign between terms. */
 const EQUALS = 1.1;
 const SIGN = 0.9;
+/** A sign right before its number. */
+const CLOSE = 0.62;
 const GAP = 0.6;
 
 /** The signs between numbers of the question, as the paper prints them. */
@@ -56,7 +59,8 @@ class OwnPage {
   private readonly notes: SheetNote[] = [];
   /** The mark that was laid last: what is only words comes with it. */
   private last: EntryId | null = null;
-  private widest = 0;
+  /** Where the last row ends. */
+  private end = 0;
 
   constructor(
     private readonly trace: Trace,
@@ -66,6 +70,7 @@ class OwnPage {
   sheet(): Sheet {
     this.question();
     const said: { note: Omit<SheetNote, 'x'> }[] = [];
+    const ends: number[] = [0];
     const bands = lineBands(this.work);
     this.work.own.lines.forEach(({ text, struck }, k) => {
       const { y, height } = bands[k]!;
@@ -74,14 +79,15 @@ class OwnPage {
       const marks = line ? this.marksOf(line.n) : [];
       if (marks.length > 0) this.row(marks, band);
       else this.words(displayed(text), band, struck);
-      const brief = line ? briefOf(line) : '';
+      const brief = line ? briefOf(line, amountsOf(this.work.asked)) : '';
       if (brief === '') return;
+      ends.push(this.end);
       const first = marks[0]?.id ?? this.last;
       const isWrong = line?.verdict === 'unequal' || line?.verdict === 'run-on';
       const noteY = band.y + height / 2 - 0.5;
       said.push({ note: { y: noteY, text: brief, isWrong, marks: first ? [first] : [] } });
     });
-    const x = this.widest + GAP;
+    const x = Math.max(...ends) + GAP;
     this.notes.push(...said.map(({ note }) => ({ x, size: NOTES, ...note })));
     const at = (_: unknown, written: Mark | Given) => ({
       ...this.boxes.get(written.id)!,
@@ -107,7 +113,6 @@ class OwnPage {
       if (k > 0 && !isJoined) x = this.sign(between, x, { y: 0, height });
       x = this.put(given, x, { y: 0, height });
     });
-    this.widest = x;
   }
 
   private marksOf(row: number): readonly Mark[] {
@@ -144,15 +149,15 @@ class OwnPage {
 
   /** Jumps from number to number; where each lands stands behind it. */
   private hops(marks: readonly Mark[], band: LineBand): void {
-    let x = EQUALS;
+    let x = 0;
     marks.forEach((mark, k) => {
       const { hop } = mark;
       if (!hop) return;
-      if (k === 0) x = this.text(`${hop.from}`, x, band, mark.id);
+      if (k === 0) x = this.text(`${hop.from}`, 0, band, mark.id);
       const isBack = hop.to.compare(hop.from) < 0;
-      x = this.sign(isBack ? 'minus' : 'plus', x, band, mark.id);
+      x = this.sign(isBack ? 'minus' : 'plus', x + 0.2, band, mark.id, CLOSE);
       x = this.put(mark, x, band);
-      x = this.text(`→ ${hop.to}`, x + 0.1, band, mark.id) + 0.1;
+      x = this.text(`→ ${hop.to}`, x, band, mark.id);
     });
   }
 
@@ -195,7 +200,7 @@ class OwnPage {
   }
 
   private reach(x: number): number {
-    this.widest = Math.max(this.widest, x);
+    this.end = x;
     return x;
   }
 }

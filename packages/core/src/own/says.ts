@@ -1,4 +1,7 @@
+import type { Exact } from '../exact/exact.ts';
+import type { Surd } from '../exact/surd.ts';
 import type { MoveId } from '../laws/law.ts';
+import { displayed } from './displayed.ts';
 import type { JudgedLine } from './judged.ts';
 import { FALSE_RULES } from './mistakes/table.ts';
 import type { Move } from './move.ts';
@@ -64,7 +67,7 @@ const BRIEF_WORDS: Readonly<Record<MoveId, string>> = {
 };
 
 /** What a line is said to be in a word or two, with the sign of its verdict; nothing for a note. */
-export function briefOf(line: JudgedLine): string {
+export function briefOf(line: JudgedLine, write: WriteAmount = PLAIN): string {
   switch (line.verdict) {
     case 'lawful':
       return `✓ ${briefMoves(line)}`;
@@ -73,7 +76,7 @@ export function briefOf(line: JudgedLine): string {
     case 'equal':
       return '✓ same amount';
     case 'unequal':
-      return `✗ ${line.off ? offText(`${line.off}`).toLowerCase() : 'not the same'}`;
+      return `✗ ${line.off ? offText(line.off, write).toLowerCase() : 'not the same'}`;
     case 'run-on':
       return '= says “and then”';
     case 'side':
@@ -97,15 +100,20 @@ function movesOfLeap({ readings }: JudgedLine): readonly MoveId[] {
 
 const COUNTS = ['no', 'one', 'two', 'three', 'four', 'five', 'six'];
 
+/** How an amount is written: as it is on the paper. */
+export type WriteAmount = (amount: Exact) => string;
+
+const PLAIN: WriteAmount = String;
+
 /** One plain sentence about a line. It is no part of the contract; ids, verdicts and numbers are. */
-export function saysOf(line: JudgedLine): string {
+export function saysOf(line: JudgedLine, write: WriteAmount = PLAIN): string {
   const chance = line.chance
     ? ` Right here; it could also come from a rule that fails for ${line.chance.counter}.`
     : '';
-  return `${verdictSays(line)}${chance}`;
+  return `${verdictSays(line, write)}${chance}`;
 }
 
-function verdictSays(line: JudgedLine): string {
+function verdictSays(line: JudgedLine, write: WriteAmount): string {
   switch (line.verdict) {
     case 'lawful':
       return lawfulSays(line);
@@ -114,7 +122,7 @@ function verdictSays(line: JudgedLine): string {
     case 'equal':
       return 'The same amount; Levee finds no law for this step.';
     case 'unequal':
-      return unequalSays(line);
+      return unequalSays(line, write);
     case 'run-on':
       return `An equals sign says “and then” here: ${line.statements.join('; ')}.`;
     case 'side':
@@ -155,16 +163,17 @@ export function movesText(moves: readonly Move[]): string {
     .join('; ');
 }
 
-function unequalSays({ off, nearest, falseRule }: JudgedLine): string {
-  const size = off ? offText(`${off}`) : 'Not the same amount';
+function unequalSays({ off, nearest, falseRule }: JudgedLine, write: WriteAmount): string {
+  const size = off ? offText(off, write) : 'Not the same amount';
   const near = nearest[0] ? ` Nearest: ${nearest[0].text}.` : '';
   const rule = FALSE_RULES.find(({ id }) => id === falseRule);
   return `${size}.${near}${rule ? ` ${rule.truth}` : ''}`;
 }
 
-function offText(off: string): string {
-  if (/[a-z√]/.test(off)) return `Not equal; the difference is ${off}`;
-  return off.startsWith('-') ? `${off.slice(1)} too little` : `${off} too much`;
+function offText(off: Surd, write: WriteAmount): string {
+  const amount = off.rational;
+  if (!amount?.isConstant) return `Not equal; the difference is ${displayed(off.toString())}`;
+  return amount.isNegative ? `${write(amount.negate())} too little` : `${write(amount)} too much`;
 }
 
 function upper(text: string): string {

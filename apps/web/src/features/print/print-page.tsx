@@ -2,6 +2,7 @@ import {
   expressionLine,
   inNotation,
   leakText,
+  UNFINISHED,
   sumTex,
   lawName,
   termTextsOf,
@@ -182,7 +183,9 @@ function PrintedAgreement({ without }: Pick<Choices, 'without'>) {
   const { papers, comparison } = useWorked();
   const { alone } = certified(comparison).reasons;
   const notation = useNotation();
-  const isWhole = alone.every(({ methods }) => methods[0]!.leak === undefined);
+  const isWhole = alone.every(
+    ({ methods }) => methods[0]!.leak === undefined && !methods[0]!.unfinished,
+  );
   return (
     <section className="printed-paper">
       <h2>{isWhole ? 'Why they agree' : 'How far they agree'}</h2>
@@ -200,7 +203,7 @@ function PrintedAgreement({ without }: Pick<Choices, 'without'>) {
 
 /** The reason of one method in its own cut. */
 function PrintedMoves({ own, notation }: { readonly own: Agreement; readonly notation: Notation }) {
-  const { moves, leak } = own.methods[0]!;
+  const { moves, leak, unfinished } = own.methods[0]!;
   const texts = termTextsOf(own);
   return (
     <>
@@ -216,6 +219,7 @@ function PrintedMoves({ own, notation }: { readonly own: Agreement; readonly not
           </li>
         ))}
       </ol>
+      {unfinished && !leak && <p>{UNFINISHED}</p>}
       {leak && (
         <p className="caption">
           <MathText text={leakText(leak, (text) => inNotation(text, notation))} />

@@ -1,6 +1,7 @@
 import {
   inNotation,
   leakText,
+  UNFINISHED,
   lawName,
   movesLatex,
   termTextsOf,
@@ -43,6 +44,7 @@ export function MethodLines(props: {
           <Line key={i} line={line} law={lawName(line.law, certificate)} />
         ))}
       </ol>
+      {method.unfinished && !method.leak && <p className="caption">{UNFINISHED}</p>}
       {method.leak && (
         <p className="caption">
           <MathText text={leakText(method.leak, (text) => inNotation(text, notation))} />

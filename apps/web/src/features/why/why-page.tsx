@@ -58,7 +58,7 @@ function Told({ made }: { readonly made: Certified }) {
       <header className="why-head">
         <h1>
           Why <Equation certificate={certificate} problem={problem} />{' '}
-          {certificate.methods.some(({ leak }) => leak)
+          {certificate.methods.some(({ leak, unfinished }) => leak ?? unfinished)
             ? 'as far as each method goes'
             : 'by every method'}
         </h1>

@@ -91,11 +91,7 @@ class LineWriter {
         phase: { kind: 'line', of: n },
         takes: takes.flatMap(entriesOf),
         writes,
-        phrase: ownPhrase('own.line', {
-          from: takes.length === 0 ? '' : termsText(takes.map(({ term }) => term)),
-          to: termsText(gives.map(({ term }) => term)),
-          why: move ? movesText([move]) : 'no law is told',
-        }),
+        phrase: phraseOf({ law, move, takes, gives }),
       });
       gives.forEach((live, k) => marks.set(live, written[k]!));
     }
@@ -204,6 +200,25 @@ class LineWriter {
     const parts = key.split('.').map(Number);
     return this.problem.kind === 'quotient' ? scribe.owes(parts[1]!) : scribe.owes(...parts);
   }
+}
+
+/** What is said of a step. */
+function phraseOf({ law, move, takes, gives }: Pick<Draft, 'law' | 'move' | 'takes' | 'gives'>) {
+  const [first] = gives;
+  if (!first) {
+    return ownPhrase('own.let-go', { what: displayed(termsText(takes.map(({ term }) => term))) });
+  }
+  const size = displayed(termsText([first.term]));
+  if (first.hop) {
+    const { from, to } = first.hop;
+    return ownPhrase('own.jump', { from: from.toString(), to: to.toString(), size });
+  }
+  const why = law === 'reorder' && !move ? 'it is written again' : 'both sides are worked out';
+  return ownPhrase('own.line', {
+    from: takes.length === 0 ? '' : displayed(termsText(takes.map(({ term }) => term))),
+    to: displayed(termsText(gives.map(({ term }) => term))),
+    why: move ? movesText([move]) : why,
+  });
 }
 
 /** A cell of the problem as it is owed, and where it lies on the line of its number. */

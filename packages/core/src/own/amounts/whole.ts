@@ -12,9 +12,11 @@ import { termShape } from '../../problem/kinds.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { scriptOf } from '../../problem/script.ts';
 import { displayed } from '../displayed.ts';
+import type { JudgedLine } from '../judged.ts';
 import type { JudgedPaper } from '../judged-paper.ts';
 import { valueOfTerms } from '../node.ts';
 import { termsText } from '../node-text.ts';
+import { movesText } from '../says.ts';
 import { ownPhrase } from './phrases.ts';
 
 /**
@@ -40,13 +42,15 @@ interface WholeLine {
   readonly column: number;
   readonly text: string;
   readonly value: Surd;
+  /** By which law it follows, in words. */
+  readonly why: string;
 }
 
 function written(
   scribe: Scribe,
   problem: Problem,
   live: readonly Entry[],
-  { n, column, text, value, worth }: WholeLine & { readonly worth: Exact },
+  { n, column, text, value, worth, why }: WholeLine & { readonly worth: Exact },
 ): readonly Mark[] {
   const root = problem.kind === 'root' ? value.asRoot : null;
   const from = displayed(live.map((own) => own.text).join(' + '));
@@ -66,30 +70,49 @@ function written(
         spot: { area: 'lines', row: n, column },
       },
     ],
-    phrase: ownPhrase('own.line', { from, to: text, why: 'the whole line at once' }),
+    phrase: ownPhrase('own.line', { from, to: text, why }),
   });
 }
 
 /**
- * The lines that the amount goes through: rewritings and totals, and what stands aside where it finds the answer. A line
- * whose equals signs say “and then” counts by what it ends in.
+ * The lines that the amount goes through: rewritings and totals, and what stands aside where it finds the answer or is all
+ * that there is. A line whose equals signs say “and then” counts by what it ends in.
  */
-function wholeLines({ lines, rewritings, asked }: JudgedPaper): readonly WholeLine[] {
-  return lines.flatMap(({ n, kind, verdict, text, value }): readonly WholeLine[] => {
-    const own = rewritings.filter((one) => one.n === n);
-    if (own.length > 0) {
-      const counted = verdict === 'run-on' ? own.slice(-1) : own;
-      return counted.map(({ to }, column) => ({
-        n,
-        column,
-        text: displayed(termsText(to)),
-        value: valueOfTerms(to),
-      }));
-    }
-    const isAside = kind === 'side' || kind === 'hops' || kind === 'table';
-    if (!isAside || verdict === 'unequal' || !value?.equals(asked.value)) return [];
-    return [{ n, column: 0, text: displayed(text.trim()), value }];
-  });
+function wholeLines(paper: JudgedPaper): readonly WholeLine[] {
+  const made = paper.lines.flatMap((line) => linesOf(paper, line));
+  const last = paper.lines.findLast(({ kind }) => kind === 'side');
+  // With statements alone the last one is what the work comes to.
+  const isAll = made.length === 0 && paper.complete && last?.value;
+  return isAll ? [asideOf(last, last.value)] : made;
+}
+
+function linesOf({ rewritings, asked }: JudgedPaper, line: JudgedLine): readonly WholeLine[] {
+  const { n, kind, verdict, text, value } = line;
+  const own = rewritings.filter((one) => one.n === n);
+  if (own.length > 0) {
+    const typed = text.trim().replace(/^=/, '').split('=');
+    const counted = verdict === 'run-on' ? own.slice(-1) : own;
+    return counted.map(({ to }, column) => ({
+      n,
+      column,
+      text: displayed((typed.length === own.length ? typed[column]! : termsText(to)).trim()),
+      value: valueOfTerms(to),
+      why: whyOf(line),
+    }));
+  }
+  const isAside = kind === 'side' || kind === 'hops' || kind === 'table';
+  if (!isAside || verdict === 'unequal' || !value?.equals(asked.value)) return [];
+  return [asideOf(line, value)];
+}
+
+function asideOf(line: JudgedLine, value: Surd): WholeLine {
+  return { n: line.n, column: 0, text: displayed(line.text.trim()), value, why: whyOf(line) };
+}
+
+function whyOf({ readings, verdict }: JudgedLine): string {
+  const [first] = readings;
+  if (first) return movesText(first.moves);
+  return verdict === 'run-on' ? 'an equals sign says “and then”' : 'both sides are worked out';
 }
 
 /** What the account holds of a line; of a root it is the number under the sign. Null where that has roots in it. */

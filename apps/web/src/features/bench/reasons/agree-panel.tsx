@@ -5,6 +5,7 @@ import {
   expressionLine,
   inNotation,
   leakText,
+  UNFINISHED,
   movesLatex,
   sumTex,
   termShape,
@@ -34,7 +35,9 @@ function statusOf(made: Certified | null): string {
   if (made === null) return 'checking …';
   if (!made.confirmed) return 'the check failed';
   const slipped = made.reasons.common.methods.some(({ leak }) => leak !== undefined);
-  return slipped ? 'checked, up to the slip' : 'checked ✓';
+  if (slipped) return 'checked, up to the slip';
+  const unfinished = made.reasons.common.methods.some((method) => method.unfinished);
+  return unfinished ? 'checked, as far as they go' : 'checked ✓';
 }
 
 /** Why the methods agree, in a line a method. */
@@ -92,7 +95,13 @@ function AgreeLines({ reasons }: { readonly reasons: Reasons }) {
               key={k}
               name={papers[k]!.title}
               text={ownText(own, notation)}
-              law={method.leak ? leakText(method.leak, say.pointed.bind(say)) : lastLaw(method)}
+              law={
+                method.leak
+                  ? leakText(method.leak, say.pointed.bind(say))
+                  : method.unfinished
+                    ? UNFINISHED
+                    : lastLaw(method)
+              }
             />
           );
         })}
@@ -203,8 +212,8 @@ function bracketing(method: MethodAgreement, line: (expression: SumExpression) =
 
 /** The law that tells this method from the others, where there is one. */
 function lastLaw({ moves }: MethodAgreement): string {
-  const told = (['same-change', 'inverse', 'scale-both', 'place-value'] as const).find((law) =>
-    moves.slice(1).some((move) => move.law === law),
+  const told = (['same-change', 'inverse', 'scale-both', 'place-value', 'unnamed'] as const).find(
+    (law) => moves.slice(1).some((move) => move.law === law),
   );
   return told ? `by ${LAW_LABELS[told]}` : '';
 }
