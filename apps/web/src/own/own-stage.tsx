@@ -9,6 +9,10 @@ import './own.css';
 /** Least pixels of a square of own lines, so that they are read without effort. */
 const LEAST = 17;
 
+/** Most pixels of a square, on the bench and where a paper is large. */
+const SMALL_MOST = 26;
+const LARGE_MOST = 40;
+
 /** A paper on the bench: one that can be pointed at, and one of own lines that can be typed on. */
 export function AnyStage(props: PointableStageProps) {
   const { method } = props.paper;
@@ -36,7 +40,7 @@ function OwnStage(props: PointableStageProps & { readonly method: OwnLinesMethod
       {...props}
       step={typing ? paper.last : step}
       least={least}
-      most={Math.max(least, Math.min(most, 26))}
+      most={Math.max(least, most > 30 ? LARGE_MOST : SMALL_MOST)}
       atCorner
       clickBeside={type}
       over={(square, room) =>

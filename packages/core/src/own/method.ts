@@ -3,6 +3,7 @@ import type { Trace } from '../account/account.ts';
 import { OWN_LINES } from '../laws/replay.ts';
 import type { Method } from '../methods/method.ts';
 import { problemText, readProblem, type Problem } from '../problem/problem.ts';
+import type { Sheet } from '../sheet/sheet.ts';
 import { OWN_PHRASES } from './amounts/phrases.ts';
 import { traceOfLines } from './amounts/trace.ts';
 import { traceOfWholeLines } from './amounts/whole.ts';
@@ -52,6 +53,7 @@ export function ownLinesMethod(own: OwnWork): OwnLinesMethod {
       return { answer, total, leaks: leaksOf(made), opportunities, facts };
     },
     own,
+    bareSheet: (made) => ownSheet(made, judged(problemText(made.problem)), true),
     judged: (problem) => judged(problemText(problem)),
   };
 }
@@ -59,6 +61,8 @@ export function ownLinesMethod(own: OwnWork): OwnLinesMethod {
 /** A method that is someone's own lines. */
 export interface OwnLinesMethod extends Method {
   readonly own: OwnWork;
+  /** Its paper without a word on its lines. */
+  readonly bareSheet: (trace: Trace) => Sheet;
   /** What is said of the lines on a problem. */
   readonly judged: (problem: Problem) => JudgedWork;
 }

@@ -47,9 +47,12 @@ function heightOf(text: string): number {
   return hasStack(text) ? STACKED_ROW : ROW;
 }
 
-/** Lines as they are typed, one under the other, with a word on each; what is passed in the head lies in the tray. */
-export function ownSheet(trace: Trace, work: JudgedWork): Sheet {
-  return new OwnPage(trace, work).sheet();
+/**
+ * Lines as they are typed, one under the other, with a word on each unless `bare`; what is passed in the head lies in the
+ * tray.
+ */
+export function ownSheet(trace: Trace, work: JudgedWork, bare = false): Sheet {
+  return new OwnPage(trace, work).sheet(bare);
 }
 
 class OwnPage {
@@ -67,7 +70,7 @@ class OwnPage {
     private readonly work: JudgedWork,
   ) {}
 
-  sheet(): Sheet {
+  sheet(bare: boolean): Sheet {
     this.question();
     const said: { note: Omit<SheetNote, 'x'> }[] = [];
     const ends: number[] = [0];
@@ -98,7 +101,7 @@ class OwnPage {
       areas: { question: at, lines: at },
       rulings: this.rulings,
       signs: this.signs,
-      notes: this.notes,
+      notes: bare ? [] : this.notes,
     });
   }
 

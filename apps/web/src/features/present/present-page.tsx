@@ -1,3 +1,4 @@
+import { isOwnLines } from '@levee/core';
 import CloseIcon from '@mui/icons-material/Close';
 import LastPageIcon from '@mui/icons-material/LastPage';
 import FirstPageIcon from '@mui/icons-material/FirstPage';
@@ -14,6 +15,8 @@ import { VoiceSwitch } from '../../paper/voice-switch.tsx';
 import { useCommand } from '../../commands/scene.tsx';
 import { useSession } from '../../store/session-store.ts';
 import { IconCommand } from '../../commands/icon-command.tsx';
+import { useBare } from '../../own/bare-paper.ts';
+import { OwnSentence } from '../../own/own-sentence.tsx';
 import { Sentence } from '../../paper/sentence.tsx';
 import { PointableStage } from '../../paper/pointable-stage.tsx';
 import { useLit } from '../../paper/use-lit.ts';
@@ -116,11 +119,17 @@ interface ShownProps {
 }
 
 function Shown({ paper, step, lit }: ShownProps) {
+  const { method } = paper;
+  const bare = useBare(paper);
   return (
-    <article className="present-paper" aria-label={paper.method.name}>
-      <h2>{paper.method.name}</h2>
-      <PointableStage paper={paper} step={step} lit={lit} least={LEAST} most={64} />
-      <Sentence paper={paper} step={step} foretells={false} />
+    <article className="present-paper" aria-label={method.name}>
+      <h2>{method.name}</h2>
+      <PointableStage paper={bare} step={step} lit={lit} least={LEAST} most={64} />
+      {isOwnLines(method) ? (
+        <OwnSentence paper={paper} method={method} step={step} />
+      ) : (
+        <Sentence paper={paper} step={step} foretells={false} />
+      )}
     </article>
   );
 }

@@ -1,6 +1,7 @@
 import {
   inNotation,
   leakText,
+  OWN_LINES,
   UNFINISHED,
   lawName,
   movesLatex,
@@ -34,7 +35,8 @@ export function MethodLines(props: {
   return (
     <section className="why-method" aria-label={name}>
       <h2>
-        {name}{' '}
+        {name}
+        {method.method === OWN_LINES && ', as terms'}{' '}
         <button type="button" className="link caption" onClick={() => void copy(latex())}>
           copy LaTeX
         </button>

@@ -21,7 +21,7 @@ import { download, fileName } from '../../ui/download.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import { Tex } from '../../ui/tex.tsx';
 import { useTurns } from '../../ui/use-turns.ts';
-import { useNotation } from '../../worked/use-worked.ts';
+import { useNotation, useWorked } from '../../worked/use-worked.ts';
 import { copy } from '../../ui/copy.ts';
 import { useAgreement } from '../../certificate/certified.ts';
 import type { Certified } from '../../certificate/certify.ts';
@@ -29,6 +29,7 @@ import { MathText } from '../../ui/math-text.tsx';
 import { WAYS_BACK } from './back-to-the-number.tsx';
 import { BothWays } from './both-ways.tsx';
 import { Bridge } from './bridge.tsx';
+import { TypedLines } from './typed-lines.tsx';
 import { MethodLines } from './method-lines.tsx';
 import { Costs, SameAmounts } from './side-by-side.tsx';
 import { SharedPicture } from '../../pictures/lazy-picture.ts';
@@ -48,6 +49,7 @@ export function WhyPage() {
 
 function Told({ made }: { readonly made: Certified }) {
   const { reasons } = made;
+  const { papers } = useWorked();
   const certificate = reasons.common;
   const problem = useComparison((state) => state.content.problem);
   const WayBack = WAYS_BACK[certificate.kind];
@@ -73,7 +75,10 @@ function Told({ made }: { readonly made: Certified }) {
       </div>
       <div className="why-methods">
         {reasons.alone.slice(0, turn).map((own, k) => (
-          <MethodLines key={k} method={own.methods[0]!} certificate={own} />
+          <div key={k}>
+            <TypedLines paper={papers[k]!} />
+            <MethodLines method={own.methods[0]!} certificate={own} />
+          </div>
         ))}
       </div>
       <div className="why-more">

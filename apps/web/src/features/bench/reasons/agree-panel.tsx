@@ -4,6 +4,9 @@ import {
   differingCuts,
   expressionLine,
   inNotation,
+  briefOf,
+  displayed,
+  isOwnLines,
   leakText,
   UNFINISHED,
   movesLatex,
@@ -22,7 +25,7 @@ import { Tex } from '../../../ui/tex.tsx';
 import { copy } from '../../../ui/copy.ts';
 import { isPlain } from '../../../certificate/plain-terms.ts';
 import { useNotation, useSpeaker, useWorked } from '../../../worked/use-worked.ts';
-import type { Worked } from '../../../worked/work.ts';
+import type { Paper, Worked } from '../../../worked/work.ts';
 import { useCommand } from '../../../commands/scene.tsx';
 import { useAgreement } from '../../../certificate/certified.ts';
 import type { Certified } from '../../../certificate/certify.ts';
@@ -90,7 +93,15 @@ function AgreeLines({ reasons }: { readonly reasons: Reasons }) {
       <dl>
         {reasons.alone.map((own, k) => {
           const method = own.methods[0]!;
-          return (
+          const typed = method.leak || method.unfinished ? null : firstLine(papers[k]!);
+          return typed ? (
+            <Line
+              key={k}
+              name={papers[k]!.title}
+              text={<MathText text={typed.text} />}
+              law={typed.law}
+            />
+          ) : (
             <Line
               key={k}
               name={papers[k]!.title}
@@ -116,6 +127,22 @@ function AgreeLines({ reasons }: { readonly reasons: Reasons }) {
       </p>
     </>
   );
+}
+
+/** Of someone's own lines, the first that changes the problem: it tells the way from others. */
+function firstLine({
+  method,
+  lane,
+}: Paper): { readonly text: string; readonly law: string } | null {
+  if (!isOwnLines(method)) return null;
+  const { lines } = method.judged(lane.trace.problem).paper;
+  const first = lines.find(({ kind, verdict }) => kind !== 'note' && verdict !== 'unread');
+  return first
+    ? {
+        text: displayed(first.text.replace(/^\s*=\s*/, '')),
+        law: briefOf(first).replace(/^\S /, ''),
+      }
+    : null;
 }
 
 /** The last bracketing of a method in its own cut, or how long its reason is. */

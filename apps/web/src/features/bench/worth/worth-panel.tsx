@@ -5,6 +5,7 @@ import {
   termShape,
   type Counterpart,
   type Exact,
+  type Mark,
   type Problem,
   type Speaker,
   type Subject,
@@ -87,7 +88,7 @@ function Found({ subject }: { readonly subject: Subject }) {
       </p>
       <p className="worth-terms figures">
         <PartOf subject={subject} paper={paper} say={say} />
-        <MathText text={termsLine(worked, subject.terms, say)} />
+        <MathText text={beyondText(paper, subject, say) ?? termsLine(worked, subject.terms, say)} />
       </p>
       {story?.travels && <p className="caption">{story.travels}</p>}
       <Counterparts subject={subject} />
@@ -127,6 +128,23 @@ function shareText(amount: Exact, { kind, operands, base }: Problem, say: Speake
   if (termShape(kind) !== 'pieces' || ends || !by) return say.worth(amount);
   const divisor = numeralValue(by);
   return `${say.worth(amount.times(divisor))} ÷ ${say.worth(divisor)}`;
+}
+
+/** What an amount holds beyond the edge of the problem, where it holds nothing else; null for any other. */
+function beyondText(paper: Paper | null, { entry, terms }: Subject, say: Speaker): string | null {
+  const mark = paper && entry ? paper.lane.find(entry) : undefined;
+  if (mark?.standing !== 'marked' || !terms.isEmpty || !mark.beyond) return null;
+  const back = beforeIt(paper!, mark) ?? say.worth(mark.worth.absolute());
+  return mark.worth.isNegative
+    ? `${back}, taken back: in no other method, since it cancels with what was laid too far`
+    : `${back}, laid too far: in no other method, since it is taken back`;
+}
+
+/** What a mark stands for on the line before it: `46 × 2` for the 92 that it makes. */
+function beforeIt({ lane }: Paper, mark: Mark): string | null {
+  const step = lane.trace.steps.find(({ gives }) => gives.includes(mark));
+  const texts = (step?.takes ?? []).map((id) => lane.find(id)?.text.replace(/^[−-]/, ''));
+  return texts.length === 1 && texts[0] ? texts[0] : null;
 }
 
 const MOST_TERMS = 5;
