@@ -72,7 +72,7 @@ function BlankHint({ top }: { readonly top: number }) {
 
 /** The line that a click meets; one behind the last is a new one. */
 function lineUnder(event: MouseEvent, bands: readonly LineBand[], height: number): number {
-  const svg = (event.currentTarget as Element).querySelector('svg.sheet')!.getBoundingClientRect();
+  const svg = event.currentTarget.querySelector('svg.sheet')!.getBoundingClientRect();
   const y = ((event.clientY - svg.top) / svg.height) * height;
   const at = bands.findIndex((band) => y < band.y + band.height);
   return at < 0 ? bands.length - 1 : at;

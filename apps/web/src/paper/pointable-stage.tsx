@@ -37,17 +37,9 @@ function leastOf({ lane, drawing }: Paper): number {
 }
 
 /** The drawing area: pointing with the pointer, or with arrow keys once it has the focus. */
-export function PointableStage({
-  paper,
-  step,
-  lit,
-  least = leastOf(paper),
-  most,
-  zoom = 1,
-  atCorner = false,
-  over,
-  clickBeside = () => pin(null),
-}: PointableStageProps) {
+export function PointableStage(props: PointableStageProps) {
+  const { clickBeside = () => pin(null), ...stage } = props;
+  const { paper, step, lit, least = leastOf(paper), zoom = 1 } = stage;
   const { notes, notches } = useSettings();
   const notation = useNotation();
   const entry = (id: string) => ({ kind: 'entry', paper: paper.id, id: id as EntryId }) as const;
@@ -84,17 +76,12 @@ export function PointableStage({
       onKeyDown={press}
     >
       <PaperStage
-        paper={paper}
-        step={step}
-        lit={lit}
+        {...stage}
         notation={notation}
         notes={notes}
         notches={notches}
         least={least}
-        most={most}
         zoom={zoom}
-        atCorner={atCorner}
-        {...(over ? { over } : {})}
       />
       <HeldTray paper={paper} step={step} lit={lit} />
     </div>

@@ -31,11 +31,11 @@ import {
   type Where,
 } from './chance.ts';
 import { placeCut } from './cut.ts';
+import { firstOfKinds } from './first-of-kinds.ts';
 import type { ScribeRequest, StagePlace, StepDraft, Writing } from './drafts.ts';
 import { Walk } from './ledger.ts';
 
 export type { ScribeRequest, SlipAt, StagePlace, StepDraft, Writing } from './drafts.ts';
-
 import { TermSet, type Cuts, type TermSpace } from './terms.ts';
 import { choices, ProductSpace, type PieceSpace, SumSpace } from './spaces.ts';
 
@@ -152,11 +152,6 @@ export class Scribe {
     const entry = this.owed.get(this.space.index(parts));
     if (!entry) throw new RangeError(`Scribe.owes: no term ${parts.join('.')} in this account`);
     return entry;
-  }
-
-  /** Everything that is owed, in the order of its terms. */
-  get allOwed(): readonly OwedEntry[] {
-    return [...this.owed.values()];
   }
 
   /** The user's order where one was asked for, then the rest in the method's own order. */
@@ -308,15 +303,8 @@ export class Scribe {
 
   /** The first term of a kind, by its letters: what names the kind, whatever has become of its terms. */
   kindWhere(letters: string): Where {
-    this.kinds ??= this.firstOfKinds();
+    this.kinds ??= firstOfKinds(this.owed);
     return where('term', ...(this.kinds.get(letters)?.slice(1).split('.').map(Number) ?? []));
-  }
-
-  private firstOfKinds(): ReadonlyMap<string, EntryId> {
-    const kinds = new Map<string, EntryId>();
-    const fromLast = [...this.owed].sort(([a], [b]) => b - a);
-    for (const [, { id, worth }] of fromLast) kinds.set(worth.letters, id);
-    return kinds;
   }
 
   /** How many steps are written. */

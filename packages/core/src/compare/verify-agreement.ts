@@ -64,21 +64,18 @@ export function verifyAgreement(certificate: Agreement): Verification {
     value,
   };
   for (const agreement of certificate.methods) {
-    if ((agreement.leak ?? agreement.unfinished) && certificate.version !== 3) {
-      return { ok: false, method: agreement.method, move: 0, fault: 'only version 3 tells leaks' };
-    }
-    if (agreement.unfinished && agreement.method !== OWN_LINES) {
-      return {
-        ok: false,
-        method: agreement.method,
-        move: 0,
-        fault: 'only own lines may stop before the end',
-      };
-    }
+    const early = earlyFault(agreement, certificate.version);
+    if (early !== null) return { ok: false, method: agreement.method, move: 0, fault: early };
     const wrong = methodFault(agreement, frame);
     if (wrong) return { ok: false, method: agreement.method, ...wrong };
   }
   return { ok: true };
+}
+
+/** Why a method may not end before its total, where it does. */
+function earlyFault({ method, leak, unfinished }: MethodAgreement, version: number): string | null {
+  if ((leak ?? unfinished) && version !== 3) return 'only version 3 tells leaks';
+  return unfinished && method !== OWN_LINES ? 'only own lines may stop before the end' : null;
 }
 
 /** How terms are read: fractions by their own text. */

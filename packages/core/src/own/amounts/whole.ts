@@ -1,7 +1,7 @@
 import type { Entry, Mark, Trace } from '../../account/account.ts';
 import type { Part } from '../../account/cut.ts';
 import { Scribe } from '../../account/scribe.ts';
-import { PieceSpace } from '../../account/spaces.ts';
+import { choices, PieceSpace } from '../../account/spaces.ts';
 import { TermSet } from '../../account/terms.ts';
 import type { Exact } from '../../exact/exact.ts';
 import { numeralText, numeralValue, type Numeral } from '../../exact/numeral.ts';
@@ -124,20 +124,19 @@ function heldBy({ kind }: Problem, value: Surd): Exact | null {
 function opened(scribe: Scribe, problem: Problem): readonly Entry[] {
   const { kind, operands } = problem;
   const cuts = operands.map((operand) => pieceOf(operand, problem));
-  switch (termShape(kind)) {
-    case 'products':
-      scribe.open(cuts);
-      break;
-    case 'parts':
-      scribe.openSum(cuts);
-      break;
-    case 'pieces':
-      return openPiece(scribe, problem, cuts);
-  }
+  const shape = termShape(kind);
+  if (shape === 'pieces') return openPiece(scribe, problem, cuts);
+  if (shape === 'products') scribe.open(cuts);
+  else scribe.openSum(cuts);
+  const numbers = cuts.map((parts) => parts.map((_, k) => k));
+  const terms =
+    shape === 'products'
+      ? choices(numbers)
+      : numbers.flatMap((parts, operand) => parts.map((part) => [operand, part]));
   operands.forEach((operand, column) =>
     scribe.giveWhole(column, { area: 'question', row: 0, column }, looksOf(operand, problem)),
   );
-  return scribe.allOwed;
+  return terms.map((parts) => scribe.owes(...parts));
 }
 
 /** A number in one piece; a bracket in its terms, as all papers cut it. */
