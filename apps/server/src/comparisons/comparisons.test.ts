@@ -65,7 +65,7 @@ describe('a comparison of an earlier version', () => {
     const rows = server.app.get(DataSource).getRepository(ComparisonEntity);
     await rows.update({ id }, { document: JSON.stringify(early) });
     const { body } = await server.ask.get(`/api/comparisons/${id}`).expect(200);
-    expect((body as Stored).document).toMatchObject({ version: 7, counted: false, checks: [] });
+    expect((body as Stored).document).toMatchObject({ version: 8, counted: false, checks: [] });
     expect((body as Stored).document!.papers[0]).toMatchObject({ hops: [] });
   });
 });

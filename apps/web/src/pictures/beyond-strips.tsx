@@ -70,12 +70,20 @@ export function BeyondStrips(props: {
           <g key={`${side}${from}${to}`} className={isLit ? 'lit' : undefined}>
             <rect {...box} />
             <path d={`M${box.x} ${box.y + box.height}L${box.x + box.width} ${box.y}`} />
-            <SvgMath {...label} text={labelOf(text)} />
+            {isOutermost(strips, { side, to }) && <SvgMath {...label} text={labelOf(text)} />}
           </g>
         );
       })}
     </g>
   );
+}
+
+/** Where strips lie on each other only the one that reaches farthest is named. */
+function isOutermost(
+  strips: readonly StripBeyond[],
+  { side, to }: Pick<StripBeyond, 'side' | 'to'>,
+): boolean {
+  return strips.every((other) => other.side !== side || other.to <= to);
 }
 
 /** What was laid too far, in words. */

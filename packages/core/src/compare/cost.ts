@@ -1,5 +1,7 @@
 import { pointRule } from '../problem/kinds.ts';
 import { count } from './counts.ts';
+import { ownCounts } from './own-counts.ts';
+import { OWN_LINES } from '../laws/replay.ts';
 import { KIND_WORK, SCRIPT_WORK } from './kinds.ts';
 import type { Entry, Mark, Role, Trace } from '../account/account.ts';
 import { tally } from '../account/ledger.ts';
@@ -60,10 +62,11 @@ export function cost(trace: Trace): Cost {
   const held = heldLoad(trace);
   const script = scriptOf(trace.problem);
   const work = KIND_WORK[trace.problem.kind];
+  const own = trace.method === OWN_LINES && script !== 'terms' ? ownCounts(trace) : null;
   return {
-    facts: (SCRIPT_WORK[script] ?? work).facts(trace),
-    additions: work.additions(trace),
-    carries: regroupings(trace) + work.carriedOn(trace),
+    facts: own?.facts ?? (SCRIPT_WORK[script] ?? work).facts(trace),
+    additions: own?.additions ?? work.additions(trace),
+    carries: own?.regroupings ?? regroupings(trace) + work.carriedOn(trace),
     figures: paper.reduce(
       (total, { role, glyph }) => total + (role === 'words' ? 0 : glyph.length),
       0,

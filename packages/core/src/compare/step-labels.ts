@@ -11,12 +11,16 @@ export function stepLabels(trace: Trace, say: Speaker): readonly string[] {
   return labels(trace, say);
 }
 
+/** Most characters that a block of a lane has room for. */
+const MOST_LETTERS = 11;
+
 /** What a step of someone's own lines writes; what comes to nothing is let go of. */
-function lineLabel({ gives }: Step): string {
+function lineLabel({ gives, phase }: Step): string {
   const text = gives
     .map(({ glyph }, k) => (k === 0 || glyph.startsWith('−') ? glyph : `+${glyph}`))
     .join('')
     .replace(/ /g, '');
   if (text === '') return 'let go';
+  if (text.length > MOST_LETTERS && phase.kind === 'line') return `line ${phase.of}`;
   return gives.length === 1 ? `= ${text}` : text;
 }

@@ -1,4 +1,4 @@
-import type { Entry, Mark, Spot, Trace } from '../../account/account.ts';
+import type { Entry, Mark, Role, Spot, Trace } from '../../account/account.ts';
 import type { BeyondCell } from '../../account/beyond.ts';
 import type { Writing } from '../../account/drafts.ts';
 import { Scribe } from '../../account/scribe.ts';
@@ -8,6 +8,7 @@ import { Exact } from '../../exact/exact.ts';
 import { numeralText, numeralValue } from '../../exact/numeral.ts';
 import { OWN_LINES } from '../../laws/replay.ts';
 import type { Problem } from '../../problem/problem.ts';
+import { termShape } from '../../problem/kinds.ts';
 import { scriptOf } from '../../problem/script.ts';
 import { displayed } from '../displayed.ts';
 import { termValue } from '../node.ts';
@@ -166,7 +167,7 @@ class LineWriter {
     const glyph = looks ?? (isFirst ? text : text.replace(/^−/, '− '));
     const { terms, beyond } = this.cells(held, grid, scribe);
     return {
-      role: 'subtotal',
+      role: partRole(this.problem, text),
       count: 0,
       place: 0,
       glyph: displayed(glyph),
@@ -200,6 +201,13 @@ class LineWriter {
     const parts = key.split('.').map(Number);
     return this.problem.kind === 'quotient' ? scribe.owes(parts[1]!) : scribe.owes(...parts);
   }
+}
+
+/** A lone number on a paper of a quotient is a part of it that is found; any other amount is still worked on. */
+export function partRole({ kind }: Problem, text: string): Role {
+  return termShape(kind) === 'pieces' && /^−?\s?\d[\d. ]*(\/\d+)?$/.test(text)
+    ? 'answer'
+    : 'subtotal';
 }
 
 /** What is said of a step. */

@@ -17,6 +17,7 @@ import type { JudgedPaper } from '../judged-paper.ts';
 import { valueOfTerms } from '../node.ts';
 import { termsText } from '../node-text.ts';
 import { movesText } from '../says.ts';
+import { partRole } from './trace.ts';
 import { ownPhrase } from './phrases.ts';
 
 /**
@@ -61,7 +62,7 @@ function written(
     takes: live,
     writes: [
       {
-        role: 'subtotal',
+        role: partRole(problem, text),
         count: 0,
         place: 0,
         glyph: text,

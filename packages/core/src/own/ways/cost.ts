@@ -6,18 +6,37 @@ import { numeral, numeralValue } from '../../exact/numeral.ts';
  * twice the most numbers that are held at once. Counted from the lines as they stand.
  */
 export function costOfLines(lines: readonly string[]): number {
-  let facts = 0;
-  let regroupings = 0;
-  let held = 0;
+  const { facts, regroupings, held } = countsOfLines(lines);
+  return facts + regroupings + 2 * held;
+}
+
+/** What is counted of lines; see {@link costOfLines}. */
+export interface LineCounts {
+  readonly facts: number;
+  /** Sums and differences of two amounts that are worked out. */
+  readonly additions: number;
+  readonly regroupings: number;
+  readonly held: number;
+}
+
+export function countsOfLines(lines: readonly string[]): LineCounts {
+  const counts = { facts: 0, additions: 0, regroupings: 0, held: 0 };
   lines.forEach((line, k) => {
-    held = Math.max(held, heldIn(line));
+    counts.held = Math.max(counts.held, heldIn(line));
     // What a line says is worked out where the next one has fewer numbers.
     const next = lines[k + 1];
     if (next === undefined || numbersIn(next).length >= numbersIn(line).length) return;
-    for (const product of line.match(/[\d.]+(?: [×÷] [\d.]+)+/g) ?? []) facts += factsIn(product);
-    regroupings += regroupingsIn(line, next);
+    for (const product of line.match(/[\d.]+(?: [×÷] [\d.]+)+/g) ?? []) {
+      counts.facts += factsIn(product);
+    }
+    counts.additions += Math.max(0, termCount(line) - termCount(next));
+    counts.regroupings += regroupingsIn(line, next);
   });
-  return facts + regroupings + 2 * held;
+  return counts;
+}
+
+function termCount(line: string): number {
+  return line.replace(/^= /, '').split(/ [+−] /).length;
 }
 
 /** Terms that wait, and, while a product of several figures is worked out, its products of figures that wait too. */
