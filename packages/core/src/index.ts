@@ -225,6 +225,7 @@ export {
   type ReadMark,
   type WrittenPaper,
 } from './diagnose/read-paper.ts';
+export { readComputation } from './own/computation.ts';
 export { nameOfMethod, shortNameOfMethod } from './methods/names.ts';
 export { OWN_LINES } from './laws/replay.ts';
 export { methodOfPaper } from './formats/choices.ts';

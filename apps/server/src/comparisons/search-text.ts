@@ -1,4 +1,4 @@
-import { OWN_LINES, readProblem, registry, type ComparisonDocument } from '@levee/core';
+import { OWN_LINES, readComputation, registry, type ComparisonDocument } from '@levee/core';
 
 /**
  * What a search looks through: title, story, problem, tags, the operation and the methods by their names, a line each; and,
@@ -6,7 +6,7 @@ import { OWN_LINES, readProblem, registry, type ComparisonDocument } from '@leve
  */
 export function searchTextOf(document: ComparisonDocument): string {
   const { title, story, problem, tags, papers } = document;
-  const read = readProblem(problem);
+  const read = readComputation(problem);
   const kind = read.ok ? read.problem.kind : '';
   const methods = [...new Set(papers.map(({ method }) => method))];
   const names = [

@@ -1,4 +1,4 @@
-import { choicesOf, compare, readProblem, registry, type PaperWork } from '@levee/core';
+import { choicesOf, compare, readComputation, registry, type PaperWork } from '@levee/core';
 import { certify, type Certified } from '../certificate/certify.ts';
 import { diagnoseAnswers, diagnoseSheets } from './answers-job.ts';
 import { classRuns } from './class-job.ts';
@@ -9,7 +9,7 @@ import { readImport } from './read-import.ts';
 export const jobs = {
   /** The certificate of a comparison. Throws `RangeError` for a text that is no problem. */
   certificate(problem: string, papers: readonly PaperWork[]): Certified {
-    const read = readProblem(problem);
+    const read = readComputation(problem);
     if (!read.ok) throw new RangeError(`certificate: "${problem}" is not a problem`);
     return certify(compare(read.problem, choicesOf(papers, registry)));
   },

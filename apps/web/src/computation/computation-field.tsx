@@ -5,7 +5,7 @@ import {
   PLAIN_NOTATION,
   mostTelling,
   readExpression,
-  readProblem,
+  readComputation,
   refusalText,
   registry,
   ungrouped,
@@ -21,14 +21,19 @@ import { tooLong } from '../worked/work.ts';
 import './computation-field.css';
 
 /** A problem for the bench, with what stood beside it. */
-export type Readable = { readonly ok: true; readonly problem: Problem } & Beside;
+export type Readable = {
+  readonly ok: true;
+  readonly problem: Problem;
+  /** Why no method works it, so that it is laid for own lines; null where some method does. */
+  readonly ownOnly?: string | null;
+} & Beside;
 
 /** What a typed text comes to: a problem for the bench, or one sentence why not. */
 export type Typed =
   Readable | { readonly ok: false; readonly sentence: string; readonly at: number | null };
 
 export function readTyped(text: string, notation: Notation = PLAIN_NOTATION): Typed {
-  const read = readProblem(ungrouped(text, notation), { decimalComma: notation.point === ',' });
+  const read = readComputation(ungrouped(text, notation), { decimalComma: notation.point === ',' });
   if (!read.ok) {
     const at = 'at' in read.reason ? read.reason.at : null;
     return { ok: false, sentence: failureText(read.reason), at };
@@ -39,7 +44,8 @@ export function readTyped(text: string, notation: Notation = PLAIN_NOTATION): Ty
   const answers = registry.methods.map((method) => method.accepts(problem));
   if (answers.some(({ ok }) => ok)) return read;
   const reasons = answers.flatMap((answer) => (answer.ok ? [] : [answer.reason]));
-  return { ok: false, sentence: refusalText(mostTelling(reasons)), at: null };
+  const isOneOperation = problem.kind !== 'expression';
+  return { ...read, ownOnly: isOneOperation ? refusalText(mostTelling(reasons)) : '' };
 }
 
 export interface ComputationFieldProps {
@@ -130,7 +136,7 @@ function Reading(props: {
         </div>
       )}
       {reading.ok ? (
-        <span className="hint">Enter works it · Esc goes back</span>
+        <span className="hint">{okHint(reading)}</span>
       ) : (
         <>
           {reading.at !== null && <Where text={text} at={reading.at} />}
@@ -139,6 +145,11 @@ function Reading(props: {
       )}
     </div>
   );
+}
+
+function okHint({ ownOnly }: Readable): string {
+  if (ownOnly === undefined || ownOnly === null) return 'Enter works it · Esc goes back';
+  return `${ownOnly} No method yet; Enter lays it for own lines · Esc goes back`.trim();
 }
 
 const AROUND = 24;

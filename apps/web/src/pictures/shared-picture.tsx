@@ -7,7 +7,8 @@ import './pictures.css';
 
 /** The picture that all methods of the problem share: a rectangle, a square, a line, or kinds of terms. */
 export function SharedPicture() {
-  const { ground } = useWorked();
+  const { ground, problem } = useWorked();
+  if (problem.kind === 'expression') return <NoPicture />;
   switch (ground?.kind) {
     case 'line':
       return <LinePanel ground={ground} />;
@@ -18,4 +19,16 @@ export function SharedPicture() {
     default:
       return <AreaPicture />;
   }
+}
+
+/** What no method works is no one rectangle, and no one line. */
+function NoPicture() {
+  return (
+    <section className="panel area" aria-label="Shared picture">
+      <h2>No one picture</h2>
+      <p className="caption">
+        No method works this computation, so there is no rectangle or line that holds all of it.
+      </p>
+    </section>
+  );
 }

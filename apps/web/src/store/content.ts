@@ -11,7 +11,7 @@ import {
   OWN_LINES,
   type OwnWork,
   problemText,
-  readProblem,
+  readComputation,
   registry,
   resolveSchool,
   schoolsOf,
@@ -27,7 +27,7 @@ import { documentOf, settled, UNNAMED, type Content } from './desk.ts';
 
 /** The problem of a document; documents hold only problems that can be read. */
 export function problemOf(content: Pick<Content, 'problem'>): Problem {
-  const read = readProblem(content.problem);
+  const read = readComputation(content.problem);
   if (!read.ok) throw new RangeError(`problemOf: "${content.problem}" is not a problem`);
   return read.problem;
 }
@@ -51,6 +51,7 @@ const FIRST_PAPERS: Record<ProblemKind, readonly string[]> = {
   sum: ['column-addition', 'partial-sums', 'left-to-right-addition'],
   difference: ['decomposition', 'equal-additions', 'counting-up'],
   quotient: ['long-division', 'short-division', 'partial-quotients'],
+  expression: [],
 };
 
 /** The same where numbers are not written in figures; those that do not take them are left out. */
@@ -117,7 +118,7 @@ function firstPapers(problem: Problem): readonly PaperChoice[] {
   const accepted = registry.methods.filter((method) => method.accepts(problem).ok);
   const first = suited.filter((id) => accepted.some((own) => own.id === id));
   const chosen = first.length > 0 ? first : accepted.slice(0, 3).map(({ id }) => id);
-  return chosen.map(paperOf);
+  return (chosen.length > 0 ? chosen : [OWN_LINES]).map(paperOf);
 }
 
 /**

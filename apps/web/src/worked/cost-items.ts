@@ -42,6 +42,7 @@ const FACT_ITEMS: Record<ProblemKind, (counted: Cost) => readonly CostItem[]> = 
   product: placeItems,
   sum: placeItems,
   difference: differenceItems,
+  expression: placeItems,
   quotient: placeItems,
   root: ({ facts, additions }) => [
     item(

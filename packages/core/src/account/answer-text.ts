@@ -25,6 +25,7 @@ const ANSWERS: Record<ProblemKind, (trace: Trace) => string> = {
   product: wholeAnswer,
   sum: wholeAnswer,
   difference: wholeAnswer,
+  expression: wholeAnswer,
   quotient: quotientText,
   root: rootText,
 };

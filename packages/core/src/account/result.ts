@@ -18,6 +18,7 @@ const RESULTS: Record<ProblemKind, (trace: Trace) => Result> = {
   product: numberFound,
   sum: numberFound,
   difference: numberFound,
+  expression: numberFound,
   quotient: quotientFound,
   root: (trace) => ({ kind: 'root', ...rootOf(trace) }),
 };

@@ -13,6 +13,21 @@ import { secondMethodCheck } from './second-method-check.ts';
 import { totalsCheck } from './totals-check.ts';
 import { wholeGroupsCheck } from './whole-groups-check.ts';
 
+/** Checks that need no operation that methods work. */
+const OF_ANY: ReadonlySet<CheckId> = new Set(['second-method', 'calculator']);
+
+/** The same check, which says what it lacks where no method works the computation. */
+function ofOneOperation(check: CheckSpec): CheckSpec {
+  if (OF_ANY.has(check.id)) return check;
+  return {
+    ...check,
+    lacks: (subject) =>
+      subject.comparison.problem.kind === 'expression'
+        ? 'No method works this computation; this check is for those that methods work.'
+        : check.lacks(subject),
+  };
+}
+
 /** Every check, in the order they are offered. */
 export const checks: readonly CheckSpec[] = [
   estimateCheck,
@@ -28,7 +43,7 @@ export const checks: readonly CheckSpec[] = [
   degreeCheck,
   productCountCheck,
   wholeGroupsCheck,
-];
+].map(ofOneOperation);
 
 /** The check with this id. RangeError when there is none. */
 export function checkOf(id: CheckId): CheckSpec {

@@ -126,6 +126,8 @@ export const inverseCheck: CheckSpec = {
         return checkQuotient(lane, answer);
       case 'root':
         return checkRoot(work);
+      case 'expression':
+        throw new RangeError('inverseCheck: an expression is no single operation');
     }
   },
 };

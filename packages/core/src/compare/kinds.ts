@@ -75,6 +75,7 @@ const SUM: KindWork = {
 export const KIND_WORK: Record<ProblemKind, KindWork> = {
   sum: SUM,
   difference: SUM,
+  expression: SUM,
   product: {
     isFoundPieceByPiece: false,
     told: productTold,

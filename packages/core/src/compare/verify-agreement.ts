@@ -1,10 +1,11 @@
 import { KINDS, termShape } from '../problem/kinds.ts';
 import { isTaken } from '../problem/problem.ts';
+import { readComputation } from '../own/computation.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralText, numeralValue } from '../exact/numeral.ts';
 import { isFraction } from '../problem/expression.ts';
 import { failureText } from '../problem/failure.ts';
-import { readProblem, valueOfKind, type Problem } from '../problem/problem.ts';
+import { valueOfKind, type Problem } from '../problem/problem.ts';
 import { scriptOf } from '../problem/script.ts';
 import {
   held,
@@ -47,7 +48,7 @@ export type Verification =
  * read too.
  */
 export function verifyAgreement(certificate: Agreement): Verification {
-  const read = readProblem(certificate.problem);
+  const read = readComputation(certificate.problem);
   const fault = read.ok
     ? (problemFault(certificate, read.problem) ?? frameFault(certificate))
     : failureText(read.reason);
@@ -208,6 +209,7 @@ const OPENING: Record<Agreement['kind'], Move['law']> = {
   quotient: 'distribute',
   sum: 'place-value',
   difference: 'place-value',
+  expression: 'place-value',
   root: 'place-value',
 };
 

@@ -229,6 +229,11 @@ export class Exact {
     return this.toString();
   }
 
+  /** Its terms one by one, highest power first, the constant last. */
+  get monomials(): readonly Exact[] {
+    return this.allTerms().map((term) => Exact.fromTerms([term]));
+  }
+
   private allTerms(): readonly PolynomialTerm[] {
     if (this.numerator === 0n) return this.lettered;
     const constant = rational(this.numerator, this.denominator);

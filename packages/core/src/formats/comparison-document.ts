@@ -12,7 +12,8 @@ import {
 import type { Registry } from '../methods/registry.ts';
 import { failureText } from '../problem/failure.ts';
 import { benchFailure } from '../problem/limits.ts';
-import { readProblem, type Problem } from '../problem/problem.ts';
+import { type Problem } from '../problem/problem.ts';
+import { readComputation } from '../own/computation.ts';
 import { COMPARISON_VERSIONS, migrateComparison } from './comparison-migrations.ts';
 import {
   COMPARISON,
@@ -47,7 +48,7 @@ export function decodeComparison(input: unknown, registry: Registry): DecodedCom
   const described = readComparison(input);
   if (!described.ok) return { ok: false, where: described.where, fault: described.fault };
   const document = described.value;
-  const read = readProblem(document.problem);
+  const read = readComputation(document.problem);
   if (!read.ok) return { ok: false, where: 'problem', fault: failureText(read.reason) };
   const fault =
     paperFault(document, read.problem, registry) ??

@@ -4,7 +4,8 @@ import { Exact } from '../exact/exact.ts';
 import type { Amount } from '../laws/law.ts';
 import { lawFaults, OWN_LINES, type Work } from '../laws/replay.ts';
 import { failureText } from '../problem/failure.ts';
-import { problemValue, readProblem, type Problem } from '../problem/problem.ts';
+import { problemValue, type Problem } from '../problem/problem.ts';
+import { readComputation } from '../own/computation.ts';
 import { readExpression } from '../problem/read-expression.ts';
 import { scriptOf } from '../problem/script.ts';
 import { headFault } from './heading.ts';
@@ -48,7 +49,7 @@ function readTrace(input: unknown): Read<ReadTrace> {
   const described = readAs(TRACE, input, 'trace');
   if (!described.ok) return described;
   const { problem: told, entries: listed, steps } = described.value;
-  const read = readProblem(told.text);
+  const read = readComputation(told.text);
   if (!read.ok) return { ok: false, where: 'problem.text', fault: failureText(read.reason) };
   const entries = new Map(listed.map((entry) => [entry.id, amountOf(entry, read.problem)]));
   const given = new Set(steps.flatMap(({ gives }) => gives));

@@ -26,6 +26,7 @@ const GROUNDS: Record<ProblemKind, (comparison: Comparison) => Ground | null> = 
   root: squareGround,
   sum: lengthsOrKinds,
   difference: lengthsOrKinds,
+  expression: () => null,
 };
 
 /** The shared picture of a comparison; null where its numbers give none. */

@@ -1,6 +1,7 @@
 import type { Exact } from '../exact/exact.ts';
 import { numberText } from '../exact/numeral.ts';
 import type { Surd } from '../exact/surd.ts';
+import { expressionProblem } from './computation.ts';
 import { evaluateSurd } from '../problem/evaluate.ts';
 import { expressionText, type Expression } from '../problem/expression.ts';
 import { failureText } from '../problem/failure.ts';
@@ -59,8 +60,9 @@ export function readAsked(source: string, options: ReadOptions = {}): ReadAsked 
 }
 
 /** How amounts are written on papers of a computation. */
-export function amountsOf({ problem, base }: Asked): (amount: Exact) => string {
-  if (problem && problem.kind !== 'root') return amountWriter(problem);
+export function amountsOf({ problem, expression, base }: Asked): (amount: Exact) => string {
+  const work = problem ?? expressionProblem(expression);
+  if (work && work.kind !== 'root') return amountWriter(work);
   return (amount) => numberText(amount, base);
 }
 

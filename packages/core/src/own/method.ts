@@ -2,7 +2,8 @@ import { leaksOf } from '../account/leaks.ts';
 import type { Trace } from '../account/account.ts';
 import { OWN_LINES } from '../laws/replay.ts';
 import type { Method } from '../methods/method.ts';
-import { problemText, readProblem, type Problem } from '../problem/problem.ts';
+import { problemText, type Problem } from '../problem/problem.ts';
+import { readComputation } from './computation.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 import { OWN_PHRASES } from './amounts/phrases.ts';
 import { traceOfLines } from './amounts/trace.ts';
@@ -88,7 +89,7 @@ function asked(text: string): Asked {
 }
 
 function problemOf(text: string): Problem {
-  const read = readProblem(text);
+  const read = readComputation(text);
   if (!read.ok) throw new RangeError(`ownLinesMethod: ${text} is not worked`);
   return read.problem;
 }

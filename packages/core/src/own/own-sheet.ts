@@ -113,7 +113,9 @@ class OwnPage {
     let x = 0;
     givens.forEach((given, k) => {
       const isJoined = between === 'times' && /^\(|^[a-z]/.test(given.glyph) && k > 0;
-      if (k > 0 && !isJoined) x = this.sign(between, x, { y: 0, height });
+      const isTaken = k > 0 && given.glyph.startsWith('−');
+      if (isTaken) x += 0.25;
+      else if (k > 0 && !isJoined) x = this.sign(between, x, { y: 0, height });
       x = this.put(given, x, { y: 0, height });
     });
   }

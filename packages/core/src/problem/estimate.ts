@@ -88,6 +88,7 @@ export function proposedOperands(problem: Problem): readonly string[] {
 /** Whether rounding the operands for an estimate changes any of them; where it does not, there is none to be made. */
 export function canBeRounded(problem: Problem): boolean {
   const { operands, base } = problem;
+  if (problem.kind === 'expression') return false;
   const own = operands.map((operand) =>
     scriptOf(problem) === 'fractions'
       ? fractionText(numeralValue(operand))

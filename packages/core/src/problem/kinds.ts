@@ -2,10 +2,17 @@ import { Exact } from '../exact/exact.ts';
 import { LIMITS } from './limits.ts';
 
 /** Every kind of problem, in the order in which kinds are listed. */
-export const PROBLEM_KINDS = ['product', 'sum', 'difference', 'quotient', 'root'] as const;
+export const PROBLEM_KINDS = [
+  'product',
+  'sum',
+  'difference',
+  'quotient',
+  'root',
+  'expression',
+] as const;
 export type ProblemKind = (typeof PROBLEM_KINDS)[number];
 
-export type ProblemSign = '×' | '+' | '−' | '÷' | '√';
+export type ProblemSign = '×' | '+' | '−' | '÷' | '√' | '=';
 
 /**
  * What a term of a kind is: a product of one part of every operand, one part of one operand, or a piece of the
@@ -89,6 +96,17 @@ export const KINDS: Record<ProblemKind, KindRules> = {
     value: ([radicand]) => radicand!,
     operandNames: ['number under the root'],
     terms: 'pieces',
+    takesAway: false,
+    commutes: false,
+    point: 'own',
+  },
+  expression: {
+    sign: '=',
+    least: 1,
+    most: 1,
+    value: ([all]) => all!,
+    operandNames: ['computation'],
+    terms: 'parts',
     takesAway: false,
     commutes: false,
     point: 'own',

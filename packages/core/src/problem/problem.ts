@@ -48,9 +48,24 @@ export interface RootProblem {
   readonly base: number;
 }
 
+/** A computation with an exact value that no method works; someone's own lines may. */
+export interface ExpressionProblem {
+  readonly kind: 'expression';
+  /** What it is worth, as one number. */
+  readonly operands: readonly [value: Numeral];
+  readonly base: number;
+  /** The computation in the problem language. */
+  readonly text: string;
+}
+
 /** A computation that methods can be asked to work. One member a kind; more kinds come here. */
 export type Problem =
-  ProductProblem | SumProblem | DifferenceProblem | QuotientProblem | RootProblem;
+  | ProductProblem
+  | SumProblem
+  | DifferenceProblem
+  | QuotientProblem
+  | RootProblem
+  | ExpressionProblem;
 
 export type ReadProblem =
   | ({ readonly ok: true; readonly problem: Problem } & Beside)
@@ -70,12 +85,12 @@ export function readProblem(source: string, options: ReadOptions = {}): ReadProb
 
 /**
  * Builds a problem from numerals. RangeError when there are too few or too many of them, when the
- * bases differ or when it would divide by zero.
+ * bases differ, when it would divide by zero, or for an expression, which numerals alone do not make.
  */
 export function makeProblem(kind: ProblemKind, operands: readonly Numeral[]): Problem {
   const base = operands[0]?.base ?? 10;
   const { least, most } = KINDS[kind];
-  const fits = operands.length >= least && operands.length <= most;
+  const fits = kind !== 'expression' && operands.length >= least && operands.length <= most;
   const zero = kind === 'quotient' && numeralValue(operands[1] ?? operands[0]!).isZero;
   if (!fits || zero || operands.some((n) => n.base !== base)) {
     throw new RangeError(`makeProblem: a ${kind} cannot be made of ${operands.length} numerals`);
@@ -93,6 +108,7 @@ export function productProblem(operands: readonly Numeral[]): ProductProblem {
  * has figures without end there, as a tenth has in base two.
  */
 export function inBase({ kind, operands }: Problem, base: number): Problem | null {
+  if (kind === 'expression') return null;
   if (operands.some(({ fraction, terms }) => fraction ?? terms)) return null;
   const written = operands.map((operand) => numeralFor(numeralValue(operand), base));
   return written.includes(null) ? null : makeProblem(kind, written as Numeral[]);
@@ -100,7 +116,9 @@ export function inBase({ kind, operands }: Problem, base: number): Problem | nul
 
 /** The problem in the problem language, `46 × 58`; reading it again gives the same problem. */
 export function problemText(problem: Problem): string {
-  return sourceOf(problem, problemSign(problem.kind));
+  return problem.kind === 'expression'
+    ? problem.text
+    : sourceOf(problem, problemSign(problem.kind));
 }
 
 /** The sign between the operands, or before the one of a root. */

@@ -32,6 +32,7 @@ export type Finding = keyof typeof FINDING_TEXTS;
  * what is left of its places. Points do not matter: 3.6 × 20.5 is as hard as 36 × 205.
  */
 export function structureOf(asked: Problem): Structure {
+  if (asked.kind === 'expression') return NO_METHOD;
   switch (scriptOf(asked)) {
     case 'fractions':
       return byParts(asked);
@@ -41,6 +42,8 @@ export function structureOf(asked: Problem): Structure {
       return byFigures(asked);
   }
 }
+
+const NO_METHOD: Structure = { level: 0, places: [], finding: 'own-way-only' };
 
 function byFigures(asked: Problem): Structure {
   const problem = scaleOf(asked)?.whole ?? asked;
@@ -55,6 +58,8 @@ function byFigures(asked: Problem): Structure {
       return byRemainders(problem);
     case 'root':
       return byPairs(problem);
+    case 'expression':
+      return NO_METHOD;
   }
 }
 

@@ -5,7 +5,9 @@ import { scriptOf } from '../problem/script.ts';
 
 /** A problem of the same kind with numbers of as many figures; null where none can be made up. */
 export function anotherLike(like: Problem, random: Random): Problem | null {
-  if (scriptOf(like) === 'terms' || like.kind === 'root') return null;
+  if (scriptOf(like) === 'terms' || like.kind === 'root' || like.kind === 'expression') {
+    return null;
+  }
   const made = like.operands.map((operand) => anotherNumber(operand, random));
   if (like.kind === 'quotient' && numeralValue(made[1]!).isZero) return null;
   const turns =

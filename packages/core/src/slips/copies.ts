@@ -21,7 +21,7 @@ const LOOK_ALIKES: readonly (readonly [number, number])[] = [
 
 /** Every way in which one number of a computation in figures is commonly copied or set down wrongly; none for fractions and letters. */
 export function wrongCopies(problem: Problem): readonly WrongCopy[] {
-  if (scriptOf(problem) !== 'figures') return [];
+  if (scriptOf(problem) !== 'figures' || problem.kind === 'expression') return [];
   return [...wrongSettings(problem), ...miscopied(problem)];
 }
 

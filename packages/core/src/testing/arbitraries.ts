@@ -73,7 +73,8 @@ function isZero({ digits }: Numeral): boolean {
 }
 
 /** What a method is tried on: a kind of problem in figures, or numbers that are written in another way. */
-export type SampleKind = ProblemKind | 'fractions' | 'letter sums' | 'letter products';
+export type SampleKind =
+  Exclude<ProblemKind, 'expression'> | 'fractions' | 'letter sums' | 'letter products';
 
 const SAMPLES: Record<SampleKind, string> = {
   product: '2 × 3',
@@ -242,7 +243,7 @@ export function fractionProblems(method: Method): fc.Arbitrary<Problem> {
     .filter((problem) => method.accepts(problem).ok);
 }
 
-type FigureKind = Exclude<ProblemKind, 'root'>;
+type FigureKind = Exclude<ProblemKind, 'root' | 'expression'>;
 
 function ofKind(kind: FigureKind, most: number): fc.Arbitrary<Problem> {
   switch (kind) {
@@ -284,7 +285,8 @@ function withPoint({ digits, base }: Numeral, decimals: number): Numeral {
 
 /** The problem, or the nearest one of the same numbers that the method accepts. */
 export function accepted(method: Method, problem: Problem): Problem {
-  if (method.accepts(problem).ok || scriptOf(problem) === 'terms' || problem.kind === 'root') {
+  const isOne = problem.kind === 'root' || problem.kind === 'expression';
+  if (isOne || method.accepts(problem).ok || scriptOf(problem) === 'terms') {
     return problem;
   }
   const [first, second] = problem.operands;

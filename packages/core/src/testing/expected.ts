@@ -30,7 +30,8 @@ export function expectedValue({ kind, operands }: Problem): Fraction {
       case 'difference':
         return [a * d - c * b, b * d];
       case 'root':
-        throw new RangeError('expectedValue: a root has one number');
+      case 'expression':
+        throw new RangeError(`expectedValue: a ${kind} has one number`);
     }
   }, first!);
 }

@@ -8,6 +8,7 @@ export const WAYS_BACK: Record<ProblemKind, ComponentType | null> = {
   product: null,
   sum: null,
   difference: null,
+  expression: null,
   quotient: BackToDividend,
   root: BackToNumber,
 };

@@ -134,20 +134,26 @@ function opened(scribe: Scribe, problem: Problem): readonly Entry[] {
     shape === 'products'
       ? choices(numbers)
       : numbers.flatMap((parts, operand) => parts.map((part) => [operand, part]));
-  operands.forEach((operand, column) =>
-    scribe.giveWhole(column, { area: 'question', row: 0, column }, looksOf(operand, problem)),
-  );
+  operands.forEach((operand, column) => {
+    const looks = looksOf(operand, problem).replace(/^−/, column > 0 ? '− ' : '−');
+    scribe.giveWhole(column, { area: 'question', row: 0, column }, looks);
+  });
   return terms.map((parts) => scribe.owes(...parts));
 }
 
 /** A number in one piece; a bracket in its terms, as all papers cut it. */
 function pieceOf(operand: Numeral, problem: Problem): readonly Part[] {
+  if (problem.kind === 'expression') {
+    return [{ worth: numeralValue(operand), text: problem.text, place: undefined }];
+  }
   if (scriptOf(problem) === 'terms') return cutOf(operand);
   return [{ worth: numeralValue(operand), text: numeralText(operand), place: undefined }];
 }
 
 /** A number of the question as it stands there: a bracket in brackets, a number under its root. */
-function looksOf(operand: Numeral, { kind }: Problem): string {
+function looksOf(operand: Numeral, problem: Problem): string {
+  const { kind } = problem;
+  if (kind === 'expression') return displayed(problem.text);
   const text = displayed(numeralText(operand));
   if (kind === 'root') return `√${text}`;
   return (operand.terms?.list.length ?? 1) > 1 ? `(${text})` : text;

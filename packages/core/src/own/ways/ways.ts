@@ -64,6 +64,7 @@ function draftsFor({ problem }: Asked): readonly Draft[] {
     case 'quotient':
       return waysOfQuotient(a, b);
     case 'root':
+    case 'expression':
       return [];
   }
 }

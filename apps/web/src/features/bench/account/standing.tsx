@@ -15,6 +15,7 @@ export const STANDINGS: Record<ProblemKind, ComponentType<StandingProps>> = {
   product: Amounts,
   sum: Amounts,
   difference: Amounts,
+  expression: Amounts,
   quotient: Shares,
   root: SquareAndRest,
 };

@@ -190,6 +190,10 @@ const CLOSINGS: Record<Agreement['kind'], { readonly none: string; readonly same
     none: 'There is nothing to share.',
     same: ': pieces of the dividend, each shared by the divisor. Only where the cuts are differs.',
   },
+  expression: {
+    none: 'Everything is zero, so there is nothing to deal with.',
+    same: ': all of it at once. Every line was worked out on both sides.',
+  },
   root: {
     none: 'Everything is zero, so there is nothing to deal with.',
     same: ': pieces of the number. The square of a sum lays them as a square and strips; its primes pair them into squares.',
