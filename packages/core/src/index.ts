@@ -242,6 +242,7 @@ export {
 export { judgeWork, type JudgedWork } from './own/judged-work.ts';
 export { lineBands, type LineBand } from './own/own-sheet.ts';
 export { stripsBeyond, type StripBeyond } from './ground/area-beyond.ts';
+export { nearestMethod, type NearestMethod } from './own/nearest-method.ts';
 export { briefOf } from './own/says.ts';
 export { offersFor, typedLine, type Offer, type OfferKind } from './own/offers.ts';
 export { displayed } from './own/displayed.ts';

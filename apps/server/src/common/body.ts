@@ -1,7 +1,7 @@
-import { LIMITS, MAX_CHECKS, MAX_EARLIER, MAX_ROWS, MAX_PAPERS } from '@levee/core';
+import { LIMITS, MAX_CHECKS, MAX_EARLIER, MAX_ROWS, MAX_PAPERS, OWN_LIMITS } from '@levee/core';
 
-/** The most bytes of a body: every paper with an order of all its terms, every check and all texts. */
-export const MOST_BYTES = 512 * 1024;
+/** The most bytes of a body: every paper with an order of all its terms or with all lines of one’s own, every check and all texts. */
+export const MOST_BYTES = 2048 * 1024;
 
 /** How large a body may be in each direction, counted before anything in it is looked at. */
 const MOST = {
@@ -10,8 +10,8 @@ const MOST = {
   members: 40,
   /** The terms of an order are the longest list. */
   list: LIMITS.products,
-  /** Objects in all: those of checks and papers, and a few around them. */
-  objects: MAX_CHECKS + MAX_ROWS + 2 * MAX_PAPERS + 2 * MAX_EARLIER + 10,
+  /** Objects in all: those of checks, papers and their lines, and a few around them. */
+  objects: MAX_CHECKS + MAX_ROWS + (3 + OWN_LIMITS.lines) * MAX_PAPERS + 2 * MAX_EARLIER + 10,
 } as const;
 
 /** What is too much in a body, in a sentence; null when it can be looked at. */

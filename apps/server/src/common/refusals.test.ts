@@ -2,7 +2,7 @@ import { request as httpRequest } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { DEMO_COMPARISONS } from '../demo/comparisons.ts';
 import { temporaryFolder, testServer, type TestServer } from '../testing/server.ts';
-import { MAX_ROWS } from '@levee/core';
+import { MAX_ROWS, OWN_LIMITS, OWN_LINES } from '@levee/core';
 import { excessOf, MOST_BYTES } from './body.ts';
 
 let folder: ReturnType<typeof temporaryFolder>;
@@ -66,7 +66,7 @@ describe('a request that is too much', () => {
     const answer = await post(`{"document":"${'x'.repeat(MOST_BYTES)}"}`);
     expect([answer.status, answer.body]).toMatchObject([
       413,
-      { detail: expect.stringMatching(/512 kB/) },
+      { detail: expect.stringMatching(/2048 kB/) },
     ]);
   });
 
@@ -85,19 +85,36 @@ describe('a request that is too much', () => {
   });
 
   it('lets the largest lawful document through', async () => {
+    const lines = Array(OWN_LIMITS.lines).fill({
+      text: `= ${'7'.repeat(OWN_LIMITS.characters - 2)}`,
+      struck: false,
+    });
+    const typed = ['p7', 'p8', 'p9'].map((id) => ({
+      id,
+      method: OWN_LINES,
+      school: {},
+      order: [],
+      hops: [],
+      slips: [],
+      own: { lines, code: 'T07', name: '' },
+    }));
     const large = {
       ...document,
       problem: '7'.repeat(70) + ' × ' + '7'.repeat(70),
       estimate: null,
-      papers: document!.papers.map(({ id }) => ({
-        id,
-        method: 'grid-multiplication',
-        school: {},
-        order: Array.from({ length: 2500 }, (_, k) => `${k % 70}.${k % 69}`),
-        hops: [],
-        slips: [],
-      })),
-      steps: Object.fromEntries(document!.papers.map(({ id }) => [id, 1])),
+      papers: [
+        ...typed,
+        ...document!.papers.map(({ id }) => ({
+          id,
+          method: 'grid-multiplication',
+          school: {},
+          order: Array.from({ length: 2500 }, (_, k) => `${k % 70}.${k % 69}`),
+          hops: [],
+          slips: [],
+          own: null,
+        })),
+      ],
+      steps: Object.fromEntries([...document!.papers, ...typed].map(({ id }) => [id, 1])),
       checks: Array.from({ length: 200 }, () => ({
         check: 'calculator',
         problem: '46 × 58',

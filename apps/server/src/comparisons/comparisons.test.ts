@@ -309,8 +309,8 @@ describe('what is sent', () => {
     expect((answer.body as { detail: string }).detail).toMatch(detail);
   });
 
-  it('is refused over 512 kB, and when it is not JSON', async () => {
-    const large = { document: { ...document!, story: 'x'.repeat(1_100_000) } };
+  it('is refused over 2048 kB, and when it is not JSON', async () => {
+    const large = { document: { ...document!, story: 'x'.repeat(2_200_000) } };
     const answer = await server.ask.post('/api/comparisons').send(large);
     expect([answer.status, answer.body]).toMatchObject([413, { code: 'body-too-large' }]);
     const broken = await server.ask

@@ -135,7 +135,7 @@ export const COMMANDS: readonly Command[] = [
     id: 'own-lines',
     group: 'change',
     label: 'Type on the active paper of own lines; lay one where there is none',
-    keys: ['e', '='],
+    keys: ['e'],
     can: (scene) => typedPaper(scene) !== null || scene.worked.papers.length < MAX_PAPERS,
     run: typeOwnLines,
   },

@@ -140,6 +140,7 @@ describe('a new comparison', () => {
       playing: false,
       choosing: null,
       listing: null,
+      typing: null,
       dialog: null,
     });
   });
