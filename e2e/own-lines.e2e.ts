@@ -189,6 +189,49 @@ describe('run-on lines', () => {
   });
 });
 
+describe('a computation that no method works', () => {
+  it('is laid for own lines, and is stepped and checked like any other', async () => {
+    await page.driver.get(`${server.address}/new`);
+    const field = await page.find('[data-problem-field]');
+    await field.sendKeys('25% of 80');
+    await page.waitText('#problem-reading', /No method yet; Enter lays it for own lines/);
+    await field.sendKeys(Key.ENTER);
+    await page.find('.bench .paper');
+    await page.keys('e');
+    await type('= 1/4 × 80');
+    await page.keys(Key.ENTER);
+    await type('= 20');
+    await page.keys(Key.ESCAPE);
+    await page.waitText('.line-count', /2 lines ✓/);
+    await page.waitText('.agree h2', /checked ✓/);
+    await page.waitText('.bench-head', /no method yet; own lines/);
+    await page.keys('k');
+    await page.waitText('.check', /this check is for those that methods work/);
+  });
+});
+
+describe('the nearest method', () => {
+  it('is laid beside the lines, with their hops', async () => {
+    await openComparison(server, page, 'What was too much');
+    const near = By.xpath('//article[@data-paper="2"]//button[contains(., "lay as")]');
+    await page.driver.findElement(near).click();
+    await page.waitCount('.paper', 4);
+    await page.waitText('.paper[data-paper="3"]', /own hops \+32 \+203/);
+    await page.chord(Key.CONTROL, 'z');
+    await page.waitCount('.paper', 3);
+  });
+
+  it('is none for a learner’s paper that fits none, which is typed instead', async () => {
+    await openComparison(server, page, 'Sandbags on the north bank', '/slips');
+    await page.press('Real answers · 30');
+    await page.press('a whole paper');
+    await page.press('it fits no method: type its lines…');
+    await page.find('.bench .line-editor');
+    await page.keys(Key.ESCAPE);
+    await page.press('Put Own lines away');
+  });
+});
+
 describe('whatever is typed', () => {
   it('is kept, with one sentence each', async () => {
     await openComparison(server, page, 'Twelfths without being told');

@@ -1,6 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { Key } from 'selenium-webdriver';
+import { By, Key } from 'selenium-webdriver';
 import { openComparison } from './harness/open.ts';
 import { page, server } from './harness/scene.ts';
 
@@ -50,6 +50,13 @@ describe('pictures', () => {
     await page.keys(Key.END);
     await page.click('.paper[data-paper="0"] [data-entry="m2"]');
     await save('bench-decimals');
+  });
+
+  it('of own lines', async () => {
+    await open('Two ways of a class');
+    const taken = '//*[@data-paper="1"]//*[@data-entry][contains(., "68")]';
+    await page.driver.findElement(By.xpath(taken)).click();
+    await save('own-lines');
   });
 
   it('of fractions', async () => {

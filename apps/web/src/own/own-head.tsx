@@ -2,13 +2,17 @@ import {
   readAsked,
   waysFor,
   displayed,
+  MAX_PAPERS,
+  nearestMethod,
+  registry,
   type OwnLinesMethod,
   type OwnWork,
   type Way,
 } from '@levee/core';
 import { useState } from 'react';
 import { dispatch, useComparison } from '../store/comparison-store.ts';
-import { ownPaper } from '../store/content.ts';
+import { notify } from '../ui/notices.tsx';
+import { ownPaper, paperOf } from '../store/content.ts';
 import { changed, ownChanged } from '../store/edits.ts';
 import { Menu } from '../ui/menu.tsx';
 import type { Paper } from '../worked/work.ts';
@@ -41,6 +45,7 @@ export function OwnHead({
               : 'name it…'}
         </button>
         <WaysMenu paper={paper} method={method} />
+        <NearestButton paper={paper} method={method} />
         <VerdictsButton />
       </div>
       {isNaming && <Naming key={paper.id} paper={paper} own={own} done={() => setNaming(false)} />}
@@ -164,6 +169,31 @@ function WaysMenu({ paper, method }: { readonly paper: Paper; readonly method: O
         ]}
       />
     </>
+  );
+}
+
+/** Lays the method that is nearest to the lines beside them, with hops that make it that way. */
+function NearestButton({
+  paper,
+  method,
+}: {
+  readonly paper: Paper;
+  readonly method: OwnLinesMethod;
+}) {
+  const { problem } = paper.lane.trace;
+  const count = useComparison(({ content }) => content.papers.length);
+  const near = nearestMethod(problem, method.judged(problem).paper, registry);
+  if (!near || count >= MAX_PAPERS) return null;
+  const lay = () => {
+    const hops = near.hops.map(String);
+    const laid = { ...paperOf(near.method.id), hops };
+    dispatch(changed((content) => ({ ...content, papers: [...content.papers, laid] })));
+    notify(near.says);
+  };
+  return (
+    <button type="button" className="school" title={near.says} onClick={lay}>
+      lay as {near.method.shortName.toLowerCase()}
+    </button>
   );
 }
 

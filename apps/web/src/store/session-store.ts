@@ -122,8 +122,8 @@ export function enterComparison(of: string): void {
   resetSession();
   useSession.setState({ of });
   if (session.of !== of) return;
-  const { pointed, pinned, framed, active } = session;
-  useSession.setState({ framed, active, ...(pinned ? { pointed, pinned } : {}) });
+  const { pointed, pinned, framed, active, typing } = session;
+  useSession.setState({ framed, active, typing, ...(pinned ? { pointed, pinned } : {}) });
 }
 
 /** Forgets all that is going on. */

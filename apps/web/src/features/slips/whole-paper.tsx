@@ -1,6 +1,19 @@
-import { readPaper, type MarkStanding, type PaperReading, type Speaker } from '@levee/core';
+import {
+  isOwnLines,
+  MAX_PAPERS,
+  NO_LINES,
+  readPaper,
+  type MarkStanding,
+  type PaperReading,
+  type Speaker,
+} from '@levee/core';
 import { Button } from '@mui/material';
 import { useMemo, useState } from 'react';
+import { useCommand } from '../../commands/scene.tsx';
+import { typeOn } from '../../own/typing.ts';
+import { dispatch, useComparison } from '../../store/comparison-store.ts';
+import { ownPaper } from '../../store/content.ts';
+import { changed } from '../../store/edits.ts';
 import { SheetView } from '../../sheet/sheet-view.tsx';
 import { MathText } from '../../ui/math-text.tsx';
 import { UNLIT } from '../../worked/lit.ts';
@@ -16,9 +29,10 @@ const SQUARE = 34;
 const ROOM = 2;
 
 /** A learner's paper, copied square by square onto the blank paper of a method, and what is right, leaks, follows and is new. */
-export function WholePaper({ papers }: { readonly papers: readonly Paper[] }) {
+export function WholePaper({ papers: all }: { readonly papers: readonly Paper[] }) {
   const [index, setIndex] = useState(0);
-  const paper = papers[Math.min(index, papers.length - 1)]!;
+  const papers = all.filter(({ method }) => !isOwnLines(method));
+  const paper = papers[Math.min(index, papers.length - 1)];
   return (
     <div className="whole-paper">
       <div className="chips" role="group" aria-label="Whose method">
@@ -33,9 +47,35 @@ export function WholePaper({ papers }: { readonly papers: readonly Paper[] }) {
             {title}
           </button>
         ))}
+        <OwnWay count={all.length} />
       </div>
-      <OnePaper key={paper.id} paper={paper} />
+      {paper ? (
+        <OnePaper key={paper.id} paper={paper} />
+      ) : (
+        <p className="caption">
+          No method is laid here whose squares could be filled in; a way of the learner’s own is
+          typed line by line.
+        </p>
+      )}
     </div>
+  );
+}
+
+/** For a paper that fits no method: it is typed line by line on the bench. */
+function OwnWay({ count }: { readonly count: number }) {
+  const bench = useCommand('bench');
+  const lay = () => {
+    dispatch(
+      changed((content) => ({ ...content, papers: [...content.papers, ownPaper(NO_LINES)] })),
+    );
+    const laid = useComparison.getState().content.papers.at(-1);
+    if (laid) typeOn(laid.id, { line: 0 });
+    bench.run();
+  };
+  return (
+    <button type="button" className="chip" disabled={count >= MAX_PAPERS} onClick={lay}>
+      it fits no method: type its lines…
+    </button>
   );
 }
 
