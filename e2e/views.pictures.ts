@@ -45,13 +45,6 @@ describe('pictures', () => {
     await save('bench-quotient');
   });
 
-  it('of decimals', async () => {
-    await open('3.6 × 20.5');
-    await page.keys(Key.END);
-    await page.click('.paper[data-paper="0"] [data-entry="m2"]');
-    await save('bench-decimals');
-  });
-
   it('of own lines', async () => {
     await open('Two ways of a class');
     const taken = '//*[@data-paper="1"]//*[@data-entry][contains(., "68")]';

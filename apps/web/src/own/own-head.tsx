@@ -191,7 +191,7 @@ function NearestButton({
     notify(near.says);
   };
   return (
-    <button type="button" className="school" title={near.says} onClick={lay}>
+    <button type="button" className="school near" title={near.says} onClick={lay}>
       lay as {near.method.shortName.toLowerCase()}
     </button>
   );

@@ -48,10 +48,12 @@ export function BeyondStrips(props: {
   readonly room: Record<StripBeyond['side'], number>;
   readonly labelOf: (text: string) => string;
 }) {
-  const { strips, frame, room, labelOf } = props;
+  const { strips: all, frame, room, labelOf } = props;
+  // What is pointed at is seen, whatever lies over it.
+  const strips = all.some(({ isLit }) => isLit) ? all.filter(({ isLit }) => isLit) : all;
   const { left, top, width, height } = frame;
   const farthest = (side: StripBeyond['side']) =>
-    Math.max(...strips.filter((own) => own.side === side).map(({ to }) => to - 1));
+    Math.max(...all.filter((own) => own.side === side).map(({ to }) => to - 1));
   return (
     <g className="beyond">
       {strips.map(({ side, from, to, text, isLit }) => {

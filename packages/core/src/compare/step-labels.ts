@@ -12,7 +12,7 @@ export function stepLabels(trace: Trace, say: Speaker): readonly string[] {
 }
 
 /** Most characters that a block of a lane has room for. */
-const MOST_LETTERS = 11;
+const MOST_LETTERS = 9;
 
 /** What a step of someone's own lines writes; what comes to nothing is let go of. */
 function lineLabel({ gives, phase }: Step): string {

@@ -29,13 +29,15 @@ export function expressionProblem(expression: Expression): ExpressionProblem | n
   if (hasLetters(expression) && lettersFailure(expression)) return null;
   const made = evaluateSurd(expression, { letters: true });
   const value = made.ok ? made.value.rational : null;
-  if (!value) return null;
+  const text = expressionText(expression);
+  // What is its own value asks for nothing.
+  if (!value || text.replace(/[ ×]/g, '') === value.toString()) return null;
   const operands = [numeralOfValue(value, hasBar(expression))] as const;
   return {
     kind: 'expression',
     operands,
     base: 10,
-    text: expressionText(expression).replaceAll('-', '−'),
+    text: text.replaceAll('-', '−'),
   };
 }
 
