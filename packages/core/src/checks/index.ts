@@ -1,6 +1,6 @@
 import { calculatorCheck } from './calculator-check.ts';
 import { castingOutCheck } from './casting-out-check.ts';
-import type { CheckId, CheckSpec } from './check.ts';
+import type { CheckId, CheckSpec, CheckSubject } from './check.ts';
 import { directionCheck } from './direction-check.ts';
 import { estimateCheck } from './estimate-check.ts';
 import { inverseCheck } from './inverse-check.ts';
@@ -16,15 +16,23 @@ import { wholeGroupsCheck } from './whole-groups-check.ts';
 /** Checks that need no operation that methods work. */
 const OF_ANY: ReadonlySet<CheckId> = new Set(['second-method', 'calculator']);
 
-/** The same check, which says what it lacks where no method works the computation. */
-function ofOneOperation(check: CheckSpec): CheckSpec {
-  if (OF_ANY.has(check.id)) return check;
+/** What a paper lacks before any check: an answer. */
+function unfinished({ lane, other }: CheckSubject, id: CheckId): string | null {
+  if (lane.trace.isUnfinished) return 'This paper has no answer yet.';
+  return id === 'second-method' && other?.trace.isUnfinished
+    ? 'The other paper has no answer yet.'
+    : null;
+}
+
+/** The same check, which says what it lacks where no method works the computation, or a paper has no answer. */
+function ofWork(check: CheckSpec): CheckSpec {
+  const isOfOne = !OF_ANY.has(check.id);
   return {
     ...check,
     lacks: (subject) =>
-      subject.comparison.problem.kind === 'expression'
+      isOfOne && subject.comparison.problem.kind === 'expression'
         ? 'No method works this computation; this check is for those that methods work.'
-        : check.lacks(subject),
+        : (unfinished(subject, check.id) ?? check.lacks(subject)),
   };
 }
 
@@ -43,7 +51,7 @@ export const checks: readonly CheckSpec[] = [
   degreeCheck,
   productCountCheck,
   wholeGroupsCheck,
-].map(ofOneOperation);
+].map(ofWork);
 
 /** The check with this id. RangeError when there is none. */
 export function checkOf(id: CheckId): CheckSpec {

@@ -4,6 +4,7 @@ import { ProblemText } from '../../ui/problem-text.tsx';
 import { useWorked } from '../../worked/use-worked.ts';
 import { VoiceSwitch } from '../../paper/voice-switch.tsx';
 import { Alone } from './alone.tsx';
+import { isOwnLines } from '@levee/core';
 import { cleanPapers } from './clean-papers.ts';
 import { useCovers } from './covers.ts';
 import { OneSlip } from './one-slip.tsx';
@@ -29,11 +30,12 @@ interface SlipsPageProps {
 /** What goes wrong: one slip on a paper, a class that thins out, and what explains real answers. */
 export function SlipsPage({ alone = false }: SlipsPageProps) {
   const worked = useWorked();
-  const papers = cleanPapers(worked);
+  // What is wrong in someone's own lines is no slip of a method; the bench says it line by line.
+  const papers = cleanPapers(worked).filter(({ method }) => !isOwnLines(method));
   const params = useSlipParams();
   const covers = useCovers(alone);
   const { problem, answers } = useComparison((state) => state.content);
-  const paper = papers.find(({ id }) => id === params.paper) ?? papers[0]!;
+  const paper = papers.find(({ id }) => id === params.paper) ?? papers[0];
   return (
     <main className={alone ? 'slips alone' : 'slips'}>
       <header className="slips-head">
@@ -48,7 +50,7 @@ export function SlipsPage({ alone = false }: SlipsPageProps) {
                 key={id}
                 type="button"
                 className="chip"
-                aria-pressed={id === paper.id}
+                aria-pressed={id === paper?.id}
                 onClick={() =>
                   params.set({ paper: id, slip: null, second: null, habit: null, mode: 'once' })
                 }
@@ -74,12 +76,22 @@ export function SlipsPage({ alone = false }: SlipsPageProps) {
         )}
         <Alone alone={alone} />
       </header>
-      {params.view === 'one' && <OneSlip paper={paper} params={params} covers={covers} />}
+      {!paper && params.view !== 'answers' && <NoMethod />}
+      {paper && params.view === 'one' && <OneSlip paper={paper} params={params} covers={covers} />}
       <Suspense fallback={<p role="status">Opening …</p>}>
-        {params.view === 'class' && <ClassView papers={papers} />}
+        {paper && params.view === 'class' && <ClassView papers={papers} />}
         {params.view === 'answers' && <AnswersView params={params} papers={papers} />}
       </Suspense>
     </main>
+  );
+}
+
+function NoMethod() {
+  return (
+    <p className="caption">
+      Slips are made on the papers of methods, and none is laid here. Where own lines go wrong, the
+      bench says beside the line.
+    </p>
   );
 }
 

@@ -1,5 +1,4 @@
 import {
-  isOwnLines,
   MAX_PAPERS,
   NO_LINES,
   readPaper,
@@ -29,9 +28,8 @@ const SQUARE = 34;
 const ROOM = 2;
 
 /** A learner's paper, copied square by square onto the blank paper of a method, and what is right, leaks, follows and is new. */
-export function WholePaper({ papers: all }: { readonly papers: readonly Paper[] }) {
+export function WholePaper({ papers }: { readonly papers: readonly Paper[] }) {
   const [index, setIndex] = useState(0);
-  const papers = all.filter(({ method }) => !isOwnLines(method));
   const paper = papers[Math.min(index, papers.length - 1)];
   return (
     <div className="whole-paper">
@@ -47,7 +45,7 @@ export function WholePaper({ papers: all }: { readonly papers: readonly Paper[] 
             {title}
           </button>
         ))}
-        <OwnWay count={all.length} />
+        <OwnWay />
       </div>
       {paper ? (
         <OnePaper key={paper.id} paper={paper} />
@@ -62,7 +60,8 @@ export function WholePaper({ papers: all }: { readonly papers: readonly Paper[] 
 }
 
 /** For a paper that fits no method: it is typed line by line on the bench. */
-function OwnWay({ count }: { readonly count: number }) {
+function OwnWay() {
+  const count = useComparison(({ content }) => content.papers.length);
   const bench = useCommand('bench');
   const lay = () => {
     dispatch(
