@@ -19,7 +19,7 @@ function lineLabel({ gives, phase }: Step): string {
   const text = gives
     .map(({ glyph }, k) => (k === 0 || glyph.startsWith('−') ? glyph : `+${glyph}`))
     .join('')
-    .replace(/ /g, '');
+    .replace(/ ?([×÷·+−]) ?/g, '$1');
   if (text === '') return 'let go';
   if (text.length > MOST_LETTERS && phase.kind === 'line') return `line ${phase.of}`;
   return gives.length === 1 ? `= ${text}` : text;

@@ -35,6 +35,8 @@ describe('what lies beyond the rectangle', () => {
   it('is nothing where nothing is laid too far, nor on lines of sums', () => {
     expect(strips('46 × 58', '= 46 × 50 + 46 × 8')).toEqual([]);
     expect(strips('642 − 387', '= 642 − 400 + 13')).toEqual([]);
+    // The 1 that a named square lays too far is no whole strip of 19 or 21.
+    expect(strips('19 × 21', '= (20 − 1)(20 + 1)', '= 20^2 − 1', '= 399')).toEqual([]);
     expect(stripsBeyond(worked('lattice', '46 × 58'))).toEqual([]);
   });
 });

@@ -32,7 +32,12 @@ export function stripsBeyond(trace: Trace): readonly StripBeyond[] {
     }
   }
   const { base } = trace.problem;
-  return [...strips.values()].map(({ side, at, size, cells, since, marks }) => {
+  const isWhole = sizes.every((size) => size.isWhole);
+  // A part of a row that is no whole number wide lies nowhere that could be seen beside whole numbers.
+  const seen = [...strips.values()].filter(
+    ({ at }) => !isWhole || (at.from.isWhole && at.to.isWhole),
+  );
+  return seen.map(({ side, at, size, cells, since, marks }) => {
     const shares = [at.from, at.to].map((point) => share(point, size)) as [number, number];
     return {
       side,

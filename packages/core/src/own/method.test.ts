@@ -1,3 +1,7 @@
+import { foundShares } from '../compare/found.ts';
+import { stepLabels } from '../compare/step-labels.ts';
+import { speakerFor } from '../phrases/speaker.ts';
+import { DEFAULT_VOCABULARY } from '../phrases/vocabulary.ts';
 import { resultOf } from '../account/result.ts';
 import { compare } from '../compare/compare.ts';
 import { Exact } from '../exact/exact.ts';
@@ -49,6 +53,18 @@ describe('a paper of own lines', () => {
     expect(trace.balanced).toBe(true);
     expect(resultOf(trace)).toMatchObject({ root: Exact.of(86n) });
     expect(trace.steps.map(({ balance }) => balance.toString())).toEqual(['7396', '7396', '7396']);
+  });
+
+  it('finds a quotient by a table, and tells steps by what stands on the paper', () => {
+    const problem = problemFrom('952 ÷ 7');
+    const table = ownLinesMethod(workOf(['1 | 7', '10 | 70', '136 | 952'])).trace(problem);
+    expect(foundShares(table).map(String)).toEqual(['0', '136']);
+    const parts = ownLinesMethod(workOf(['= 700 ÷ 7 + 252 ÷ 7', '= 100 + 36', '= 136']));
+    expect(foundShares(parts.trace(problem)).map(String)).toEqual(['0', '0', '100', '136', '136']);
+    const mixed = problemFrom('2 1/3 + 1 3/4');
+    const lines = ['= 3 + 13/12', '= 4 1/12'];
+    const trace = ownLinesMethod(workOf(lines)).trace(mixed);
+    expect(stepLabels(trace, speakerFor(mixed, DEFAULT_VOCABULARY)).at(-1)).toBe('= 4 1/12');
   });
 
   it('is there with nothing on it, and unfinished until it has an answer', () => {

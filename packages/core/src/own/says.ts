@@ -25,7 +25,7 @@ const MOVE_WORDS: Readonly<Record<MoveId, string>> = {
   'divide-by-factors': 'divided by the factors, one after the other',
   'other-writing': 'the same number in another writing',
   'add-take-back': 'put in and taken back',
-  'find-part': 'the missing part is the difference',
+  'find-part': 'the missing number is found the other way round',
   sign: 'signs carried through the bracket',
   'like-terms': 'like terms together',
   square: 'a named square',
@@ -88,10 +88,15 @@ export function briefOf(line: JudgedLine, write: WriteAmount = PLAIN): string {
   }
 }
 
+/** Most characters of a word on a line. */
+const MOST_BRIEF = 22;
+
 function briefMoves({ readings }: JudgedLine): string {
   const [first] = readings;
   if (!first) return 'same line';
-  return [...new Set(first.moves.map(({ move }) => BRIEF_WORDS[move]))].join(', ');
+  const names = [...new Set(first.moves.map(({ move }) => BRIEF_WORDS[move]))];
+  const all = names.join(', ');
+  return all.length <= MOST_BRIEF ? all : `${names[0]} …`;
 }
 
 function movesOfLeap({ readings }: JudgedLine): readonly MoveId[] {

@@ -45,13 +45,15 @@ interface WholeLine {
   readonly value: Surd;
   /** By which law it follows, in words. */
   readonly why: string;
+  /** Whether it stands aside and finds what is looked for. */
+  readonly finds?: true;
 }
 
 function written(
   scribe: Scribe,
   problem: Problem,
   live: readonly Entry[],
-  { n, column, text, value, worth, why }: WholeLine & { readonly worth: Exact },
+  { n, column, text, value, worth, why, finds }: WholeLine & { readonly worth: Exact },
 ): readonly Mark[] {
   const root = problem.kind === 'root' ? value.asRoot : null;
   const from = displayed(live.map((own) => own.text).join(' + '));
@@ -62,7 +64,7 @@ function written(
     takes: live,
     writes: [
       {
-        role: partRole(problem, text),
+        role: finds && termShape(problem.kind) === 'pieces' ? 'answer' : partRole(problem, text),
         count: 0,
         place: 0,
         glyph: text,
@@ -107,7 +109,14 @@ function linesOf({ rewritings, asked }: JudgedPaper, line: JudgedLine): readonly
 }
 
 function asideOf(line: JudgedLine, value: Surd): WholeLine {
-  return { n: line.n, column: 0, text: displayed(line.text.trim()), value, why: whyOf(line) };
+  return {
+    n: line.n,
+    column: 0,
+    text: displayed(line.text.trim()),
+    value,
+    why: whyOf(line),
+    finds: true,
+  };
 }
 
 function whyOf({ readings, verdict }: JudgedLine): string {

@@ -136,7 +136,8 @@ function firstLine({
 }: Paper): { readonly text: string; readonly law: string } | null {
   if (!isOwnLines(method)) return null;
   const { lines } = method.judged(lane.trace.problem).paper;
-  const first = lines.find(({ kind, verdict }) => kind !== 'note' && verdict !== 'unread');
+  const read = lines.filter(({ kind, verdict }) => kind !== 'note' && verdict !== 'unread');
+  const first = read.find(({ readings }) => readings.length > 0) ?? read[0];
   return first
     ? {
         text: displayed(first.text.replace(/^\s*=\s*/, '')),
