@@ -5,6 +5,7 @@ import {
   fractionNode,
   productNode,
   sumNode,
+  valueOfTerms,
   type Factor,
   type FractionNode,
   type Node,
@@ -23,11 +24,11 @@ export const OF_QUOTIENTS: readonly FalseRule[] = [
   {
     id: 'over-a-divisor',
     truth: 'A dividend may be taken apart and shared part by part; a divisor may not.',
-    write: (from) =>
+    write: (from, aim) =>
       single(from, (node) => {
         const [a, b, ...more] = factorsOf(node);
         if (!a || !b?.under || a.under || more.length > 0) return null;
-        const cut = partsOf(b.node);
+        const cut = partsOf(b.node) ?? divisorsOf(a, b, aim);
         return (
           cut?.map((part) => ({ minus: part.minus, node: productNode([a, over(part.node)]) })) ??
           null
@@ -83,6 +84,19 @@ export const OF_QUOTIENTS: readonly FalseRule[] = [
       single(from, (node) => (node.kind === 'fraction' ? figuresStruck(node) : null)),
   },
 ];
+
+/** The parts into which a line takes a divisor apart, where each of its terms shares the same dividend by one of them. */
+function divisorsOf(a: Factor, b: Factor, aim: readonly Term[]): readonly Term[] | null {
+  const parts = aim.map((term): Term | null => {
+    const [dividend, divisor, ...more] = factorsOf(term.node);
+    const isShare = dividend && divisor?.under && !dividend.under && more.length === 0;
+    const isSame = isShare && dividend.node.key === a.node.key;
+    return isSame ? { minus: term.minus, node: divisor.node } : null;
+  });
+  const taken = parts.flatMap((part) => part ?? []);
+  const isWhole = taken.length === aim.length && taken.length > 1;
+  return isWhole && valueOfTerms(taken).equals(b.node.value) ? taken : null;
+}
 
 function scaledAlone(from: readonly Term[], aim: readonly Term[]): readonly (readonly Term[])[] {
   const [only, ...more] = from;
