@@ -1,6 +1,7 @@
-import { displayed, type Offer } from '@levee/core';
+import { displayed, inNotation, type Offer } from '@levee/core';
 import type { TypedAnswer } from '../away/typed-job.ts';
 import { ProblemText, isTypeset } from '../ui/problem-text.tsx';
+import { useNotation } from '../worked/use-worked.ts';
 import { MathText } from '../ui/math-text.tsx';
 
 /** What is said of a line while it is typed, how it is read, and what can be taken in its place. */
@@ -11,13 +12,14 @@ export function LineSaid(props: {
   readonly take: (offer: Offer) => void;
 }) {
   const { said, text, chosen, take } = props;
+  const notation = useNotation();
   return (
     <div className="line-said" id="line-said" aria-live="polite">
       {isTypeset(text) && <ReadAs text={text} />}
       {said && said.says !== '' && (
         <p className={said.verdict === 'unread' ? 'caption unread' : 'caption'}>
           <Unread text={text} at={said.unreadAt} />
-          <MathText text={displayed(said.says)} />
+          <MathText text={inNotation(displayed(said.says), notation)} />
         </p>
       )}
       {said && said.offers.length > 0 && (
@@ -32,7 +34,7 @@ export function LineSaid(props: {
               onClick={() => take(offer)}
             >
               {k === chosen && <kbd>→</kbd>}
-              <MathText text={offer.label} />
+              <MathText text={inNotation(offer.label, notation)} />
             </button>
           ))}
         </p>

@@ -2,6 +2,7 @@ import {
   amountsOf,
   briefOf,
   displayed,
+  inNotation,
   saysOf,
   type JudgedLine,
   type OwnLinesMethod,
@@ -9,6 +10,7 @@ import {
 import { Sentence } from '../paper/sentence.tsx';
 import { MathText } from '../ui/math-text.tsx';
 import { useSession } from '../store/session-store.ts';
+import { useNotation } from '../worked/use-worked.ts';
 import type { Paper } from '../worked/work.ts';
 
 /** What the last step did; of a line that is not simply lawful, what is to be said of it. */
@@ -19,14 +21,14 @@ export function OwnSentence(props: {
 }) {
   const { paper, method, step } = props;
   const line = useShownLine(props);
+  const notation = useNotation();
   if (!line) return <Unworked paper={paper} method={method} step={step} />;
   if (line.verdict === 'lawful' && step > 0) return <Sentence paper={paper} step={step} />;
+  const says = saysOf(line, amountsOf(method.judged(paper.lane.trace.problem).asked));
   return (
     <p className="sentence" role="group" aria-label={`${paper.method.shortName}, line ${line.n}`}>
       <span className={`verdict ${line.verdict}`}>{briefOf(line).slice(0, 1)}</span>{' '}
-      <MathText
-        text={displayed(saysOf(line, amountsOf(method.judged(paper.lane.trace.problem).asked)))}
-      />
+      <MathText text={inNotation(displayed(says), notation)} />
     </p>
   );
 }

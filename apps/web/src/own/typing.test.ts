@@ -11,6 +11,7 @@ import {
   splitLine,
   strikeLine,
   typeOn,
+  withPoint,
   withTexts,
 } from './typing.ts';
 
@@ -103,6 +104,15 @@ describe('typing on a paper of own lines', () => {
     );
     expect(many.lines).toHaveLength(60);
     expect(many.lines[0]!.text).toHaveLength(2000);
+  });
+});
+
+describe('a point', () => {
+  it('is a comma where she writes one, and a point where it is kept', () => {
+    expect(withPoint('= 8 + 3,55', ',', '.')).toBe('= 8 + 3.55');
+    expect(withPoint('1 | 7, 10 | 70', ',', '.')).toBe('1 | 7, 10 | 70');
+    expect(withPoint('= 8 + 3.55', '.', ',')).toBe('= 8 + 3,55');
+    expect(withPoint('= 8 + 3.55.', '.', '.')).toBe('= 8 + 3.55.');
   });
 });
 

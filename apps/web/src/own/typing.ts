@@ -92,6 +92,13 @@ export function strikeLine(paper: PaperId, line: number): void {
   );
 }
 
+/** A line that is kept as it is typed where numbers have a comma, and back: kept is a point. */
+export function withPoint(text: string, from: '.' | ',', to: '.' | ','): string {
+  return from === to
+    ? text
+    : text.replace(from === '.' ? /(?<=\d)\.(?=\d)/g : /(?<=\d),(?=\d)/g, to);
+}
+
 /** What is typed as it is written: a star as a times sign, a hyphen as a minus where the line is no words, arrows. */
 export function asWritten(text: string): string {
   const signs = text.replace(/[-−]>/g, '→').replace(/\*/g, '×');

@@ -12,7 +12,9 @@ import {
   splitLine,
   strikeLine,
   typeOn,
+  withPoint,
 } from './typing.ts';
+import { useNotation } from '../worked/use-worked.ts';
 import { useTyped } from './use-typed.ts';
 
 /** A line while it is typed: what stands on it, what is said of it, and what keys and pasting do. */
@@ -31,12 +33,14 @@ export interface Line {
 
 /** One line of a paper of own lines, from 0; one behind the last is a new one. */
 export function useLine(paper: PaperId, own: OwnWork, line: number): Line {
-  const [text, setText] = useState(own.lines[line]?.text ?? '');
+  const { point } = useNotation();
+  const [text, setText] = useState(withPoint(own.lines[line]?.text ?? '', '.', point));
+  const kept = withPoint(text, point, '.');
   const [chosen, setChosen] = useState(0);
   const problem = useComparison(({ content }) => content.problem);
   const before = own.lines.slice(0, line).filter(isCounted);
   const texts = before.map((one) => one.text);
-  const said = useTyped(problem, texts, text);
+  const said = useTyped(problem, texts, kept);
   const offers = said?.offers ?? [];
   const write = (next: string) => {
     setText(next);
@@ -44,24 +48,24 @@ export function useLine(paper: PaperId, own: OwnWork, line: number): Line {
   };
   const take = ({ lines }: Offer) => {
     putLines(paper, line, lines);
-    write(lines[0] ?? '');
+    write(withPoint(lines[0] ?? '', '.', point));
     typeOn(paper, { line: line + lines.length - 1 });
   };
   const leave = () => {
-    putLine(paper, line, text);
+    putLine(paper, line, kept);
     leaveTyping();
   };
   const keysAt = (at: number, isCaret: boolean): LineKeys => ({
-    enter: () => splitLine(paper, line, text, at),
-    join: () => (isCaret && at === 0 && line > 0 ? joinLine(paper, line, text) : false),
+    enter: () => splitLine(paper, line, kept, at),
+    join: () => (isCaret && at === 0 && line > 0 ? joinLine(paper, line, kept) : false),
     offer: () => {
       const offer = offers[chosen];
       return isCaret && at === text.length && offer ? take(offer) : false;
     },
-    go: (by) => goTo({ paper, own, line, text }, line + by),
+    go: (by) => goTo({ paper, own, line, text: kept }, line + by),
     choose: (by) => offers.length > 0 && setChosen((chosen + by + offers.length) % offers.length),
     strike: () => {
-      putLine(paper, line, text);
+      putLine(paper, line, kept);
       strikeLine(paper, line);
     },
     leave,
@@ -73,7 +77,7 @@ export function useLine(paper: PaperId, own: OwnWork, line: number): Line {
     event.stopPropagation();
   };
   const paste = (event: ClipboardEvent<HTMLInputElement>) => {
-    const lines = pastedLines(event, text);
+    const lines = pastedLines(event, text)?.map((one) => withPoint(one, point, '.'));
     if (!lines) return;
     event.preventDefault();
     putLines(paper, line, lines);

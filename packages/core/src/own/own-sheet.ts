@@ -72,7 +72,7 @@ class OwnPage {
 
   sheet(bare: boolean): Sheet {
     this.question();
-    const said: { note: Omit<SheetNote, 'x'> }[] = [];
+    const said: Omit<SheetNote, 'x'>[] = [];
     const ends: number[] = [0];
     const bands = lineBands(this.work);
     this.work.own.lines.forEach(({ text, struck }, k) => {
@@ -88,10 +88,10 @@ class OwnPage {
       const first = marks[0]?.id ?? this.last;
       const isWrong = line?.verdict === 'unequal' || line?.verdict === 'run-on';
       const noteY = band.y + height / 2 - 0.5;
-      said.push({ note: { y: noteY, text: brief, isWrong, marks: first ? [first] : [] } });
+      said.push({ y: noteY, text: brief, isWrong, marks: first ? [first] : [] });
     });
     const x = Math.max(...ends) + GAP;
-    this.notes.push(...said.map(({ note }) => ({ x, size: NOTES, ...note })));
+    this.notes.push(...said.map((note) => ({ x, size: NOTES, ...note })));
     const at = (_: unknown, written: Mark | Given) => ({
       ...this.boxes.get(written.id)!,
       align: 'middle' as const,

@@ -98,7 +98,7 @@ function AgreeLines({ reasons }: { readonly reasons: Reasons }) {
             <Line
               key={k}
               name={papers[k]!.title}
-              text={<MathText text={typed.text} />}
+              text={<MathText text={inNotation(typed.text, notation)} />}
               law={typed.law}
             />
           ) : (
