@@ -83,12 +83,16 @@ describe('the field for the computation', () => {
     expect(page.text('.MuiSnackbar-root')).toBe('Nothing yet.');
   });
 
-  it('gives the reason of the nearest method, and leaves the comparison as it was', () => {
+  it('gives the reason of the nearest method, and lays for own lines what no method works', () => {
     show('(x + 4)(x + 5)', ['expand-grid']);
-    type('(x + 1)^8');
-    expect(page.text('.problem-reading .fault')).toMatch(/make 256 products/);
+    type('(x + 1)^8', 'Shift');
+    expect(page.text('.problem-reading .hint')).toMatch(
+      /make 256 products.*No method yet; Enter lays it for own lines/,
+    );
     expect(currentDocument().problem).toBe('(x + 4)(x + 5)');
     type('(x + 1)^8', 'Escape');
     expect(page.all('.problem-reading')).toHaveLength(0);
+    type('(x + 1)^8');
+    expect(currentDocument().papers.map(({ method }) => method)).toEqual(['own-lines']);
   });
 });
