@@ -2,7 +2,7 @@ import { isOwnLines, MAX_PAPERS, OWN_LINES, type PaperId } from '@levee/core';
 import { typeOn } from '../own/typing.ts';
 import { dispatch, useComparison } from '../store/comparison-store.ts';
 import { paperOf } from '../store/content.ts';
-import { changed, stepped, worked as workedAs } from '../store/edits.ts';
+import { laidBeside, stepped, worked as workedAs } from '../store/edits.ts';
 import { pin, useSession } from '../store/session-store.ts';
 import { activePaper } from '../worked/use-worked.ts';
 import { stepsById, type Paper, type Worked } from '../worked/work.ts';
@@ -105,12 +105,7 @@ export function typedPaper(scene: Scene): Paper | null {
 export function typeOwnLines(scene: Scene): void {
   const there = typedPaper(scene);
   if (!there) {
-    dispatch(
-      changed(({ papers, ...content }) => ({
-        ...content,
-        papers: [...papers, paperOf(OWN_LINES)],
-      })),
-    );
+    dispatch(laidBeside(paperOf(OWN_LINES)));
   }
   const { papers } = useComparison.getState().content;
   const paper = there ? papers.find(({ id }) => id === there.id) : papers.at(-1);

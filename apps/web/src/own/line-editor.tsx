@@ -1,4 +1,4 @@
-import type { LineBand, OwnWork, PaperId } from '@levee/core';
+import { OWN_LIMITS, type LineBand, type OwnWork, type PaperId } from '@levee/core';
 import { useLayoutEffect, useRef, type ChangeEvent, type RefObject } from 'react';
 import type { Typing } from '../store/session-store.ts';
 import { LineSaid } from './line-said.tsx';
@@ -53,6 +53,7 @@ export function LineEditor({ paper, own, typing, band, square, room }: LineEdito
         value={text}
         aria-label={`Line ${typing.line + 1}`}
         aria-describedby="line-said"
+        maxLength={OWN_LIMITS.characters}
         spellCheck={false}
         autoComplete="off"
         autoCapitalize="off"

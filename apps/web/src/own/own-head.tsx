@@ -4,6 +4,7 @@ import {
   displayed,
   MAX_PAPERS,
   nearestMethod,
+  NO_LINES,
   registry,
   type OwnLinesMethod,
   type OwnWork,
@@ -13,7 +14,7 @@ import { useState } from 'react';
 import { dispatch, useComparison } from '../store/comparison-store.ts';
 import { notify } from '../ui/notices.tsx';
 import { ownPaper, paperOf } from '../store/content.ts';
-import { changed, ownChanged } from '../store/edits.ts';
+import { laidBeside, ownChanged } from '../store/edits.ts';
 import { Menu } from '../ui/menu.tsx';
 import type { Paper } from '../worked/work.ts';
 import { VerdictsButton } from './verdicts.tsx';
@@ -134,6 +135,8 @@ function Naming(props: {
 function WaysMenu({ paper, method }: { readonly paper: Paper; readonly method: OwnLinesMethod }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const problem = useComparison(({ content }) => content.problem);
+  const count = useComparison(({ content }) => content.papers.length);
+  const isFull = method.own.lines.length > 0 && count >= MAX_PAPERS;
   const read = anchor ? readAsked(problem) : null;
   const ways = read?.ok ? waysFor(read.asked) : [];
   return (
@@ -164,6 +167,7 @@ function WaysMenu({ paper, method }: { readonly paper: Paper; readonly method: O
                 id: way.kind,
                 label: wayText(way),
                 note: `${way.why} Cost ${way.cost}.`,
+                disabled: isFull,
                 run: () => layWay(paper, method.own, way),
               })),
         ]}
@@ -186,8 +190,7 @@ function NearestButton({
   if (!near || count >= MAX_PAPERS) return null;
   const lay = () => {
     const hops = near.hops.map(String);
-    const laid = { ...paperOf(near.method.id), hops };
-    dispatch(changed((content) => ({ ...content, papers: [...content.papers, laid] })));
+    dispatch(laidBeside({ ...paperOf(near.method.id), hops }));
     notify(near.says);
   };
   return (
@@ -203,15 +206,10 @@ function wayText({ lines }: Way): string {
 
 /** Lays a way on an empty paper, and on one of its own beside a paper that has lines. */
 function layWay(paper: Paper, own: OwnWork, { lines }: Way): void {
-  const laid = lines.map(({ text }) => ({ text, struck: false }));
+  const typed = lines.map(({ text }) => ({ text, struck: false }));
   if (own.lines.length === 0) {
-    dispatch(ownChanged(paper.id, (work) => ({ ...work, lines: laid })));
+    dispatch(ownChanged(paper.id, (work) => ({ ...work, lines: typed })));
     return;
   }
-  dispatch(
-    changed((content) => ({
-      ...content,
-      papers: [...content.papers, ownPaper({ lines: laid, code: '', name: '' })],
-    })),
-  );
+  dispatch(laidBeside(ownPaper({ ...NO_LINES, lines: typed })));
 }

@@ -107,6 +107,24 @@ describe('typing on a paper of own lines', () => {
   });
 });
 
+describe('a full paper', () => {
+  const sixty = Array.from({ length: 60 }, (_, k) => `${k} + 1`);
+
+  it('loses no line to Enter, and takes only as many pasted ones as there is room for', () => {
+    open(...sixty);
+    splitLine(paper, 3, '3 + 1', 2);
+    expect(texts()).toEqual(sixty);
+    splitLine(paper, 59, '59 + 1', 6);
+    expect(texts()).toEqual(sixty);
+    expect(typing()).toMatchObject({ line: 59 });
+    putLines(paper, 0, ['a', 'b', 'c']);
+    expect(texts()).toEqual(['a', ...sixty.slice(1)]);
+    open(...sixty.slice(0, 58));
+    putLines(paper, 58, ['a', 'b', 'c']);
+    expect(texts().slice(-3)).toEqual(['57 + 1', 'a', 'b']);
+  });
+});
+
 describe('a point', () => {
   it('is a comma where she writes one, and a point where it is kept', () => {
     expect(withPoint('= 8 + 3,55', ',', '.')).toBe('= 8 + 3.55');

@@ -1,5 +1,6 @@
 import { OWN_LIMITS, type OwnLine, type OwnWork, type PaperId } from '@levee/core';
-import { dispatch } from '../store/comparison-store.ts';
+import { notify } from '../ui/notices.tsx';
+import { dispatch, useComparison } from '../store/comparison-store.ts';
 import { ownChanged } from '../store/edits.ts';
 import { useSession } from '../store/session-store.ts';
 
@@ -33,10 +34,19 @@ export function putLine(paper: PaperId, line: number, text: string): void {
   dispatch(ownChanged(paper, (own) => withTexts(own, line, 1, [text])));
 }
 
-/** Lines in the place of one, as an offer has them or as they were pasted. */
+/** Lines in the place of one, as an offer has them or as they were pasted; says how many of them found no room. */
 export function putLines(paper: PaperId, line: number, texts: readonly string[]): void {
-  dispatch(ownChanged(paper, (own) => withTexts(own, line, 1, texts)));
+  dispatch(
+    ownChanged(paper, (own) => {
+      const room = OWN_LIMITS.lines - own.lines.length + (line < own.lines.length ? 1 : 0);
+      const left = texts.length - room;
+      if (left > 0) notify(`${FULL} ${left} of ${texts.length} lines found no room.`);
+      return withTexts(own, line, 1, texts.slice(0, room));
+    }),
+  );
 }
+
+const FULL = `A paper has up to ${OWN_LIMITS.lines} lines.`;
 
 /** So many lines replaced by others; those that have nothing on them behind the last are left out. */
 export function withTexts(
@@ -62,10 +72,18 @@ export function splitLine(paper: PaperId, line: number, text: string, at: number
   dispatch(
     ownChanged(paper, (own) => {
       const isLast = line >= own.lines.length - 1;
+      const isFull = own.lines.length >= OWN_LIMITS.lines;
+      // A line more would push the last one off the paper.
+      if (isFull && right !== '') return withTexts(own, line, 1, [text]);
       return withTexts(own, line, 1, isLast && right === '' ? [left] : [left, right]);
     }),
   );
-  typeOn(paper, { line: left.trim() === '' && right === '' ? line : line + 1, at: 0 });
+  const { papers } = useComparison.getState().content;
+  const count = papers.find(({ id }) => id === paper)?.own?.lines.length ?? 0;
+  const isStuck = line + 1 >= OWN_LIMITS.lines || (count >= OWN_LIMITS.lines && right !== '');
+  if (isStuck) notify(FULL);
+  const stays = isStuck || (left.trim() === '' && right === '');
+  typeOn(paper, stays ? { line, at } : { line: line + 1, at: 0 });
 }
 
 /** Backspace at the beginning: the line joins the one before. */

@@ -1,5 +1,6 @@
 import {
   MAX_CHECKS,
+  MAX_PAPERS,
   type CheckRecord,
   type OwnWork,
   type Pace,
@@ -33,6 +34,15 @@ export function putAway(id: PaperId): Edit {
     ...content,
     papers: content.papers.filter((paper) => paper.id !== id),
   }));
+}
+
+/** One more paper, where there is room for it. */
+export function laidBeside(paper: PaperChoice): Edit {
+  return changed((content) =>
+    content.papers.length < MAX_PAPERS
+      ? { ...content, papers: [...content.papers, paper] }
+      : content,
+  );
 }
 
 /** Another method in the place of a paper: a paper of its own, from the start. */

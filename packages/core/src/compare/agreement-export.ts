@@ -187,10 +187,10 @@ export function reasonsMarkdown(reasons: Reasons, { method, notation }: ExportNa
   ].join('\n\n');
 }
 
-/** `Step 3 loses 50; from there on it does not agree.` */
 /** What is said of someone's own lines that have no answer yet. */
 export const UNFINISHED = 'It stops before it has an answer; from there on nothing is claimed.';
 
+/** `Step 3 loses 50; from there on it does not agree.` */
 export function leakText(
   { step, amount }: NonNullable<MethodAgreement['leak']>,
   math: (text: string) => string,

@@ -9,7 +9,7 @@ import {
 } from '@levee/core';
 import { useNavigate } from 'react-router';
 import { dispatch, useComparison } from '../../store/comparison-store.ts';
-import { changed } from '../../store/edits.ts';
+import { laidBeside } from '../../store/edits.ts';
 import { paperOf } from '../../store/content.ts';
 import { MathText } from '../../ui/math-text.tsx';
 import { useSpeaker, useWorked } from '../../worked/use-worked.ts';
@@ -34,9 +34,7 @@ export function WhatHelps({ paper, slip, slipped }: WhatHelpsProps) {
   const [first] = others;
   const lay = (method: Method) => {
     if (!laid.some((one) => one.method === method.id)) {
-      dispatch(
-        changed((content) => ({ ...content, papers: [...content.papers, paperOf(method.id)] })),
-      );
+      dispatch(laidBeside(paperOf(method.id)));
     }
     void go('..', { relative: 'path' });
   };

@@ -12,7 +12,7 @@ import { useCommand } from '../../commands/scene.tsx';
 import { typeOn } from '../../own/typing.ts';
 import { dispatch, useComparison } from '../../store/comparison-store.ts';
 import { ownPaper } from '../../store/content.ts';
-import { changed } from '../../store/edits.ts';
+import { laidBeside } from '../../store/edits.ts';
 import { SheetView } from '../../sheet/sheet-view.tsx';
 import { MathText } from '../../ui/math-text.tsx';
 import { UNLIT } from '../../worked/lit.ts';
@@ -64,9 +64,7 @@ function OwnWay() {
   const count = useComparison(({ content }) => content.papers.length);
   const bench = useCommand('bench');
   const lay = () => {
-    dispatch(
-      changed((content) => ({ ...content, papers: [...content.papers, ownPaper(NO_LINES)] })),
-    );
+    dispatch(laidBeside(ownPaper(NO_LINES)));
     const laid = useComparison.getState().content.papers.at(-1);
     if (laid) typeOn(laid.id, { line: 0 });
     bench.run();
