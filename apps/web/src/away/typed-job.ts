@@ -1,6 +1,5 @@
 import {
   amountsOf,
-  briefOf,
   offersFor,
   readAsked,
   saysOf,
@@ -13,7 +12,6 @@ import {
 export interface TypedAnswer {
   /** Null while there is nothing on the line that is judged. */
   readonly verdict: Verdict | null;
-  readonly brief: string;
   readonly says: string;
   /** The first character that could not be read, from 0; null where all was. */
   readonly unreadAt: number | null;
@@ -29,7 +27,6 @@ export function judgeTyped(problem: string, before: readonly string[], text: str
   const write = amountsOf(read.asked);
   return {
     verdict: line?.verdict ?? null,
-    brief: line ? briefOf(line, write) : '',
     says: line ? saysOf(line, write) : '',
     unreadAt: line?.unread?.at ?? null,
     offers: offersFor(typed),

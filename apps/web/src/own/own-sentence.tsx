@@ -27,7 +27,7 @@ export function OwnSentence(props: {
   const says = saysOf(line, amountsOf(method.judged(paper.lane.trace.problem).asked));
   return (
     <p className="sentence" role="group" aria-label={`${paper.method.shortName}, line ${line.n}`}>
-      <span className={`verdict ${line.verdict}`}>{briefOf(line).slice(0, 1)}</span>{' '}
+      <span className={`verdict ${line.verdict}`}>{briefOf(line)?.sign}</span>{' '}
       <MathText text={inNotation(displayed(says), notation)} />
     </p>
   );

@@ -82,13 +82,18 @@ class OwnPage {
       const marks = line ? this.marksOf(line.n) : [];
       if (marks.length > 0) this.row(marks, band);
       else this.words(displayed(text), band, struck);
-      const brief = line ? briefOf(line, amountsOf(this.work.asked)) : '';
-      if (brief === '') return;
+      const brief = line && briefOf(line, amountsOf(this.work.asked));
+      if (!brief) return;
       ends.push(this.end);
       const first = marks[0]?.id ?? this.last;
       const isWrong = line?.verdict === 'unequal' || line?.verdict === 'run-on';
       const noteY = band.y + height / 2 - 0.5;
-      said.push({ y: noteY, text: brief, isWrong, marks: first ? [first] : [] });
+      said.push({
+        y: noteY,
+        text: `${brief.sign} ${brief.words}`,
+        isWrong,
+        marks: first ? [first] : [],
+      });
     });
     const x = Math.max(...ends) + GAP;
     this.notes.push(...said.map((note) => ({ x, size: NOTES, ...note })));

@@ -66,25 +66,34 @@ const BRIEF_WORDS: Readonly<Record<MoveId, string>> = {
   unnamed: 'same amount',
 };
 
-/** What a line is said to be in a word or two, with the sign of its verdict; nothing for a note. */
-export function briefOf(line: JudgedLine, write: WriteAmount = PLAIN): string {
+/** What is said of a line in its margin: the sign of its verdict, and a word or two. */
+export interface Brief {
+  readonly sign: '✓' | '✗' | '=' | '?';
+  readonly words: string;
+}
+
+/** What a line is said to be in a word or two; null for a note, of which nothing is said. */
+export function briefOf(line: JudgedLine, write: WriteAmount = PLAIN): Brief | null {
   switch (line.verdict) {
     case 'lawful':
-      return `✓ ${briefMoves(line)}`;
+      return { sign: '✓', words: briefMoves(line) };
     case 'leap':
-      return `✓ ${COUNTS[movesOfLeap(line).length] ?? 'several'} moves at once`;
+      return { sign: '✓', words: `${COUNTS[movesOfLeap(line).length] ?? 'several'} moves at once` };
     case 'equal':
-      return '✓ same amount';
+      return { sign: '✓', words: 'same amount' };
     case 'unequal':
-      return `✗ ${line.off ? offText(line.off, write).toLowerCase() : 'not the same'}`;
+      return {
+        sign: '✗',
+        words: line.off ? offText(line.off, write).toLowerCase() : 'not the same',
+      };
     case 'run-on':
-      return '= says “and then”';
+      return { sign: '=', words: 'says “and then”' };
     case 'side':
-      return line.joins === null ? '✓ true' : '✓ goes on below';
+      return { sign: '✓', words: line.joins === null ? 'true' : 'goes on below' };
     case 'note':
-      return '';
+      return null;
     case 'unread':
-      return '? not read';
+      return { sign: '?', words: 'not read' };
   }
 }
 

@@ -1,4 +1,3 @@
-import { isOwnLines } from '@levee/core';
 import CloseIcon from '@mui/icons-material/Close';
 import LastPageIcon from '@mui/icons-material/LastPage';
 import FirstPageIcon from '@mui/icons-material/FirstPage';
@@ -16,8 +15,7 @@ import { useCommand } from '../../commands/scene.tsx';
 import { useSession } from '../../store/session-store.ts';
 import { IconCommand } from '../../commands/icon-command.tsx';
 import { useBare } from '../../own/bare-paper.ts';
-import { OwnSentence } from '../../own/own-sentence.tsx';
-import { Sentence } from '../../paper/sentence.tsx';
+import { AnySentence } from '../../own/any-sentence.tsx';
 import { PointableStage } from '../../paper/pointable-stage.tsx';
 import { useLit } from '../../paper/use-lit.ts';
 import { FramedList } from '../../paper/framed-list.tsx';
@@ -125,11 +123,7 @@ function Shown({ paper, step, lit }: ShownProps) {
     <article className="present-paper" aria-label={method.name}>
       <h2>{method.name}</h2>
       <PointableStage paper={bare} step={step} lit={lit} least={LEAST} most={64} />
-      {isOwnLines(method) ? (
-        <OwnSentence paper={paper} method={method} step={step} />
-      ) : (
-        <Sentence paper={paper} step={step} foretells={false} />
-      )}
+      <AnySentence paper={paper} step={step} foretells={false} />
     </article>
   );
 }

@@ -1,13 +1,11 @@
-import { isOwnLines } from '@levee/core';
 import AddIcon from '@mui/icons-material/Add';
 import CloseFullscreenIcon from '@mui/icons-material/CloseFullscreen';
 import FitScreenIcon from '@mui/icons-material/FitScreen';
 import RemoveIcon from '@mui/icons-material/Remove';
 import { IconCommand } from '../../../commands/icon-command.tsx';
 import { Announcer } from '../../../paper/announcer.tsx';
-import { OwnSentence } from '../../../own/own-sentence.tsx';
+import { AnySentence } from '../../../own/any-sentence.tsx';
 import { AnyStage } from '../../../own/own-stage.tsx';
-import { Sentence } from '../../../paper/sentence.tsx';
 import { VoiceSwitch } from '../../../paper/voice-switch.tsx';
 import { useSession } from '../../../store/session-store.ts';
 import { ProblemText } from '../../../ui/problem-text.tsx';
@@ -62,11 +60,7 @@ export function LargePaper({ paper }: { readonly paper: Paper }) {
         zoom={zoom}
       />
       <footer className="large-foot">
-        {isOwnLines(paper.method) ? (
-          <OwnSentence paper={paper} method={paper.method} step={step} />
-        ) : (
-          <Sentence paper={paper} step={step} />
-        )}
+        <AnySentence paper={paper} step={step} />
         <Transport />
       </footer>
       <Announcer />

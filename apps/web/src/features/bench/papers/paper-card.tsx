@@ -11,10 +11,9 @@ import { useActive } from '../../../worked/use-worked.ts';
 import type { Paper } from '../../../worked/work.ts';
 import { CostStrip } from './cost-strip.tsx';
 import { HeardRows } from '../../../paper/heard-rows.tsx';
-import { Sentence } from '../../../paper/sentence.tsx';
 import { HopsStrip } from './hops-strip.tsx';
 import { OwnHead } from '../../../own/own-head.tsx';
-import { OwnSentence } from '../../../own/own-sentence.tsx';
+import { AnySentence } from '../../../own/any-sentence.tsx';
 import { AnyStage } from '../../../own/own-stage.tsx';
 import { MethodMenu, SchoolMenus, SlipMenu } from './paper-menus.tsx';
 
@@ -55,11 +54,7 @@ export const PaperCard = memo(function PaperCard(props: PaperCardProps) {
         <HopsStrip paper={paper} />
       </header>
       <AnyStage paper={paper} step={step} lit={lit} most={30} />
-      {own ? (
-        <OwnSentence paper={paper} method={own} step={step} />
-      ) : (
-        <Sentence paper={paper} step={step} />
-      )}
+      <AnySentence paper={paper} step={step} />
       <HeardRows paper={paper} step={step} />
       {costs ? <CostStrip paper={paper} /> : <div className="cost caption" />}
     </article>

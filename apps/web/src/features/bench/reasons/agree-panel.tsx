@@ -141,7 +141,7 @@ function firstLine({
   return first
     ? {
         text: displayed(first.text.replace(/^\s*=\s*/, '')),
-        law: briefOf(first).replace(/^\S /, ''),
+        law: briefOf(first)?.words ?? '',
       }
     : null;
 }
