@@ -2,13 +2,19 @@ import { readFileSync } from 'node:fs';
 import {
   FALSE_RULES,
   judgeLines,
+  layOn,
   linesDocument,
   readAsked,
+  readWay,
+  wayDocument,
+  wayOf,
   waysDocument,
   waysFor,
+  type JudgedPaper,
+  type LetteredWay,
 } from '@levee/core';
 import { oneOf } from './arguments.ts';
-import { UsageError } from './usage-error.ts';
+import { RefutedError, UsageError } from './usage-error.ts';
 
 export interface LinesOptions {
   readonly line: readonly string[];
@@ -24,8 +30,7 @@ export function linesCommand(text: string | undefined, options: LinesOptions): s
   if (options.rules) return `${FALSE_RULES.map(({ id }) => id).join('\n')}\n`;
   if (options.batch !== undefined) return batch(options.batch);
   if (text === undefined) throw new UsageError('Say which problem: levee lines "46 * 58" --line …');
-  const filed = options.lines === undefined ? [] : linesIn(options.lines);
-  return judged(text, [...options.line, ...filed]);
+  return judged(text, linesOf(options));
 }
 
 /** Ways others take with these numbers, each proved line by line. */
@@ -36,7 +41,56 @@ export function waysCommand(text: string, options: { readonly format: string }):
   return `${JSON.stringify(waysDocument(read.asked, waysFor(read.asked)))}\n`;
 }
 
+export interface WayOptions {
+  readonly line: readonly string[];
+  readonly lines?: string;
+  readonly name: string;
+  readonly way?: string;
+  readonly on: readonly string[];
+  readonly format: string;
+}
+
+/**
+ * A way with letters for its numbers, of lines or out of a file; with other problems its lines on each of them, judged.
+ * RefutedError where no letters can be given, or where the numbers do not meet what must hold.
+ */
+export function wayCommand(text: string | undefined, options: WayOptions): string {
+  oneOf(options.format, ['json'], 'format');
+  const way = options.way === undefined ? wayOfLines(text, options) : wayIn(options.way);
+  if (options.on.length === 0) return `${JSON.stringify(wayDocument(way))}\n`;
+  return options.on
+    .map((problem) => {
+      const read = readAsked(problem);
+      if (!read.ok) throw new UsageError(read.reason);
+      const laid = layOn(way, read.asked);
+      if (!laid.ok) throw new RefutedError(`${read.asked.text}: ${laid.says}`);
+      return judged(problem, laid.lines);
+    })
+    .join('');
+}
+
+function wayOfLines(text: string | undefined, options: WayOptions): LetteredWay {
+  if (text === undefined) throw new UsageError('Say which problem: levee way "46 * 58" --line …');
+  const made = wayOf(judgedPaper(text, linesOf(options)), options.name);
+  if (!made.ok) throw new RefutedError(made.says);
+  return made.way;
+}
+
+function wayIn(file: string): LetteredWay {
+  const read = readWay(parsedJson(textIn(file), ''));
+  if (!read.ok) throw new UsageError(`${read.where}: ${read.fault}`);
+  return read.value;
+}
+
+function linesOf({ line, lines }: Pick<LinesOptions, 'line' | 'lines'>): readonly string[] {
+  return [...line, ...(lines === undefined ? [] : linesIn(lines))];
+}
+
 function judged(problem: string, lines: readonly string[], where = ''): string {
+  return `${JSON.stringify(linesDocument(judgedPaper(problem, lines, where)))}\n`;
+}
+
+function judgedPaper(problem: string, lines: readonly string[], where = ''): JudgedPaper {
   const read = readAsked(problem);
   if (!read.ok) throw new UsageError(`${where}${read.reason}`);
   if (lines.length === 0) {
@@ -47,7 +101,7 @@ function judged(problem: string, lines: readonly string[], where = ''): string {
       `${where}There are ${lines.length} lines; up to ${MOST_LINES} are judged.`,
     );
   }
-  return `${JSON.stringify(linesDocument(judgeLines(read.asked, lines)))}\n`;
+  return judgeLines(read.asked, lines);
 }
 
 const MOST_LINES = 60;
@@ -64,12 +118,7 @@ function batch(file: string): string {
 }
 
 function parsed(line: string, where: string): { problem: string; lines: readonly string[] } {
-  let made: unknown;
-  try {
-    made = JSON.parse(line);
-  } catch {
-    throw new UsageError(`${where}this is not JSON.`);
-  }
+  const made = parsedJson(line, where);
   const { problem, lines } = (made ?? {}) as { problem?: unknown; lines?: unknown };
   if (
     typeof problem !== 'string' ||
@@ -81,12 +130,24 @@ function parsed(line: string, where: string): { problem: string; lines: readonly
   return { problem, lines };
 }
 
-function linesIn(file: string): readonly string[] {
-  let text: string;
+function parsedJson(text: string, where: string): unknown {
   try {
-    text = readFileSync(file === '-' ? 0 : file, 'utf8');
+    return JSON.parse(text);
+  } catch {
+    throw new UsageError(`${where}this is not JSON.`);
+  }
+}
+
+function textIn(file: string): string {
+  try {
+    return readFileSync(file === '-' ? 0 : file, 'utf8');
   } catch {
     throw new UsageError(`The file ${file} cannot be read.`);
   }
-  return text.split(/\r\n|\r|\n/).filter((line) => line.trim() !== '');
+}
+
+function linesIn(file: string): readonly string[] {
+  return textIn(file)
+    .split(/\r\n|\r|\n/)
+    .filter((line) => line.trim() !== '');
 }

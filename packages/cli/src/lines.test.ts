@@ -161,6 +161,72 @@ describe('levee ways', () => {
   });
 });
 
+describe('levee way', () => {
+  const validWay = new Ajv2020({ allErrors: true, allowUnionTypes: true }).compile(
+    JSON.parse(schemaFile(DOCUMENTS.find(({ format }) => format === 'levee-way')!).text) as object,
+  );
+  const LINES = ['= 46 × 60 − 46 × 2', '= 2760 − 92', '= 2668'].map((text) => `--line=${text}`);
+
+  it('gives letters to numbers, and lays the lines on others', () => {
+    const { output, exitCode } = runCommandLine(['way', '46 × 58', ...LINES, '--name', 'round']);
+    expect(exitCode).toBe(0);
+    const way = JSON.parse(output) as object;
+    validWay(way);
+    expect(validWay.errors ?? []).toEqual([]);
+    expect(way).toMatchObject({
+      name: 'round',
+      asked: 'a × b',
+      lines: ['= a × c − a × d', '= e − f', '= g'],
+      holds: ['c > b'],
+    });
+    const path = file('way.json', output);
+    const laid = runCommandLine(['way', '--way', path, '--on', '34 * 27', '--on', '17 * 48']);
+    const documents = laid.output.trim().split('\n');
+    const told = documents.map((line) => JSON.parse(line) as OwnLinesDocument);
+    expect(told.map(({ right, complete }) => [right, complete])).toEqual([
+      [true, true],
+      [true, true],
+    ]);
+    expect(told[1]!.lines.map(({ text }) => text)).toEqual([
+      '= 17 × 50 − 17 × 2',
+      '= 850 − 34',
+      '= 816',
+    ]);
+  });
+
+  it('says which condition fails, and exits with 1', () => {
+    const { exitCode, error, output } = runCommandLine([
+      'way',
+      '46 × 58',
+      ...LINES,
+      '--on=34 × 30',
+    ]);
+    expect([exitCode, output]).toEqual([1, '']);
+    expect(error).toContain('c is more than b, which is 30; here c is 30');
+  });
+
+  it.each([
+    [{ rules: { c: 'd + 1', d: 'c − 1' } }, 'rules.c: this comes from letters'],
+    [{ rules: { a: '60' } }, 'rules.a: this letter is given'],
+    [{ rules: { c: 'up-to-dozen(b)' } }, 'is not a rule'],
+    [{ holds: ['c is nice'] }, 'is not a condition'],
+    [{ version: 2 }, 'version'],
+    [{ lines: [] }, 'lines'],
+  ])('refuses a file that is none: %j', (change, fault) => {
+    const way = JSON.parse(runCommandLine(['way', '46 × 58', ...LINES]).output) as object;
+    const path = file('changed.json', JSON.stringify({ ...way, ...change }));
+    const { exitCode, error } = runCommandLine(['way', '--way', path, '--on', '34 * 27']);
+    expect(exitCode).toBe(2);
+    expect(error).toContain(fault);
+  });
+
+  it('needs a problem and lines, or a file', () => {
+    expect(runCommandLine(['way']).exitCode).toBe(2);
+    expect(runCommandLine(['way', '46 × 58']).error).toContain('There is no line');
+    expect(runCommandLine(['way', '--way', 'nowhere.json']).error).toContain('cannot be read');
+  });
+});
+
 describe('levee lines', () => {
   it('judges lines given one by one, also one that begins with a minus', () => {
     const [made] = documents('46 * 58', '--line', '= 46 * 60 - 46 * 2', '--line=-92 + 2760');

@@ -1,7 +1,7 @@
 import { Command, CommanderError } from 'commander';
 import { auditCommand, verifyCommand } from './check-commands.ts';
 import { compareCommand, methodsCommand, traceCommand } from './commands.ts';
-import { linesCommand, waysCommand } from './lines-command.ts';
+import { linesCommand, wayCommand, waysCommand } from './lines-command.ts';
 import { diagnoseCommand, learnerCommand } from './slip-commands.ts';
 import { RefutedError, UsageError } from './usage-error.ts';
 
@@ -133,6 +133,18 @@ function addLineCommands(program: Command, write: (text: string) => void): void 
     .argument('<problem>', 'such as "46 * 58"')
     .option('--format <format>', 'json', 'json')
     .action((problem, options) => write(waysCommand(problem, options)));
+
+  program
+    .command('way')
+    .description('a way with letters for its numbers, or its lines on other numbers')
+    .argument('[problem]', 'what the lines work, such as "46 * 58"; a file names its own')
+    .option('--line <text>', 'one line, as it is written; may be repeated', collect, [])
+    .option('--lines <file>', 'the lines of a file; - for standard input')
+    .option('--name <name>', 'what the way is called', '')
+    .option('--way <file>', 'a way as JSON in place of lines; - for standard input')
+    .option('--on <problem>', 'other numbers to lay it on; may be repeated', collect, [])
+    .option('--format <format>', 'json', 'json')
+    .action((problem, options) => write(wayCommand(problem, options)));
 }
 
 function addSlipCommands(program: Command, write: (text: string) => void): void {

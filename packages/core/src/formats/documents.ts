@@ -7,6 +7,7 @@ import { DIAGNOSIS, LEARNER, SHEET_DIAGNOSIS } from './diagnosis-shape.ts';
 import { OWN_LINES } from './lines-shape.ts';
 import { METHODS } from './methods-shape.ts';
 import { TRACE } from './trace-shape.ts';
+import { WAY } from './way-shape.ts';
 import { WAYS } from './ways-shape.ts';
 
 /** One of the open documents: what it is called in its `format`, its version and its one description. */
@@ -78,6 +79,12 @@ export const DOCUMENTS: readonly OpenDocument[] = [
     version: 1,
     title: 'Ways that numbers invite, proved line by line',
     description: WAYS,
+  },
+  {
+    format: 'levee-way',
+    version: 1,
+    title: 'A way with letters for its numbers, to be laid on others',
+    description: WAY,
   },
 ];
 

@@ -5,7 +5,8 @@ export function termsText(terms: readonly Term[]): string {
   if (terms.length === 0) return '0';
   return terms
     .map(({ minus, node }, index) => {
-      const text = node.kind === 'sum' && minus ? `(${nodeText(node)})` : nodeText(node);
+      const isBracket = node.kind === 'sum' && (minus || terms.length > 1);
+      const text = isBracket ? `(${nodeText(node)})` : nodeText(node);
       if (index === 0) return minus ? `−${text}` : text;
       return `${minus ? '−' : '+'} ${node.kind === 'opposite' || node.kind === 'sum' ? bracketed(node) : text}`;
     })

@@ -3,7 +3,7 @@ import { Surd as Amount } from '../exact/surd.ts';
 import { at, groupings } from './groups.ts';
 import { move, type Found, type Page, type Recogniser } from './move.ts';
 import { takenApart } from './moves/apart.ts';
-import { changedAlike } from './moves/changes.ts';
+import { changedAlike, changedInside } from './moves/changes.ts';
 import { distributed, eachWithEach, factoredOut, factorsOf } from './moves/distribute.ts';
 import { alike, factorSteps } from './moves/factors.ts';
 import { namedSquares, pairFactors } from './moves/squares.ts';
@@ -19,6 +19,7 @@ const RECOGNISERS: readonly Recogniser[] = [
   likeTerms,
   takenApart,
   changedAlike,
+  changedInside,
   distributed,
   eachWithEach,
   namedSquares,

@@ -12,6 +12,8 @@ export type Evaluated<Value = Exact> =
 /** What letters and the box of an open sentence stand for; a letter with no number here stands for itself. */
 export interface Standing {
   readonly letters?: boolean;
+  /** What letters stand for. */
+  readonly standing?: ReadonlyMap<string, Surd>;
   readonly box?: Surd;
 }
 
@@ -51,9 +53,12 @@ function valueOf(of: Expression, standing: Standing): Surd {
       const part = divided(Surd.of(numeralValue(of.top)), Surd.of(numeralValue(of.bottom)), of);
       return Surd.of(numeralValue(of.whole)).plus(part);
     }
-    case 'letter':
+    case 'letter': {
+      const value = standing.standing?.get(of.name);
+      if (value) return value;
       if (standing.letters) return Surd.of(Exact.letter(of.name));
       throw new Fault(`The letter ${of.name} has no value here; type numbers only.`);
+    }
     case 'box':
       if (standing.box) return standing.box;
       throw new Fault('The box has no value yet; say what stands in it.');

@@ -30,6 +30,28 @@ export const changedAlike: Recogniser = (old, made, page) => {
   return [];
 };
 
+/**
+ * The same change with its first bracket left out: 642 − 387 as 642 + 13 − (387 + 13). What stays in both lines is gone
+ * here, so that −387 becomes 13 − (387 + 13).
+ */
+export const changedInside: Recogniser = (old, made, page) => {
+  const [taken, ...more] = old;
+  if (!taken?.minus || more.length > 0 || made.length !== 2) return [];
+  const bracket = made.find(({ minus, node }) => minus && node.kind === 'sum');
+  const other = made.find((term) => term !== bracket);
+  if (bracket?.node.kind !== 'sum' || !other || bracket.node.terms.length !== 2) return [];
+  const [first, second] = bracket.node.terms;
+  const isSame = (one: Term, two: Term) => one.minus === two.minus && one.node.key === two.node.key;
+  const kept = { minus: false, node: taken.node };
+  const isPut =
+    (isSame(first!, kept) && isSame(second!, other)) ||
+    (isSame(second!, kept) && isSame(first!, other));
+  if (!isPut) return [];
+  const by = other.node.value.rational;
+  const told = by ? nodeText(numberOf(by, page.base)) : nodeText(other.node);
+  return [[move(['same-change', 'same-change'], old, made, told)]];
+};
+
 /** The size of a number, or of a number with something put to it or taken from it in brackets; null for all else. */
 function numberIn({ node }: Term): Exact | null {
   const value = node.value.rational;

@@ -1,0 +1,106 @@
+import { readExpression } from '../../problem/read-expression.ts';
+import type { Reading } from '../judged.ts';
+import { flat, termKey, termsOf, type Term } from '../node.ts';
+import { termsText } from '../node-text.ts';
+import { groupedWays, withoutCommonTerms } from '../recognise.ts';
+import { originsOf } from './origins.ts';
+import { bottomsOf, type LetteredPage } from './page.ts';
+import { figureOf, leavesOf } from './shape.ts';
+import type { Sign } from './symbols.ts';
+
+type Way = readonly (readonly [readonly Term[], readonly Term[]])[];
+
+/** From one line to the next, with the readings of the line; the parts that they speak of are looked for first, or not at all. */
+export interface Following {
+  readonly from: readonly Term[];
+  readonly to: readonly Term[];
+  readonly readings: readonly Reading[];
+  readonly byReading: boolean;
+}
+
+/** Finds where what is new in a line comes from, group by group as the reading has them; false where it is not found. */
+export function follow(page: LetteredPage, { from, to, readings, byReading }: Following): boolean {
+  const [old, made] = withoutCommonTerms(flat(from), flat(to));
+  for (const [one, other] of commonTerms(flat(from), flat(to))) {
+    if (!page.group([one], [other], [])) return false;
+  }
+  const moves = new Set(
+    readings.flatMap(({ moves: own }) => own.map((move) => `${move.from}→${move.to}`)),
+  );
+  const told = (way: Way) =>
+    way.filter(([a, b]) => moves.has(`${termsText(a)}→${termsText(b)}`)).length;
+  const grouped = [...groupedWays(from, to)].sort((a, b) => told(b) - told(a));
+  if (byBottoms(page, old, made, grouped)) return true;
+  const ways: readonly Way[] = [...grouped, [[old, made]], [[from, to]]];
+  const taken = byReading ? partsTaken(page, readings, from) : [];
+  return [taken, ...(taken.length > 0 ? [[]] : [])].some((beside) =>
+    ways.some((way) => page.tried(() => byWay(page, way, beside))),
+  );
+}
+
+/** Fractions that are brought to one bottom: first where that comes from, then each for itself. */
+function byBottoms(
+  page: LetteredPage,
+  old: readonly Term[],
+  made: readonly Term[],
+  ways: readonly Way[],
+): boolean {
+  const bottoms = bottomsOf(made).filter((leaf) => !page.known.has(leaf));
+  const shared = bottoms.filter((leaf) =>
+    bottoms.some((own) => own !== leaf && own.key === leaf.key),
+  );
+  const [first] = shared;
+  if (!first || shared.some((leaf) => leaf.key !== first.key)) return false;
+  const below = [...new Set(bottomsOf(old).flatMap((leaf) => page.known.get(leaf) ?? []))];
+  const asking = {
+    value: figureOf(first),
+    bar: 'below' as const,
+    threes: false,
+    isChosen: true,
+    length: page.rows.length,
+  };
+  return originsOf(asking, below, []).some((origin) =>
+    page.tried(() => {
+      const sign = page.signFor(origin.row, origin.rule);
+      for (const leaf of shared) page.known.set(leaf, sign);
+      return ways.some((way) => page.tried(() => byWay(page, way, [sign])));
+    }),
+  );
+}
+
+/** Numbers that a reading speaks of and that stand in no line: the 4 of `4 × 3.98 = 16 − 0.08`, `3.98 = 4 − 0.02`. */
+function partsTaken(
+  page: LetteredPage,
+  readings: readonly Reading[],
+  from: readonly Term[],
+): readonly Sign[] {
+  const all = readings.flatMap(({ moves }) => moves.flatMap((move) => move.with ?? []));
+  return [...new Set(all)].flatMap((text) => {
+    const [left, right] = text.split('=').map((own) => readExpression(own.trim()));
+    if (!left?.ok || !right?.ok) return [];
+    const [cut, parts] = [termsOf(left.expression), termsOf(right.expression)];
+    const [leaf, ...more] = leavesOf(cut);
+    const own = page.signsOf(from).find(({ row }) => leaf && row[0]?.equals(figureOf(leaf)));
+    if (!leaf || !own || more.length > 0) return [];
+    page.known.set(leaf, own);
+    return page.group(cut, parts, []) ? page.signsOf(parts) : [];
+  });
+}
+
+function byWay(page: LetteredPage, way: Way, near: readonly Sign[]): boolean {
+  return way.every(([old, made]) => page.group(old, made, near));
+}
+
+/** Terms that stand in both lines, each with itself. */
+function commonTerms(
+  old: readonly Term[],
+  made: readonly Term[],
+): readonly (readonly [Term, Term])[] {
+  const rest = [...made];
+  return old.flatMap((term) => {
+    const index = rest.findIndex((other) => termKey(other) === termKey(term));
+    if (index < 0) return [];
+    const [other] = rest.splice(index, 1);
+    return [[term, other!] as const];
+  });
+}
