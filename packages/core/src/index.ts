@@ -259,7 +259,7 @@ export { wayOf, type LetteredWay, type WayMade } from './own/lettered/way.ts';
 export { layOn, type Laid } from './own/lettered/lay.ts';
 export { readRule, ruleSays } from './own/lettered/rule-text.ts';
 export { conditionSays, readCondition } from './own/lettered/conditions.ts';
-export { choicesFor, withRule } from './own/lettered/choices.ts';
+export { choicesFor, suggestedFor, withRule } from './own/lettered/choices.ts';
 export { readWay, wayDocument } from './formats/way-document.ts';
 export type { WayDocument } from './formats/way-shape.ts';
 export { WAY_KINDS, type WayKind } from './own/ways/kinds.ts';

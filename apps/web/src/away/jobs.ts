@@ -3,6 +3,7 @@ import { certify, type Certified } from '../certificate/certify.ts';
 import { diagnoseAnswers, diagnoseSheets } from './answers-job.ts';
 import { classRuns } from './class-job.ts';
 import { judgeTyped } from './typed-job.ts';
+import { wayAnswer, wayFromFile, waysThere } from './way-job.ts';
 import { readImport } from './read-import.ts';
 
 /** What is worked out away from the page. Plain data in, plain data out. */
@@ -19,6 +20,9 @@ export const jobs = {
   diagnoseAnswers,
   diagnoseSheets,
   judgeTyped,
+  wayAnswer,
+  wayFromFile,
+  waysThere,
 };
 
 export type Jobs = typeof jobs;

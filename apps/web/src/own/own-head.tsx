@@ -1,22 +1,18 @@
 import {
-  readAsked,
-  waysFor,
-  displayed,
   MAX_PAPERS,
   nearestMethod,
-  NO_LINES,
   registry,
   type OwnLinesMethod,
   type OwnWork,
-  type Way,
 } from '@levee/core';
 import { useState } from 'react';
 import { dispatch, useComparison } from '../store/comparison-store.ts';
 import { notify } from '../ui/notices.tsx';
-import { ownPaper, paperOf } from '../store/content.ts';
+import { paperOf } from '../store/content.ts';
 import { laidBeside, ownChanged } from '../store/edits.ts';
-import { Menu } from '../ui/menu.tsx';
 import type { Paper } from '../worked/work.ts';
+import { OtherNumbersButton } from './way/other-numbers.tsx';
+import { WaysMenu } from './way/ways-menu.tsx';
 import { VerdictsButton } from './verdicts.tsx';
 
 /** Whose way it is, how its lines stand, and the ways that others take. */
@@ -46,6 +42,7 @@ export function OwnHead({
               : 'name it…'}
         </button>
         <WaysMenu paper={paper} method={method} />
+        <OtherNumbersButton paper={paper} method={method} />
         <NearestButton paper={paper} method={method} />
         <VerdictsButton />
       </div>
@@ -131,51 +128,6 @@ function Naming(props: {
   );
 }
 
-/** Ways that these numbers invite; a press lays one here, or beside where there are lines already. */
-function WaysMenu({ paper, method }: { readonly paper: Paper; readonly method: OwnLinesMethod }) {
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const problem = useComparison(({ content }) => content.problem);
-  const count = useComparison(({ content }) => content.papers.length);
-  const isFull = method.own.lines.length > 0 && count >= MAX_PAPERS;
-  const read = anchor ? readAsked(problem) : null;
-  const ways = read?.ok ? waysFor(read.asked) : [];
-  return (
-    <>
-      <button
-        type="button"
-        className="school"
-        aria-label="Ways others take with these numbers"
-        aria-haspopup="menu"
-        onClick={(event) => setAnchor(event.currentTarget)}
-      >
-        ways…
-      </button>
-      <Menu
-        anchor={anchor}
-        close={() => setAnchor(null)}
-        groups={() => [
-          ways.length === 0
-            ? [
-                {
-                  id: 'none',
-                  label: 'These numbers invite no way of their own',
-                  disabled: true,
-                  run: () => setAnchor(null),
-                },
-              ]
-            : ways.map((way) => ({
-                id: way.kind,
-                label: wayText(way),
-                note: `${way.why} Cost ${way.cost}.`,
-                disabled: isFull,
-                run: () => layWay(paper, method.own, way),
-              })),
-        ]}
-      />
-    </>
-  );
-}
-
 /** Lays the method that is nearest to the lines beside them, with hops that make it that way. */
 function NearestButton({
   paper,
@@ -198,18 +150,4 @@ function NearestButton({
       lay as {near.method.shortName.toLowerCase()}
     </button>
   );
-}
-
-function wayText({ lines }: Way): string {
-  return displayed(lines.map(({ text }) => text.replace(/^=\s*/, '')).join(' = '));
-}
-
-/** Lays a way on an empty paper, and on one of its own beside a paper that has lines. */
-function layWay(paper: Paper, own: OwnWork, { lines }: Way): void {
-  const typed = lines.map(({ text }) => ({ text, struck: false }));
-  if (own.lines.length === 0) {
-    dispatch(ownChanged(paper.id, (work) => ({ ...work, lines: typed })));
-    return;
-  }
-  dispatch(laidBeside(ownPaper({ ...NO_LINES, lines: typed })));
 }

@@ -12,6 +12,7 @@ import { MathText } from '../ui/math-text.tsx';
 import { useSession } from '../store/session-store.ts';
 import { useNotation } from '../worked/use-worked.ts';
 import type { Paper } from '../worked/work.ts';
+import { FollowNumbers, useFollowed } from './way/follow-numbers.tsx';
 
 /** What the last step did; of a line that is not simply lawful, what is to be said of it. */
 export function OwnSentence(props: {
@@ -22,6 +23,8 @@ export function OwnSentence(props: {
   const { paper, method, step } = props;
   const line = useShownLine(props);
   const notation = useNotation();
+  const followed = useFollowed(paper, method);
+  if (followed) return <FollowNumbers paper={paper} followed={followed} />;
   if (!line) return <Unworked paper={paper} method={method} step={step} />;
   if (line.verdict === 'lawful' && step > 0) return <Sentence paper={paper} step={step} />;
   const says = saysOf(line, amountsOf(method.judged(paper.lane.trace.problem).asked));

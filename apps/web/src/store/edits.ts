@@ -6,8 +6,9 @@ import {
   type Pace,
   type PaperChoice,
   type PaperId,
+  type Problem,
 } from '@levee/core';
-import { methodFor, paperOf, problemOf, withHops, withPaper } from './content.ts';
+import { methodFor, paperOf, problemOf, withHops, withPaper, withProblem } from './content.ts';
 import type { Content, Edit } from './desk.ts';
 import { sameValue } from './same-value.ts';
 
@@ -76,6 +77,27 @@ export function ownChanged(id: PaperId, change: (own: OwnWork) => OwnWork): Edit
     const { steps } = methodFor({ ...paper, own }).trace(problemOf(desk.content));
     return stepped({ [id]: steps.length })(next);
   };
+}
+
+/** Another computation under everything that is on the bench, with one paper of own lines laid on it. */
+export function laidOnNumbers(id: PaperId, problem: Problem, lines: readonly string[]): Edit {
+  return changed((content) => {
+    const papers = content.papers.map((paper) =>
+      paper.id === id && paper.own
+        ? { ...paper, own: { ...paper.own, lines: typed(lines) } }
+        : paper,
+    );
+    return withProblem({ ...content, papers }, problem);
+  });
+}
+
+/** Other lines on a paper, whose they are as before; all of them are then seen. */
+export function linesLaid(id: PaperId, lines: readonly string[]): Edit {
+  return ownChanged(id, (own) => ({ ...own, lines: typed(lines) }));
+}
+
+function typed(lines: readonly string[]): OwnWork['lines'] {
+  return lines.map((text) => ({ text, struck: false }));
 }
 
 /** Whether one more check can be recorded; nothing is dropped to make room for it. */

@@ -26,7 +26,7 @@ export function choicesFor(way: LetteredWay, letter: string, asked: Asked): read
     ),
   );
   const all = [...new Set([own!, ...named, numberText(value, 10)])];
-  const others = otherAsked(way, given);
+  const others = otherAsked(way, given, TRIED);
   return all.filter(
     (rule) => rule === own || others.every((one) => holdsWith(way, letter, rule, one)),
   );
@@ -52,13 +52,32 @@ export function withRule(
 
 /** How many other computations a rule is tried on, to see whether it fits these numbers by chance alone. */
 const TRIED = 3;
+/** How many are looked at for those that a way fits. */
+const MOST_LOOKED_AT = 120;
 
-function otherAsked(way: LetteredWay, given: ReadonlyMap<string, Exact>): readonly Asked[] {
+/** Other computations of the same form that meet all that the way asks of them, up to so many. */
+export function suggestedFor(way: LetteredWay, asked: Asked, most: number): readonly Asked[] {
+  const given = givenValues(way, asked);
+  if (!given) return [];
+  const found: Asked[] = [];
+  for (const other of otherAsked(way, given, MOST_LOOKED_AT)) {
+    if (found.length >= most) break;
+    const isNew = other.text !== asked.text && found.every(({ text }) => text !== other.text);
+    if (isNew && layOn(way, other).ok) found.push(other);
+  }
+  return found;
+}
+
+function otherAsked(
+  way: LetteredWay,
+  given: ReadonlyMap<string, Exact>,
+  count: number,
+): readonly Asked[] {
   const fixed = way.given.flatMap((letter, k) =>
     way.holds.some((text) => text.startsWith(`${letter} = `)) ? [k] : [],
   );
   const values = way.given.map((letter) => given.get(letter)!);
-  const rows = sampleRows(values, new Set(fixed)).slice(1, 1 + TRIED);
+  const rows = sampleRows(values, new Set(fixed), count).slice(1);
   return rows.flatMap((row) => {
     const text = way.asked.replace(/[a-z]/g, (letter) => {
       const k = way.given.indexOf(letter);

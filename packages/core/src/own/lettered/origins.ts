@@ -168,17 +168,17 @@ function pairs(
 function threes([a, b, c]: readonly [Sign, Sign, Sign], value: Exact, add: Add): void {
   const [x, y, z] = [a.row[0], b.row[0], c.row[0]];
   if (!x || !y || !z) return;
-  const put = (text: string, outer: typeof PLUS, inner: typeof PLUS) => {
+  const put = (text: string, outer: typeof PLUS, inner: typeof PLUS, more = 0) => {
     const between = inner(y, z);
     if (!between || between.isNegative || !outer(x, between)?.equals(value)) return;
-    add(text, rowOf(a.row, rowOf(b.row, c.row, inner), outer), COST.three);
+    add(text, rowOf(a.row, rowOf(b.row, c.row, inner), outer), COST.three + more);
   };
   const [left, middle, right] = [named(a), named(b), named(c)];
   put(`${left} + (${middle} − ${right})`, PLUS, MINUS);
   put(`${left} − (${middle} − ${right})`, MINUS, MINUS);
   put(`${left} − (${middle} + ${right})`, MINUS, PLUS);
   put(`${left} × (${middle} ÷ ${right})`, TIMES, BY);
-  put(`${left} ÷ (${middle} ÷ ${right})`, BY, BY);
+  put(`${left} ÷ (${middle} ÷ ${right})`, BY, BY, 0.1);
   put(`${left} + ${middle} × ${right}`, PLUS, TIMES);
   put(`${left} − ${middle} × ${right}`, MINUS, TIMES);
   put(`(${middle} − ${right}) ÷ ${left}`, (one, other) => BY(other, one), MINUS);

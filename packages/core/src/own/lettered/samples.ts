@@ -9,14 +9,16 @@ export const SAMPLES = 5;
  * Other numbers like these: as many figures, none of them zero, in the same order of size. The first row is the numbers
  * themselves.
  * @param fixed the places of numbers that stay as they are.
+ * @param count how many rows beside the first; the first ones are the same for every count.
  */
 export function sampleRows(
   given: readonly Exact[],
   fixed: ReadonlySet<number>,
+  count = SAMPLES,
 ): readonly (readonly Exact[])[] {
   const random = new Random(41);
   const order = given.map((_, k) => k).sort((a, b) => given[a]!.compare(given[b]!));
-  const rows = Array.from({ length: SAMPLES }, () => {
+  const rows = Array.from({ length: count }, () => {
     const drawn = drawnApart(given, random);
     const sizes = [...drawn].sort((a, b) => a.compare(b));
     const row: Exact[] = [];

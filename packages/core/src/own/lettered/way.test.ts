@@ -141,7 +141,7 @@ const WAYS: readonly (readonly [
     '3/4 + 1/6',
     '= 9/12 + 2/12; = 11/12',
     '= e/f + g/f; = h/f',
-    'f = least-common-multiple(b, d), e = a ÷ (b ÷ f), g = c ÷ (d ÷ f), h = e + g',
+    'f = least-common-multiple(b, d), e = a × (f ÷ b), g = c × (f ÷ d), h = e + g',
     '3/8 + 1/6',
     '= 9/24 + 4/24; = 13/24',
   ],

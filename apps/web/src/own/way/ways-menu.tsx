@@ -1,0 +1,136 @@
+import {
+  displayed,
+  MAX_PAPERS,
+  NO_LINES,
+  readAsked,
+  waysFor,
+  workOf,
+  type OwnLinesMethod,
+  type OwnWork,
+} from '@levee/core';
+import { useRef, useState, type ChangeEvent } from 'react';
+import { away } from '../../away/away.ts';
+import type { WayThere } from '../../away/way-job.ts';
+import { dispatch, useComparison } from '../../store/comparison-store.ts';
+import { ownPaper } from '../../store/content.ts';
+import { laidBeside, ownChanged } from '../../store/edits.ts';
+import { Menu, type MenuEntry } from '../../ui/menu.tsx';
+import { notify } from '../../ui/notices.tsx';
+import type { Paper } from '../../worked/work.ts';
+import { useNamedWays } from './use-named-ways.ts';
+
+/** Ways that these numbers invite, ways that were given a name, and ways in files; a press lays one here, or beside. */
+export function WaysMenu({
+  paper,
+  method,
+}: {
+  readonly paper: Paper;
+  readonly method: OwnLinesMethod;
+}) {
+  const file = useRef<HTMLInputElement>(null);
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const problem = useComparison(({ content }) => content.problem);
+  const count = useComparison(({ content }) => content.papers.length);
+  const isFull = method.own.lines.length > 0 && count >= MAX_PAPERS;
+  const named = useNamedWays(anchor !== null, problem);
+  const lay = (lines: readonly string[], name = '') => layLines(paper, method.own, lines, name);
+  const fromFile: MenuEntry = {
+    id: 'file',
+    label: 'A way from a file…',
+    disabled: isFull,
+    run: () => file.current?.click(),
+  };
+  return (
+    <>
+      <button
+        type="button"
+        className="school"
+        aria-label="Ways others take with these numbers"
+        aria-haspopup="menu"
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        ways…
+      </button>
+      <Menu
+        anchor={anchor}
+        close={() => setAnchor(null)}
+        groups={() => [
+          invitedEntries(problem, isFull, lay),
+          namedEntries(named ?? [], isFull, lay),
+          [fromFile],
+        ]}
+      />
+      <input
+        ref={file}
+        type="file"
+        hidden
+        accept=".json,application/json"
+        aria-label="A way from a file"
+        onChange={(event) => void openWay(event, problem, lay)}
+      />
+    </>
+  );
+}
+
+type Lay = (lines: readonly string[], name?: string) => void;
+
+function invitedEntries(problem: string, isFull: boolean, lay: Lay): readonly MenuEntry[] {
+  const read = readAsked(problem);
+  const ways = read.ok ? waysFor(read.asked) : [];
+  if (ways.length === 0) {
+    const label = 'These numbers invite no way of their own';
+    return [{ id: 'none', label, disabled: true, run: () => undefined }];
+  }
+  return ways.map(({ kind, why, cost, lines }) => {
+    const texts = lines.map(({ text }) => text);
+    return {
+      id: kind,
+      label: wayText(texts),
+      note: `${why} Cost ${cost}.`,
+      disabled: isFull,
+      run: () => lay(texts),
+    };
+  });
+}
+
+function namedEntries(ways: readonly WayThere[], isFull: boolean, lay: Lay): readonly MenuEntry[] {
+  return ways.map(({ name, problem, laid, says }) => ({
+    id: `named ${name}`,
+    label: name,
+    note: laid ? `${wayText(laid)}, as on ${displayed(problem)}` : says,
+    disabled: laid === null || isFull,
+    run: () => lay(laid ?? [], name),
+  }));
+}
+
+async function openWay(
+  event: ChangeEvent<HTMLInputElement>,
+  problem: string,
+  lay: Lay,
+): Promise<void> {
+  const [file] = event.target.files ?? [];
+  event.target.value = '';
+  if (!file) return;
+  const opened = await away('wayFromFile', problem, await file.text());
+  if (opened.ok) lay(opened.lines, opened.name);
+  else notify(`${file.name} cannot be laid: ${opened.says}`);
+}
+
+function wayText(lines: readonly string[]): string {
+  return displayed(lines.map((text) => text.replace(/^=\s*/, '')).join(' = '));
+}
+
+/** Lays a way on an empty paper, and on one of its own beside a paper that has lines. */
+function layLines(paper: Paper, own: OwnWork, lines: readonly string[], name: string): void {
+  if (own.lines.length > 0) {
+    dispatch(laidBeside(ownPaper({ ...NO_LINES, ...workOf(lines), name })));
+    return;
+  }
+  dispatch(
+    ownChanged(paper.id, (work) => ({
+      ...work,
+      lines: workOf(lines).lines,
+      name: name === '' ? work.name : name,
+    })),
+  );
+}
