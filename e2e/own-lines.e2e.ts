@@ -232,6 +232,44 @@ describe('the nearest method', () => {
   });
 });
 
+describe('a way on other numbers', () => {
+  it('shows letters for its numbers, and says which condition fails', async () => {
+    await openComparison(server, page, WAYS);
+    await page.find('.paper[data-paper="1"] .sheet');
+    await page.press('This way on other numbers');
+    await page.waitTexts('.way-lines td:nth-child(2)', ['= a × c − a × d', '= e − f', '= g']);
+    await page.waitText('.way-holds', /c is more than b/);
+    await page.waitText('.way-says', /Every line holds/);
+    const numbers = await page.find('.way-numbers input');
+    await numbers.sendKeys(Key.chord(Key.CONTROL, 'a'), '46 × 100');
+    await page.waitText('.way-says', /c is more than b, which is 100; here c is 100/);
+    await numbers.sendKeys(Key.chord(Key.CONTROL, 'a'), '27 × 89');
+    await page.waitText('.way-says', /Every line holds/);
+    const there = '.way-lines td:nth-child(3)';
+    await page.waitTexts(there, ['= 27 × 100 − 27 × 11', '= 2700 − 297', '= 2403']);
+    await page.click('.way-rules select option:nth-child(2)');
+    await page.waitTexts(there, ['= 27 × 90 − 27 × 1', '= 2430 − 27', '= 2403']);
+  });
+
+  it('goes to the bench with everything else, and back by undo', async () => {
+    await page.press('Lay on 27 × 89');
+    await page.waitText('.line-count', /3 lines ✓/);
+    await page.settles('return document.querySelector("[data-problem-field]").value', '27 × 89');
+    await page.chord(Key.CONTROL, 'z');
+    await page.settles('return document.querySelector("[data-problem-field]").value', '34 × 98');
+  });
+
+  it('follows when the numbers of the bench are changed', async () => {
+    await page.compute('23 × 97');
+    await page.waitText('.paper[data-paper="1"] .sentence', /These lines were right for 34 × 98/);
+    await page.press('Lay the way on 23 × 97');
+    await page.waitText('.paper[data-paper="1"] .line-count', /3 lines ✓/);
+    await page.chord(Key.CONTROL, 'z');
+    await page.chord(Key.CONTROL, 'z');
+    await page.settles('return document.querySelector("[data-problem-field]").value', '34 × 98');
+  });
+});
+
 describe('whatever is typed', () => {
   it('is kept, with one sentence each', async () => {
     await openComparison(server, page, 'Twelfths without being told');

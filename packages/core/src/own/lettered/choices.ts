@@ -3,7 +3,7 @@ import { numberText, numeralFor } from '../../exact/numeral.ts';
 import { readAsked, type Asked } from '../asked.ts';
 import { conditionsOf } from './holds.ts';
 import { givenValues, layOn, withRules } from './lay.ts';
-import { NAMED_RULES } from './named-rules.ts';
+import { isFarUp, NAMED_RULES } from './named-rules.ts';
 import { sampleRows } from './samples.ts';
 import { readRule } from './rule-text.ts';
 import type { LetteredWay } from './way.ts';
@@ -21,9 +21,11 @@ export function choicesFor(way: LetteredWay, letter: string, asked: Asked): read
   const value = withRules(way, given).get(letter);
   if (!value || !numeralFor(value, 10)) return [];
   const named = way.given.flatMap((of) =>
-    NAMED_RULES.flatMap(({ id, takes, of: make }) =>
-      takes === 1 && make(given.get(of)!)?.equals(value) ? [`${id}(${of})`] : [],
-    ),
+    NAMED_RULES.flatMap(({ id, takes, of: make }) => {
+      const number = given.get(of)!;
+      const isThat = takes === 1 && make(number)?.equals(value) && !isFarUp(id, number, value);
+      return isThat ? [`${id}(${of})`] : [];
+    }),
   );
   const all = [...new Set([own!, ...named, numberText(value, 10)])];
   const others = otherAsked(way, given, TRIED);

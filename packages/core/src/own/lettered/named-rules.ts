@@ -17,10 +17,11 @@ export interface NamedRule {
   readonly says: (...given: readonly string[]) => string;
 }
 
+/** The largest first: what is up to the next hundred is often up to the next ten, too. */
 const UNITS = [
-  ['ten', 1],
-  ['hundred', 2],
   ['thousand', 3],
+  ['hundred', 2],
+  ['ten', 1],
   ['one', 0],
   ['tenth', -1],
 ] as const;
@@ -124,6 +125,12 @@ export const NAMED_RULES: readonly NamedRule[] = [
 
 export function namedRule(id: string): NamedRule | undefined {
   return NAMED_RULES.find((rule) => rule.id === id);
+}
+
+/** A round number that is more than twice as large is no number near by. */
+export function isFarUp(id: string, own: Exact, value: Exact): boolean {
+  if (!id.startsWith('up-to') || !own.isConstant) return false;
+  return value.compare(own.times(TWO)) > 0;
 }
 
 function rounding(

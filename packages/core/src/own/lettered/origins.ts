@@ -1,7 +1,6 @@
 import { Exact } from '../../exact/exact.ts';
 import { numberText } from '../../exact/numeral.ts';
-import { TWO } from '../ways/draft-text.ts';
-import { NAMED_RULES } from './named-rules.ts';
+import { isFarUp, NAMED_RULES } from './named-rules.ts';
 import {
   BY,
   constantRow,
@@ -107,12 +106,6 @@ function byRule(sign: Sign, value: Exact, more: number, add: Add): void {
     const row = sign.row.map((one) => (one === null ? null : of(one)));
     add(`${id}(${named(sign)})`, row, COST.rule + guess + k / 100 + more);
   });
-}
-
-/** A round number that is more than twice as large is no number near by. */
-function isFarUp(id: string, own: Exact, value: Exact): boolean {
-  if (!id.startsWith('up-to') || !own.isConstant) return false;
-  return value.compare(own.times(TWO)) > 0;
 }
 
 const MOST_SCALE = Exact.of(10);

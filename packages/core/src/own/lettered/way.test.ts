@@ -289,6 +289,8 @@ describe('another rule for a letter', () => {
       'nearest-ten(b)',
       '60',
     ]);
+    const near = made('34 × 98', ['= 34 × 100 − 34 × 2', '= 3400 − 68', '= 3332']);
+    expect(near.rules.c).toBe('up-to-hundred(b)');
     expect(choicesFor(way, 'e', here)).toEqual([]);
     const halved = made('34 × 27', ['= 17 × 54', '= 918']);
     // 17 is no rule for other numbers: with another half the product is another.
