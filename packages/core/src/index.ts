@@ -247,6 +247,7 @@ export { briefOf } from './own/says.ts';
 export { offersFor, typedLine, type Offer, type OfferKind } from './own/offers.ts';
 export { displayed } from './own/displayed.ts';
 export { amountsOf, readAsked, type Asked, type ReadAsked } from './own/asked.ts';
+export { lineSlip, wrongWorking } from './own/line-slip.ts';
 export { judgeLines } from './own/paper.ts';
 export type { JudgedPaper } from './own/judged-paper.ts';
 export type { JudgedLine, LineKind, Reading, Verdict } from './own/judged.ts';

@@ -2,6 +2,7 @@ import { choicesOf, compare, readComputation, registry, type PaperWork } from '@
 import { certify, type Certified } from '../certificate/certify.ts';
 import { diagnoseAnswers, diagnoseSheets } from './answers-job.ts';
 import { classRuns } from './class-job.ts';
+import { slipSaid } from './slip-job.ts';
 import { judgeTyped } from './typed-job.ts';
 import { wayAnswer, wayFromFile, waysThere } from './way-job.ts';
 import { readImport } from './read-import.ts';
@@ -20,6 +21,7 @@ export const jobs = {
   diagnoseAnswers,
   diagnoseSheets,
   judgeTyped,
+  slipSaid,
   wayAnswer,
   wayFromFile,
   waysThere,

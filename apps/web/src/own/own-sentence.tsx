@@ -12,6 +12,7 @@ import { MathText } from '../ui/math-text.tsx';
 import { useSession } from '../store/session-store.ts';
 import { useNotation } from '../worked/use-worked.ts';
 import type { Paper } from '../worked/work.ts';
+import { useSlipSaid } from './use-slip-said.ts';
 import { FollowNumbers, useFollowed } from './way/follow-numbers.tsx';
 
 /** What the last step did; of a line that is not simply lawful, what is to be said of it. */
@@ -24,14 +25,27 @@ export function OwnSentence(props: {
   const line = useShownLine(props);
   const notation = useNotation();
   const followed = useFollowed(paper, method);
+  const { asked, paper: judged } = method.judged(paper.lane.trace.problem);
+  const isAsked = line?.verdict === 'unequal' && line.falseRule === null && !followed;
+  const slip = useSlipSaid(
+    asked.text,
+    judged.lines.map(({ text }) => text),
+    isAsked ? line.n : null,
+  );
   if (followed) return <FollowNumbers paper={paper} followed={followed} />;
   if (!line) return <Unworked paper={paper} method={method} step={step} />;
   if (line.verdict === 'lawful' && step > 0) return <Sentence paper={paper} step={step} />;
-  const says = saysOf(line, amountsOf(method.judged(paper.lane.trace.problem).asked));
+  const says = saysOf(line, amountsOf(asked));
   return (
     <p className="sentence" role="group" aria-label={`${paper.method.shortName}, line ${line.n}`}>
       <span className={`verdict ${line.verdict}`}>{briefOf(line)?.sign}</span>{' '}
       <MathText text={inNotation(displayed(says), notation)} />
+      {slip !== null && (
+        <span className="caption by-slip">
+          {' '}
+          <MathText text={inNotation(slip, notation)} />
+        </span>
+      )}
     </p>
   );
 }

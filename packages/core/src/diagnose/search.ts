@@ -83,12 +83,17 @@ export class Search {
 
   /** What explains a wrong answer, the likeliest first: single slips and habits, or, where there are none, two slips. */
   explain(answer: Exact): readonly Cause[] {
-    const single = this.byAnswer.get(answer.toString());
-    if (single) return single;
+    const single = this.byOne(answer);
+    if (single.length > 0) return single;
     const { causes, tried, cut } = pairCauses(this.problem, this.events, answer.minus(this.right));
     this.pairs += tried;
     this.cut ||= cut;
     return merged(causes).sort(compareCauses);
+  }
+
+  /** What explains it by one slip or one habit alone, the likeliest first. */
+  byOne(answer: Exact): readonly Cause[] {
+    return this.byAnswer.get(answer.toString()) ?? [];
   }
 
   /** Every wrong answer that one slip gives, as a text. */

@@ -3,6 +3,7 @@ import type { JudgedLine } from '../own/judged.ts';
 import type { JudgedPaper } from '../own/judged-paper.ts';
 import { OWN_PHRASES } from '../own/amounts/phrases.ts';
 import { traceOfLines } from '../own/amounts/trace.ts';
+import { lineSlip, wrongWorking } from '../own/line-slip.ts';
 import { saysOf } from '../own/says.ts';
 import type { OwnLinesDocument } from './lines-shape.ts';
 import { traceDocument } from './trace-document.ts';
@@ -21,8 +22,14 @@ export function linesDocument(paper: JudgedPaper): OwnLinesDocument {
     unused,
     searched,
     trace: traceOf(paper),
-    lines: paper.lines.map(lineOf),
+    lines: paper.lines.map((line) => ({ ...lineOf(line), slip: slipOf(paper, line) })),
   };
+}
+
+/** The slip of a method with which the computation of an unequal line comes to what the line gives. */
+function slipOf(paper: JudgedPaper, { n }: JudgedLine): string | null {
+  const working = wrongWorking(paper, n);
+  return working && (lineSlip(working)?.address ?? null);
 }
 
 /** The account of the lines, where there is one. */
@@ -40,7 +47,7 @@ function formOf({ asked, lines, complete }: JudgedPaper): Form {
   return read.ok && read.answered ? read.form : 'as-asked';
 }
 
-function lineOf(line: JudgedLine): OwnLinesDocument['lines'][number] {
+function lineOf(line: JudgedLine): Omit<OwnLinesDocument['lines'][number], 'slip'> {
   const { n, text, kind, verdict, against, law, move, statements, joins, followed } = line;
   return {
     n,
@@ -68,7 +75,6 @@ function lineOf(line: JudgedLine): OwnLinesDocument['lines'][number] {
     chance: line.chance,
     falseRule: line.falseRule,
     nearest: line.nearest.map(({ text: near, off }) => ({ text: near, off: off.toString() })),
-    slip: null,
     unreadAt: line.unread?.at ?? null,
     ambiguous: line.ambiguous,
     units: [...line.units],

@@ -80,7 +80,10 @@ const LINE = record({
     'The nearest true lines, at most two; each explains all of what the line is off.',
     listOf(record({ text: text(), off: value() })),
   ),
-  slip: said('A slip of a method that writes this line; none is looked for yet.', orNull(text())),
+  slip: said(
+    'Where a slip or a habit gives what an unequal line gives for the one computation that it works out: `omit-placeholder@line-1`.',
+    orNull(text()),
+  ),
   unreadAt: said('The first character that does not fit, from 0.', orNull(count())),
   ambiguous: said('Whether people read it in two ways that are worth different amounts.', flag()),
   units: listOf(text()),

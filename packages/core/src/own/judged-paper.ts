@@ -22,11 +22,15 @@ export interface JudgedPaper {
   /** The terms of the problem. */
   readonly problem: readonly Term[];
   /** Both sides of every true statement aside, by its line. */
-  readonly statements: ReadonlyMap<
-    number,
-    readonly [left: readonly Term[], right: readonly Term[]]
-  >;
+  readonly statements: Statements;
+  /** And of every one that does not hold. */
+  readonly wrongStatements: Statements;
 }
+
+export type Statements = ReadonlyMap<
+  number,
+  readonly [left: readonly Term[], right: readonly Term[]]
+>;
 
 /** One rewriting of a paper: what it makes of the line before. */
 export interface LineStep {

@@ -66,6 +66,7 @@ class Paper {
   private cut = false;
   private readonly rewritten: LineStep[] = [];
   private readonly hopLines: HopLine[] = [];
+  private readonly wrongTerms = new Map<number, readonly [readonly Term[], readonly Term[]]>();
   private readonly asideTerms = new Map<number, readonly [readonly Term[], readonly Term[]]>();
 
   constructor(private readonly asked: Asked) {
@@ -99,6 +100,7 @@ class Paper {
       hops: this.hopLines,
       problem: this.problem.terms,
       statements: this.asideTerms,
+      wrongStatements: this.wrongTerms,
     };
   }
 
@@ -266,8 +268,10 @@ class Paper {
     const isFound = told.verdict === 'side' && findsPart(sides, this.asked);
     const isOpen = sides.some(({ expression }) => hasBox(expression));
     if (told.verdict !== 'unequal' && !isOpen) this.sides.push(sideLineOf(n, left, last));
-    if (told.verdict === 'side' && sides.length === 2)
-      this.asideTerms.set(n, [left.terms, last.terms]);
+    const isPair = sides.length === 2;
+    if (told.verdict === 'side' && isPair) this.asideTerms.set(n, [left.terms, last.terms]);
+    if (told.verdict === 'unequal' && isPair && !isOpen)
+      this.wrongTerms.set(n, [left.terms, last.terms]);
     this.statement = isOpen ? null : { n, ...(isFound ? this.answer() : { ...last }) };
     return {
       kind: 'side',

@@ -104,3 +104,11 @@ describe('the catalogue of slips', () => {
     expect(bare).toEqual(['another-item', 'wrong-fact']);
   });
 });
+
+it('copies no divisor as 0, whatever figure is taken for another', () => {
+  for (const problem of ['864 ÷ 6', '700 ÷ 7', '60 ÷ 6', '5 ÷ 0.6', '66 ÷ 66', '36_7 ÷ 6_7']) {
+    for (const { problem: copied } of wrongCopies(problemFrom(problem))) {
+      expect(problemValue(copied).toString()).toMatch(/^-?\d/);
+    }
+  }
+});

@@ -30,6 +30,9 @@ function miscopied(problem: Problem): readonly WrongCopy[] {
     const above = problem.operands[operand - 1];
     return copiesOf(number, above).flatMap(({ slip, place, digits }) => {
       if (digits.length > 1 && digits.at(-1) === 0) return [];
+      // Nobody works a quotient by 0.
+      const isDivisor = problem.kind === 'quotient' && operand === 1;
+      if (isDivisor && digits.every((digit) => digit === 0)) return [];
       const operands = problem.operands.map((own, k) => (k === operand ? { ...own, digits } : own));
       const at = where('operand', operand, place);
       return [{ slip, at, problem: makeProblem(problem.kind, operands) }];

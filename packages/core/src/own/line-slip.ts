@@ -1,0 +1,78 @@
+import { addressText } from '../account/chance.ts';
+import type { Cause } from '../diagnose/cause.ts';
+import { Search } from '../diagnose/search.ts';
+import type { Exact } from '../exact/exact.ts';
+import { readProblem, type Problem } from '../problem/problem.ts';
+import type { JudgedPaper } from './judged-paper.ts';
+import { flat, termValue, turned, type Term } from './node.ts';
+import { termsText } from './node-text.ts';
+
+/** A computation that a line works out, and what it gives for it, which is wrong. */
+export interface WrongWorking {
+  readonly problem: Problem;
+  readonly answer: Exact;
+}
+
+/**
+ * The one computation that an unequal line works out wrongly, where the rest of the line is as it was due: 46 × 60 given
+ * as 276 in 276 − 92. Null where a line is wrong in another way, or in several places.
+ */
+export function wrongWorking(
+  { rewritings, wrongStatements, lines }: JudgedPaper,
+  n: number,
+): WrongWorking | null {
+  const line = lines.find((own) => own.n === n);
+  if (line?.verdict !== 'unequal') return null;
+  const step = rewritings.find((own) => own.n === n && !own.off.isZero);
+  const aside = wrongStatements.get(n);
+  const [from, to] = step ? [step.from, step.to] : (aside ?? [[], []]);
+  const [old, made] = withoutEqual(flat(from), flat(to));
+  const [only, ...more] = made;
+  if (more.length > 0 || only?.node.kind !== 'number' || old.length === 0) return null;
+  const asked = only.minus ? turned(old) : old;
+  const read = readProblem(termsText(asked));
+  const answer = only.node.value.rational;
+  return read.ok && answer ? { problem: read.problem, answer } : null;
+}
+
+/** What is left of two lines when terms that are worth the same are taken from both. */
+function withoutEqual(
+  old: readonly Term[],
+  made: readonly Term[],
+): readonly [readonly Term[], readonly Term[]] {
+  const rest = [...made];
+  const left = old.filter((term) => {
+    const index = rest.findIndex((other) => termValue(other).equals(termValue(term)));
+    if (index >= 0) rest.splice(index, 1);
+    return index < 0;
+  });
+  return [left, rest];
+}
+
+/** A slip that gives what a line gives. */
+export interface LineSlip {
+  readonly working: WrongWorking;
+  readonly cause: Cause;
+  /** Where it is made. */
+  readonly address: string;
+}
+
+/** The likeliest single slip or habit with which a computation comes to what a line gives; null where none does. */
+export function lineSlip(working: WrongWorking): LineSlip | null {
+  const [cause] = searchOf(working.problem).byOne(working.answer);
+  const [slip] = cause?.slips ?? [];
+  return cause && slip ? { working, cause, address: addressText(slip) } : null;
+}
+
+/** Searches that are remembered: what goes wrong in a computation is worked out once for all that is given for it. */
+const MOST_SEARCHES = 12;
+const SEARCHES = new Map<string, Search>();
+
+function searchOf(problem: Problem): Search {
+  const key = JSON.stringify([problem.kind, problem.operands, problem.base]);
+  const made = SEARCHES.get(key) ?? new Search(problem);
+  SEARCHES.delete(key);
+  SEARCHES.set(key, made);
+  if (SEARCHES.size > MOST_SEARCHES) SEARCHES.delete(SEARCHES.keys().next().value!);
+  return made;
+}
