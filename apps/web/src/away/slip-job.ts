@@ -20,9 +20,9 @@ export function slipSaid(problem: string, lines: readonly string[], n: number): 
   const working = wrongWorking(judgeLines(read.asked, lines), n);
   const found = working && lineSlip(working);
   if (!found) return null;
-  const { label, mechanism } = slipIdea(found.cause.slips[0]!.idea);
+  const { label } = slipIdea(found.cause.slips[0]!.idea);
   const [work] = found.cause.works;
-  const by = work ? ` in ${nameOfMethod(work.method.id)}` : '';
+  const where = work ? `, in ${nameOfMethod(work.method.id).toLowerCase()}` : '';
   const answer = amountsOf(read.asked)(working.answer);
-  return `${problemText(working.problem)} comes to ${answer}${by} by “${label}”: ${mechanism}`;
+  return `${problemText(working.problem)} comes to ${answer} by “${label}”${where}.`;
 }
