@@ -90,17 +90,17 @@ it.each(Object.keys(NEAR_MISSES))('names the false rule of near misses: %s', (id
   expect(named).toBeGreaterThanOrEqual(0.9 * wrong);
 });
 
-it('says no more than equal of sums and products that are equal by nothing but their worth, in 95 of 100 and more', () => {
+it('says no more than equal of sums and products that are equal by nothing but their worth, in 990 of 1,000', () => {
   const dice = new Dice(new Random(9));
   let equal = 0;
-  for (let k = 0; k < 300; k++) {
+  for (let k = 0; k < 1000; k++) {
     const [a, b, c, d] = [dice.plain(), dice.plain(), dice.plain(), dice.plain()];
     const total = a * b + c;
     const rest = total - d;
     const after = rest < 0 ? `${total + d} - ${d}` : `${d} + ${rest}`;
     if (judged(`${a} × ${b} + ${c}`, after).verdict === 'equal') equal++;
   }
-  expect(equal).toBeGreaterThanOrEqual(291);
+  expect(equal).toBeGreaterThanOrEqual(990);
 });
 
 it('judges 20,000 rewritings equal and 20,000 near misses unequal by just the difference', () => {

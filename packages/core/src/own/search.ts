@@ -116,7 +116,7 @@ class Search {
     const found: Path[] = [];
     for (const { terms, moves, split } of lines) {
       if (!this.goesOn()) return found;
-      if (!keepsPlaces(split, terms, made)) continue;
+      if (!keepsPlaces(split, terms, made) || mixes(old, terms, made)) continue;
       for (const last of steps(terms, made, this.page)) {
         if (!isUndone(moves, last) && !this.fitsAnything(last))
           found.push({ stages: [moves, last], between: [terms] });
@@ -126,7 +126,8 @@ class Search {
     if (found.length > 0 || most < 3) return found;
     for (const { terms, moves, split } of lines) {
       if (!this.goesOn()) return found;
-      const rest = keepsPlaces(split, terms, made) ? this.twoKinds(terms, made) : null;
+      const isKept = keepsPlaces(split, terms, made) && !mixes(old, terms, made);
+      const rest = isKept ? this.twoKinds(terms, made) : null;
       if (rest) return [{ stages: [moves, ...rest.stages], between: [terms, ...rest.between] }];
     }
     for (const { terms, moves, split } of lines) {
@@ -134,8 +135,9 @@ class Search {
       for (const next of expandLine(terms, aim)) {
         if (!this.goesOn()) return found;
         if (!this.mayPass(old, next.terms, made)) continue;
-        // Places put together behind two other moves fit too many numbers.
-        if (next.split.length > 0) continue;
+        // Places put together behind two other moves fit too many numbers, and so do places of a total of two steps.
+        if (next.split.length > 0 || mixes(old, next.terms, made)) continue;
+        if (made.length > 1 && isNumberAlone(next.terms)) continue;
         const [last] = steps(next.terms, made, this.page);
         if (last && !this.fitsAnything(last))
           return [{ stages: [moves, next.moves, last], between: [terms, next.terms] }];
@@ -232,6 +234,33 @@ function keepsPlaces(
       split.every((pieces) => areNeighbours(pieces.map((own) => from.includes(own)))),
     ),
   );
+}
+
+/**
+ * Whether what was taken apart is put together in part only, and with something that stood beside it, while products are
+ * worked out: by that, some product and its neighbour go into almost any two numbers. Numbers alone may be so put
+ * together, as 38 + 20 + 7 is; letters are told apart by their powers.
+ */
+function mixes(old: readonly Term[], terms: readonly Term[], made: readonly Term[]): boolean {
+  const known = new Set(flat(old).map(termKey));
+  const isNew = (term: Term) => !known.has(termKey(term));
+  const count = flat(terms).filter(isNew).length;
+  return groupedWays(terms, made).every((way) =>
+    way.some(([from]) => {
+      const own = from.filter(isNew).length;
+      const isPart = own > 0 && own < count && own < from.length;
+      return isPart && from.some(({ node }) => !isPlain(node)) && from.every(isConstant);
+    }),
+  );
+}
+
+function isConstant(term: Term): boolean {
+  return termValue(term).rational?.isConstant ?? false;
+}
+
+function isNumberAlone(terms: readonly Term[]): boolean {
+  const [only, ...more] = terms;
+  return more.length === 0 && only !== undefined && isPlain(only.node);
 }
 
 /** Whether what is true stands in one row. */
