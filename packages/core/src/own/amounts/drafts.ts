@@ -225,7 +225,10 @@ export class LineLedger {
     const isSame = off.isZero && valueOfTerms(lefts).equals(valueOfTerms(from));
     if (live.some(({ owed }) => owed === null)) return null;
     const [first] = isSame ? explain(from, lefts, this.page).explained : [];
-    if (!first) return off.isZero ? this.fromHops(live, asides, { n, to }) : null;
+    if (!first && off.isZero) {
+      return this.fromChunks(live, asides, { n, to }) ?? this.fromHops(live, asides, { n, to });
+    }
+    if (!first) return null;
     const drafts: Draft[] = [];
     let now = live;
     const go = (
@@ -255,6 +258,56 @@ export class LineLedger {
     go(rights, false, lineOf, BEHIND);
     const end = this.typed(now, flat(to), n);
     return { drafts: [...drafts, ...end.drafts], live: end.live };
+  }
+
+  /**
+   * Products of the divisor that make up the dividend, `7 × 100 = 700` and `7 × 36 = 252`: each finds the share of a piece
+   * of the dividend, which is the factor that was chosen.
+   */
+  private fromChunks(
+    live: readonly Live[],
+    asides: readonly Aside[],
+    { n, to }: Pick<LineStep, 'n' | 'to'>,
+  ): Lived | null {
+    if (this.problem.kind !== 'quotient') return null;
+    const by = this.shape.unit;
+    const marks: Live[] = [];
+    let at = Exact.ZERO;
+    for (const { n: row, left, right, isTurned } of asides) {
+      const size = right[0]!.node.value.rational;
+      const share = size?.isConstant ? size.times(by) : null;
+      const isChosen = left.length === 1 && this.chosenFactor(left[0]!, share);
+      if (!size || !share || isTurned || !isChosen) return null;
+      const piece = span(at, at.plus(size));
+      const whole = span(Exact.ZERO, size);
+      at = piece.to;
+      marks.push({
+        term: { minus: false, node: numberOf(share, this.shape.base) },
+        held: [{ line: 0, at: [piece], axes: [0], own: [whole], count: 1n }],
+        owed: null,
+        column: 0,
+        row,
+        looks: termsText(left),
+      });
+    }
+    if (!at.equals(this.shape.sizes[0]!) || live.length !== 1) return null;
+    const drafts = marks.map((mark): Draft => {
+      const owed = { operand: 0, between: mark.held[0]!.at[0]! };
+      const takes = [{ ...live[0]!, term: mark.term, held: mark.held, owed }];
+      return { n: mark.row!, law: 'evaluate', move: null, takes, gives: [mark], isBetween: false };
+    });
+    const end = this.typed(marks, flat(to), n);
+    return { drafts: [...drafts, ...end.drafts], live: end.live };
+  }
+
+  /** Whether a term is the divisor so many times. */
+  private chosenFactor({ node }: Term, count: Exact | null): boolean {
+    if (node.kind !== 'product' || node.factors.length !== 2 || !count) return false;
+    const values = node.factors.map((factor) => factor.node.value.rational);
+    const divisor = Exact.ONE.dividedBy(this.shape.unit);
+    const isDivisor = values.some((value) => value?.equals(divisor));
+    const isCount = values.some((value) => value?.equals(count));
+    return isDivisor && isCount && node.factors.every(({ under }) => !under);
   }
 
   /** Statements that go on from each other as jumps, each on its line, and what they make put together. */

@@ -1,4 +1,5 @@
 import type { Entry, Mark, Role, Spot, Trace } from '../../account/account.ts';
+import type { Part } from '../../account/cut.ts';
 import type { BeyondCell } from '../../account/beyond.ts';
 import type { Writing } from '../../account/drafts.ts';
 import { Scribe } from '../../account/scribe.ts';
@@ -133,9 +134,10 @@ class LineWriter {
         worth: part.worth.dividedBy(divisor),
         terms: TermSet.of(this.space!, k),
       }));
+      const spans = spansOf(cuts[0]!, this.shape.sizes[0]!);
       return scribe
         .openShares(this.space, pieces)
-        .map((entry) => ({ operand: 0, at: null, entry }));
+        .map((entry, k) => ({ operand: 0, at: spans[k]!, entry }));
     }
     if (this.shape.isProduct) {
       scribe.open(cuts);
@@ -144,15 +146,13 @@ class LineWriter {
       );
     }
     scribe.openSum(cuts);
-    return cuts.flatMap((parts, operand) => {
-      let to = this.shape.sizes[operand]!;
-      // Parts are listed from the end of the line on.
-      return parts.map(({ worth }, k) => {
-        const at = span(to.minus(worth), to);
-        to = at.from;
-        return { operand, at, entry: scribe.owes(operand, k) };
-      });
-    });
+    return cuts.flatMap((parts, operand) =>
+      spansOf(parts, this.shape.sizes[operand]!).map((at, k) => ({
+        operand,
+        at,
+        entry: scribe.owes(operand, k),
+      })),
+    );
   }
 
   private writing(
@@ -226,6 +226,16 @@ function phraseOf({ law, move, takes, gives }: Pick<Draft, 'law' | 'move' | 'tak
     from: takes.length === 0 ? '' : displayed(termsText(takes.map(({ term }) => term))),
     to: displayed(termsText(gives.map(({ term }) => term))),
     why: move ? movesText([move]) : why,
+  });
+}
+
+/** Where parts lie on the line of their number; they are listed from its end on. */
+function spansOf(parts: readonly Part[], size: Exact): readonly Span[] {
+  let to = size;
+  return parts.map(({ worth }) => {
+    const at = span(to.minus(worth), to);
+    to = at.from;
+    return at;
   });
 }
 
