@@ -22,7 +22,7 @@ export type OwnTold = Pick<MethodAgreement, 'moves' | 'bracketing' | 'brief' | '
 export function ownTold(lane: Lane, problem: Problem): OwnTold | null {
   const { trace } = lane;
   if (trace.method !== OWN_LINES) return null;
-  const isTold = !trace.isUnfinished && !isByWholeLines(trace) && !hasProductsOfParts(trace);
+  const isTold = !trace.isUnfinished && !isByWholeLines(trace) && !hasOtherParts(trace);
   if (isTold) return null;
   const { space } = lane.amounts.at(-1)!.terms;
   const ids = Array.from({ length: space.size }, (_, index) => index)
@@ -38,9 +38,10 @@ export function ownTold(lane: Lane, problem: Problem): OwnTold | null {
   return { moves, bracketing: plain, brief: false, ...unfinished };
 }
 
-/** Fractions that wait to be multiplied are no parts that a certificate can name. */
-function hasProductsOfParts({ problem, steps }: Trace): boolean {
-  if (scriptOf(problem) !== 'fractions') return false;
+/** Terms with letters that are gathered as a line has them, and fractions that wait to be multiplied, are no parts that a certificate can name. */
+function hasOtherParts({ problem, steps }: Trace): boolean {
+  const script = scriptOf(problem);
+  if (script !== 'fractions') return script === 'terms';
   return steps.some(({ gives }) => gives.some(({ glyph }) => /[×÷]/.test(glyph)));
 }
 

@@ -138,6 +138,20 @@ export function left(amounts: readonly Amount[]): ReadonlySet<string> {
   return new Set([...held(amounts)].filter((term) => !against.has(term)));
 }
 
+/** Amounts stay what they are and of what they are, one for one. */
+export function oneForOne({ takes, gives }: Change): Fault {
+  if (takes.length !== gives.length) return 'it is not one for one';
+  const stays = takes.every((take, k) => {
+    const give = gives[k]!;
+    return (
+      take.worth.equals(give.worth) &&
+      take.terms.size === give.terms.size &&
+      [...take.terms].every((term) => give.terms.has(term))
+    );
+  });
+  return stays ? null : 'an amount is worth something else, or of other terms';
+}
+
 /** The first fault of several, so that checks read as a list. */
 export function firstFault(...faults: readonly (Fault | (() => Fault))[]): Fault {
   for (const one of faults) {

@@ -24,7 +24,9 @@ function workedOut(change: Change, frame: LawFrame): Fault {
   return firstFault(unequal(change), () => {
     if (gives.length === 0) return null;
     if (gives.length > 1 && !frame.inFigures) return 'it is not worked out to one number';
-    if (frame.script === 'terms' && !isOneTerm(takes))
+    // Beside letters numbers are numbers in anyone's own lines; methods gather them as like terms.
+    const areNumbers = frame.isOwn && takes.every(({ worth }) => worth.isConstant);
+    if (frame.script === 'terms' && !isOneTerm(takes) && !areNumbers)
       return 'terms are put together, not worked out';
     if (frame.script === 'fractions' && !areLikeParts(change, frame))
       return 'the parts are not alike';

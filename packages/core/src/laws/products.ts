@@ -1,4 +1,3 @@
-import { termShape } from '../problem/kinds.ts';
 import { Exact } from '../exact/exact.ts';
 import { evaluate } from '../problem/evaluate.ts';
 import type { Expression } from '../problem/expression.ts';
@@ -6,6 +5,7 @@ import { valueOfKind } from '../problem/problem.ts';
 import {
   firstFault,
   held,
+  oneForOne,
   otherTerms,
   sameTerms,
   unequal,
@@ -110,20 +110,6 @@ export const DISTRIBUTE: LawRule = {
     { id: 'factor-out', statement: 'A factor that products share is taken out.', check: factorOut },
   ],
 };
-
-/** Amounts stay what they are and of what they are, one for one. */
-function oneForOne({ takes, gives }: Change): Fault {
-  if (takes.length !== gives.length) return 'it is not one for one';
-  const stays = takes.every((take, k) => {
-    const give = gives[k]!;
-    return (
-      take.worth.equals(give.worth) &&
-      take.terms.size === give.terms.size &&
-      [...take.terms].every((term) => give.terms.has(term))
-    );
-  });
-  return stays ? null : 'an amount is worth something else, or of other terms';
-}
 
 /** Both numbers of every share are multiplied by one factor. */
 function scaleAll(change: Change, frame: LawFrame): Fault {
@@ -347,30 +333,6 @@ export const UNNAMED: LawRule = {
         frame.isOwn ? unequal(change) : 'only one’s own lines may leave a law unnamed',
     },
   ],
-};
-
-/** A term loses the minus that stands before its bracket, or two minuses in a product become a plus. */
-function sign(change: Change, frame: LawFrame): Fault {
-  return firstFault(oneForOne(change), () => {
-    const [take] = change.takes;
-    if (change.takes.length !== 1) return 'it is not one term';
-    if (!take!.owed || change.gives[0]!.owed) return 'no term is turned';
-    if (!frame.inFigures && change.gives[0]!.written !== null)
-      return 'the term is written otherwise';
-    if (termShape(frame.kind) === 'products' && !frame.inFigures)
-      return 'a product is worked out, not only turned';
-    const parts = [...take!.terms].flatMap((term) => frame.partsOf(term));
-    const minus = parts.some(
-      ({ operand, worth }) => worth.coefficient.isNegative || frame.isTaken(operand),
-    );
-    return minus ? null : 'no minus is there';
-  });
-}
-
-export const SIGN: LawRule = {
-  law: 'sign',
-  statement: 'A minus before a bracket turns every term in it, and minus by minus is plus.',
-  moves: [{ id: 'sign', statement: 'A term is written with the sign that it has.', check: sign }],
 };
 
 /** Terms with the same letters become one. */

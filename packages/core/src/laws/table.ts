@@ -1,15 +1,8 @@
 import { LAWS, type Law } from '../account/account.ts';
 import { type Change, type Fault, type LawFrame, type LawRule, type MoveId } from './law.ts';
 import { EVALUATE, INVERSE, isAlike, PLACE_VALUE, REORDER, SAME_CHANGE } from './numbers.ts';
-import {
-  DISTRIBUTE,
-  LIKE_TERMS,
-  PAIR_FACTORS,
-  SCALE_BOTH,
-  SIGN,
-  SQUARE,
-  UNNAMED,
-} from './products.ts';
+import { DISTRIBUTE, LIKE_TERMS, PAIR_FACTORS, SCALE_BOTH, SQUARE, UNNAMED } from './products.ts';
+import { SIGN } from './signs.ts';
 
 /** Every law with its statement, its moves, and what makes a change an instance of it. */
 const RULES: readonly LawRule[] = [

@@ -1,72 +1,31 @@
-import type { Hop, Law } from '../../account/account.ts';
 import { Exact } from '../../exact/exact.ts';
 import type { Problem } from '../../problem/problem.ts';
-import type { Move, Page } from '../move.ts';
+import type { Page } from '../move.ts';
 import { flat, numberOf, termKey, termValue, valueOfTerms, type Term, turned } from '../node.ts';
 import type { HopLine, JudgedPaper, LineStep } from '../judged-paper.ts';
 import { termsText } from '../node-text.ts';
 import { groupedWays, groupSteps, withoutCommonTerms } from '../recognise.ts';
 import { explain } from '../search.ts';
-import { follow, type Amounted, type Following } from './follow.ts';
-import { type SpaceShape } from './grid.ts';
+import type { Draft, Laying, Live } from './laying.ts';
 import { span, type Piece, type Span } from './held.ts';
-
-/** One step of the ledger before its cells are known: what goes and what comes. */
-export interface Draft {
-  readonly n: number;
-  readonly law: Law;
-  readonly move: Move | null;
-  readonly takes: readonly Live[];
-  readonly gives: readonly Live[];
-  /** Whether it stands in a line between, which is not written. */
-  readonly isBetween: boolean;
-}
-
-/** A number of the problem as it is owed, or what lies between two points of its line. */
-export interface Owed {
-  readonly operand: number;
-  readonly between: Span | null;
-}
-
-/** A term that is there, with what it holds; from the start what is owed. */
-export interface Live extends Amounted {
-  /** Which number of the problem it is from the start; null for what was written. */
-  readonly owed: Owed | 'all' | null;
-  /** Its number in its line, from 0; behind an equals sign inside the line from {@link BEHIND} on. */
-  readonly column: number;
-  /** How it is written, where the line that it stands on has it with another sign than it counts with. */
-  readonly looks?: string;
-  /** The line that it stands on, where that is not the one of its step. */
-  readonly row?: number;
-  /** For a jump, where it starts and where it lands. */
-  readonly hop?: Hop;
-}
 
 /** Where the right side of a statement begins. */
 export const BEHIND = 100;
 
 /** What lines do, one after the other, before anything is written. */
 export class LineLedger {
-  private lines = 0;
   private readonly page: Page;
-  private readonly following: Following;
 
   constructor(
     private readonly problem: Problem,
-    private readonly shape: SpaceShape,
+    private readonly laying: Laying,
     private readonly paper: JudgedPaper,
   ) {
-    const numbers = new Set<string>();
-    this.page = { base: problem.base, numbers };
-    this.following = {
-      kind: problem.kind as Following['kind'],
-      base: problem.base,
-      nextLine: () => -++this.lines,
-    };
+    this.page = { base: problem.base, numbers: new Set<string>() };
   }
 
   drafted(): Lived | null {
-    const start = this.start(flat(this.paper.problem));
+    const start = this.laying.start(flat(this.paper.problem));
     if (!start) return null;
     let live: readonly Live[] = start;
     const drafts: Draft[] = [];
@@ -98,8 +57,9 @@ export class LineLedger {
   private hops(live: readonly Live[], { n, hops }: HopLine): Lived | null {
     const [a, b] = live;
     const isWhole = a?.owed !== null && b?.owed !== null && live.length === 2;
-    if (this.problem.kind !== 'difference' || !a || !b || !isWhole) return null;
-    const [x, y] = this.shape.sizes;
+    const { shape } = this.laying;
+    if (this.problem.kind !== 'difference' || !shape || !a || !b || !isWhole) return null;
+    const [x, y] = shape.sizes;
     const [operand, high, low] = x!.compare(y!) > 0 ? [0, x!, y!] : [1, y!, x!];
     const pieceAt = (at: Span): Piece => ({
       line: operand,
@@ -114,7 +74,7 @@ export class LineLedger {
     const marks: Live[] = [];
     for (const [column, { from, to }] of hops.entries()) {
       const at = from.compare(to) < 0 ? span(from, to) : span(to, from);
-      const size = { minus: operand === 1, node: numberOf(at.to.minus(at.from), this.shape.base) };
+      const size = { minus: operand === 1, node: numberOf(at.to.minus(at.from), shape.base) };
       const owed: Live = {
         term: size,
         held: [pieceAt(at)],
@@ -152,27 +112,6 @@ export class LineLedger {
     };
     const takes = [rest, live[1 - operand]!];
     return { n, law: 'inverse', move: null, takes, gives: [], isBetween: false };
-  }
-
-  /** The terms of the problem with what they hold; null where its numbers are written as no number or bracket. */
-  private start(terms: readonly Term[]): readonly Live[] | null {
-    const { sizes, isProduct } = this.shape;
-    if (isProduct || this.problem.kind === 'quotient') {
-      if (terms.length !== 1) return null;
-      const at = sizes.map((size) => span(Exact.ZERO, size));
-      const piece: Piece = { line: 0, at, axes: at.map((_, k) => k), own: at, count: 1n };
-      return [{ term: terms[0]!, held: [piece], owed: 'all', column: 0 }];
-    }
-    if (terms.length !== sizes.length) return null;
-    return terms.map((term, line): Live => {
-      const at = [span(Exact.ZERO, sizes[line]!)];
-      return {
-        term,
-        held: [{ line, at, axes: [0], own: at, count: 1n }],
-        owed: { operand: line, between: null },
-        column: line,
-      };
-    });
   }
 
   /** A typed line, with the lines between that a leap passes over. */
@@ -269,20 +208,21 @@ export class LineLedger {
     asides: readonly Aside[],
     { n, to }: Pick<LineStep, 'n' | 'to'>,
   ): Lived | null {
-    if (this.problem.kind !== 'quotient') return null;
-    const by = this.shape.unit;
+    const { shape } = this.laying;
+    if (this.problem.kind !== 'quotient' || !shape) return null;
+    const by = shape.unit;
     const marks: Live[] = [];
     let at = Exact.ZERO;
     for (const { n: row, left, right, isTurned } of asides) {
       const size = right[0]!.node.value.rational;
       const share = size?.isConstant ? size.times(by) : null;
-      const isChosen = left.length === 1 && this.chosenFactor(left[0]!, share);
+      const isChosen = left.length === 1 && isChosenFactor(left[0]!, share, by);
       if (!size || !share || isTurned || !isChosen) return null;
       const piece = span(at, at.plus(size));
       const whole = span(Exact.ZERO, size);
       at = piece.to;
       marks.push({
-        term: { minus: false, node: numberOf(share, this.shape.base) },
+        term: { minus: false, node: numberOf(share, shape.base) },
         held: [{ line: 0, at: [piece], axes: [0], own: [whole], count: 1n }],
         owed: null,
         column: 0,
@@ -290,7 +230,7 @@ export class LineLedger {
         looks: termsText(left),
       });
     }
-    if (!at.equals(this.shape.sizes[0]!) || live.length !== 1) return null;
+    if (!at.equals(shape.sizes[0]!) || live.length !== 1) return null;
     const drafts = marks.map((mark): Draft => {
       const owed = { operand: 0, between: mark.held[0]!.at[0]! };
       const takes = [{ ...live[0]!, term: mark.term, held: mark.held, owed }];
@@ -298,16 +238,6 @@ export class LineLedger {
     });
     const end = this.typed(marks, flat(to), n);
     return { drafts: [...drafts, ...end.drafts], live: end.live };
-  }
-
-  /** Whether a term is the divisor so many times. */
-  private chosenFactor({ node }: Term, count: Exact | null): boolean {
-    if (node.kind !== 'product' || node.factors.length !== 2 || !count) return false;
-    const values = node.factors.map((factor) => factor.node.value.rational);
-    const divisor = Exact.ONE.dividedBy(this.shape.unit);
-    const isDivisor = values.some((value) => value?.equals(divisor));
-    const isCount = values.some((value) => value?.equals(count));
-    return isDivisor && isCount && node.factors.every(({ under }) => !under);
   }
 
   /** Statements that go on from each other as jumps, each on its line, and what they make put together. */
@@ -351,11 +281,11 @@ export class LineLedger {
     const explained = (way: (typeof ways)[number]) =>
       way.every(([a, b]) => groupSteps(a, b, this.page).length > 0);
     const way = ways.find(explained) ?? [[from, made] as const];
-    const drafts = way.map(([a, b]): Draft => {
+    const drafts = way.flatMap(([a, b]): readonly Draft[] => {
       const takes = a.map((term) => live.find((own) => own.term === term)!);
       const [found] = groupSteps(a, b, this.page);
       const move = found?.[0] ?? null;
-      const helds = follow(takes, b, move, this.following);
+      const helds = this.laying.follow(takes, b, move);
       const gives = b.map((term, k): Live => ({
         term,
         held: helds[k]!,
@@ -363,7 +293,7 @@ export class LineLedger {
         column: behind + to.indexOf(term),
         ...at?.(term),
       }));
-      return { n, law: move?.law ?? 'unnamed', move, takes, gives, isBetween };
+      return oneByOne({ n, law: move?.law ?? 'unnamed', move, takes, gives, isBetween });
     });
     const taken = new Set(drafts.flatMap(({ takes }) => takes));
     const kept = live.filter((own) => !taken.has(own));
@@ -412,6 +342,27 @@ interface Aside {
   readonly right: readonly Term[];
   /** Whether it goes in with the other sign than it is written with. */
   readonly isTurned: boolean;
+}
+
+/** Terms of a bracket that is owed are turned one by one, as the law of signs has them. */
+function oneByOne(draft: Draft): readonly Draft[] {
+  const [whole, ...more] = draft.takes;
+  const cells = whole?.owed !== null && whole?.owed !== 'all' ? whole?.owed?.cells : undefined;
+  if (draft.law !== 'sign' || !whole || !cells || more.length > 0) return [draft];
+  return draft.gives.map((give) => {
+    const own = new Set(give.held.map(({ line }) => line));
+    const owed = { operand: 0, between: null, cells: own };
+    return { ...draft, takes: [{ ...whole, held: give.held, owed }], gives: [give] };
+  });
+}
+
+/** Whether a term is the divisor so many times. */
+function isChosenFactor({ node }: Term, count: Exact | null, unit: Exact): boolean {
+  if (node.kind !== 'product' || node.factors.length !== 2 || !count) return false;
+  const values = node.factors.map((factor) => factor.node.value.rational);
+  const isDivisor = values.some((value) => value?.equals(Exact.ONE.dividedBy(unit)));
+  const isCount = values.some((value) => value?.equals(count));
+  return isDivisor && isCount && node.factors.every(({ under }) => !under);
 }
 
 function signed(terms: readonly Term[], minus = false): readonly Term[] {

@@ -177,6 +177,35 @@ it('follows fractions along their line', () => {
 
 it('is not told where a line has no place in it yet, or its problem no space that is laid out', () => {
   expect(traceOf('642 − 387', '387 +13→ 410 +232→ 642')).toBeNull();
-  expect(traceOf('(x+4)(3x−2)', '= 3x^2 + 10x − 8')).toBeNull();
-  expect(traceOf('7 − 3 + 2', '= 6')).toBeNull();
+  expect(traceOf('√7396', '= 86')).toBeNull();
+  expect(traceOf('8 × 7 × 25', '= 1400')).toBeNull();
+});
+
+it.each([
+  ['642 − 387', ['= 642 − (300 + 87)', '= 642 − 300 − 87', '= 255']],
+  ['642 − 387', ['= 642 − (400 − 13)', '= 642 − 400 + 13', '= 255']],
+  ['46 − 58', ['= −(58 − 46)', '= −12']],
+  ['(x+5)−(2x−3)', ['= x + 5 − 2x + 3', '= 8 − x']],
+  ['(x−3)^2', ['= x^2 − 6x + 9']],
+  ['(x+2)(x−2)', ['= x^2 − 2x + 2x − 4', '= x^2 − 4']],
+  ['(x+4)(3x−2)', ['= 3x(x+4) − 2(x+4)', '= 3x^2 + 10x − 8']],
+])('%s %j: signs and letters balance and audit', (problem, lines) => {
+  const trace = traceOf(problem, ...lines)!;
+  expect([trace.balanced, audit(trace)]).toEqual([true, []]);
+});
+
+it('tells the cells of brackets apart by what they are worth', () => {
+  const lines = ['= 3x(x+4) − 2(x+4)', '= 3x^2 + 12x − 2x − 8', '= 3x^2 + 10x − 8'];
+  const { steps } = traceOf('(x+4)(3x−2)', ...lines)!;
+  const told = steps.map(({ law, gives }) => [
+    law,
+    ...gives.map(({ text, terms }) => `${text}: ${terms.ids().join(' ')}`),
+  ]);
+  expect(told).toEqual([
+    ['distribute', '3x(x + 4): 0.1 1.1', '−2 × (x + 4): 0.0 1.0'],
+    ['distribute', '3x^2: 1.1', '12x: 0.1'],
+    ['distribute', '−2x: 1.0', '−8: 0.0'],
+    ['like-terms', '10x: 1.0 0.1'],
+    ['reorder', '3x^2: 1.1', '−8: 0.0'],
+  ]);
 });

@@ -132,22 +132,37 @@ function heldBy({ kind }: Problem, value: Surd): Exact | null {
 
 /** All of the problem, owed in as few pieces as it is written in. */
 function opened(scribe: Scribe, problem: Problem): readonly Entry[] {
-  const { kind, operands } = problem;
-  const cuts = operands.map((operand) => pieceOf(operand, problem));
-  const shape = termShape(kind);
+  const cuts = cutsOf(problem);
+  const shape = termShape(problem.kind);
   if (shape === 'pieces') return openPiece(scribe, problem, cuts);
   if (shape === 'products') scribe.open(cuts);
   else scribe.openSum(cuts);
+  giveWholes(scribe, problem);
+  return termsIn(problem, cuts).map((parts) => scribe.owes(...parts));
+}
+
+/** The numbers of a problem, each in one piece; brackets in their terms. */
+export function cutsOf(problem: Problem): readonly (readonly Part[])[] {
+  return problem.operands.map((operand) => pieceOf(operand, problem));
+}
+
+/** Part indices of every term of a product, or of every part of the numbers of a sum. */
+export function termsIn(
+  { kind }: Problem,
+  cuts: readonly (readonly Part[])[],
+): readonly (readonly number[])[] {
   const numbers = cuts.map((parts) => parts.map((_, k) => k));
-  const terms =
-    shape === 'products'
-      ? choices(numbers)
-      : numbers.flatMap((parts, operand) => parts.map((part) => [operand, part]));
-  operands.forEach((operand, column) => {
+  return termShape(kind) === 'products'
+    ? choices(numbers)
+    : numbers.flatMap((parts, operand) => parts.map((part) => [operand, part]));
+}
+
+/** The numbers of the question as they stand over the lines. */
+export function giveWholes(scribe: Scribe, problem: Problem): void {
+  problem.operands.forEach((operand, column) => {
     const looks = looksOf(operand, problem).replace(/^−/, column > 0 ? '− ' : '−');
     scribe.giveWhole(column, { area: 'question', row: 0, column }, looks);
   });
-  return terms.map((parts) => scribe.owes(...parts));
 }
 
 /** A number in one piece; a bracket in its terms, as all papers cut it. */

@@ -1,0 +1,52 @@
+import type { Hop, Law } from '../../account/account.ts';
+import type { Move } from '../move.ts';
+import type { Term } from '../node.ts';
+import type { Amounted } from './follow.ts';
+import type { SpaceShape } from './grid.ts';
+import type { Held, Span } from './held.ts';
+
+/** One step of the ledger before its cells are known: what goes and what comes. */
+export interface Draft {
+  readonly n: number;
+  readonly law: Law;
+  readonly move: Move | null;
+  readonly takes: readonly Live[];
+  readonly gives: readonly Live[];
+  /** Whether it stands in a line between, which is not written. */
+  readonly isBetween: boolean;
+}
+
+/** A number of the problem as it is owed, what lies between two points of its line, or some of the problem's cells. */
+export interface Owed {
+  readonly operand: number;
+  readonly between: Span | null;
+  readonly cells?: ReadonlySet<number>;
+}
+
+/** How the amounts of a problem are laid out, and how they go from old terms to new ones. */
+export interface Laying {
+  /** The terms of the problem with what they hold; null where they are not laid out. */
+  readonly start: (terms: readonly Term[]) => readonly Live[] | null;
+  /** What each new term holds, in their order. */
+  readonly follow: (
+    old: readonly Amounted[],
+    made: readonly Term[],
+    move: Move | null,
+  ) => readonly Held[];
+  /** How the numbers of the problem span lines; null where cells are all there is. */
+  readonly shape: SpaceShape | null;
+}
+
+/** A term that is there, with what it holds; from the start what is owed. */
+export interface Live extends Amounted {
+  /** Which number of the problem it is from the start; null for what was written. */
+  readonly owed: Owed | 'all' | null;
+  /** Its number in its line, from 0; behind an equals sign inside the line from {@link BEHIND} on. */
+  readonly column: number;
+  /** How it is written, where the line that it stands on has it with another sign than it counts with. */
+  readonly looks?: string;
+  /** The line that it stands on, where that is not the one of its step. */
+  readonly row?: number;
+  /** For a jump, where it starts and where it lands. */
+  readonly hop?: Hop;
+}
