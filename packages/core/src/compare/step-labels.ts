@@ -17,7 +17,9 @@ const MOST_LETTERS = 9;
 /** What a step of someone's own lines writes; what comes to nothing is let go of. */
 function lineLabel({ gives, phase }: Step): string {
   const text = gives
-    .map(({ glyph }, k) => (k === 0 || glyph.startsWith('−') ? glyph : `+${glyph}`))
+    // Of a statement that stands aside, what it finds.
+    .map((mark) => (mark.glyph.includes('=') ? mark.text : mark.glyph))
+    .map((glyph, k) => (k === 0 || glyph.startsWith('−') ? glyph : `+${glyph}`))
     .join('')
     .replace(/ ?([×÷·+−]) ?/g, '$1');
   if (text === '') return 'let go';

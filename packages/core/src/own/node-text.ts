@@ -66,5 +66,10 @@ function isJoined(before: Factor, node: Node): boolean {
   const { kind } = before.node;
   const isLetters = node.kind === 'letter' || (node.kind === 'power' && node.of.kind === 'letter');
   if (isLetters) return kind === 'number' || kind === 'letter' || kind === 'power';
-  return node.kind === 'sum' && (kind === 'sum' || kind === 'letter');
+  if (node.kind !== 'sum') return false;
+  return kind === 'sum' || kind === 'letter' || (kind === 'number' && hasLetters(node));
+}
+
+function hasLetters({ value }: Node): boolean {
+  return value.rational?.isConstant === false;
 }

@@ -227,7 +227,7 @@ export class LineLedger {
         owed: null,
         column: 0,
         row,
-        looks: termsText(left),
+        looks: `${termsText(left)} = ${termsText(right)}`,
       });
     }
     if (!at.equals(shape.sizes[0]!) || live.length !== 1) return null;

@@ -202,7 +202,7 @@ it('tells the cells of brackets apart by what they are worth', () => {
     ...gives.map(({ text, terms }) => `${text}: ${terms.ids().join(' ')}`),
   ]);
   expect(told).toEqual([
-    ['distribute', '3x(x + 4): 0.1 1.1', '−2 × (x + 4): 0.0 1.0'],
+    ['distribute', '3x(x + 4): 0.1 1.1', '−2(x + 4): 0.0 1.0'],
     ['distribute', '3x^2: 1.1', '12x: 0.1'],
     ['distribute', '−2x: 1.0', '−8: 0.0'],
     ['like-terms', '10x: 1.0 0.1'],
