@@ -15,7 +15,7 @@ export function VerdictsButton() {
         aria-label="What Levee says of a line"
         onClick={() => setOpen(true)}
       >
-        ✓ ✗ =
+        ?
       </button>
       <WhenOpened open={isOpen}>
         <VerdictsDialog open={isOpen} close={() => setOpen(false)} />

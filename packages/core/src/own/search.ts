@@ -2,7 +2,17 @@ import { aimFor, expandLine } from './expand/line.ts';
 import { kindOf, type Found, type Move, type Page } from './move.ts';
 import { arePlacesOf, byPlaces } from './moves/apart.ts';
 import { isPlain } from './moves/working.ts';
-import { flat, termKey, termValue, type Term } from './node.ts';
+import {
+  factorKey,
+  flat,
+  productNode,
+  sumNode,
+  termKey,
+  termValue,
+  type Factor,
+  type Term,
+} from './node.ts';
+import { factorsOf } from './moves/distribute.ts';
 import { groupedWays, groupSteps, steps, withoutCommonTerms } from './recognise.ts';
 
 /** A way from one group of terms to another: stages of moves of one kind each, and what stands there between them. */
@@ -50,11 +60,29 @@ class Search {
     const ways = groupedWays(old, made).filter((way) => way.length > 1);
     const apart = ways.flatMap((way) => this.byGroups(old, way));
     const all = apart.length > 0 ? apart : this.asOne(old, made);
+    if (all.length === 0) return this.insideProduct(old, made);
     const shortest = Math.min(...all.map(({ stages }) => stages.length));
     return distinct(shortestFirst(all.filter(({ stages }) => stages.length === shortest))).slice(
       0,
       MOST_READINGS,
     );
+  }
+
+  /** Factors that stay are left out: (x+1)(x+2)(x+3) as (x² + 3x + 2)(x+3). */
+  private insideProduct(old: readonly Term[], made: readonly Term[]): readonly Explained[] {
+    const [from, to] = withoutCommonTerms(flat(old), flat(made));
+    const [a, b] = [from[0], to[0]];
+    if (from.length !== 1 || to.length !== 1 || !a || !b || a.minus !== b.minus) return [];
+    const [kept, before, after] = withoutCommonFactors(factorsOf(a.node), factorsOf(b.node));
+    if (kept.length === 0 || before.length === 0 || after.length === 0) return [];
+    const inner = this.line(termsIn(before), termsIn(after));
+    return inner.map((own) => ({
+      ...own,
+      between: own.between.map((terms) => {
+        const node = productNode([{ under: false, node: sumNode(terms) }, ...kept]);
+        return replaced(old, [{ from, to: [{ minus: a.minus, node }] }]);
+      }),
+    }));
   }
 
   private placesFirst(old: readonly Term[], made: readonly Term[]): readonly Explained[] {
@@ -267,6 +295,26 @@ function isNumberAlone(terms: readonly Term[]): boolean {
 function areNeighbours(marks: readonly boolean[]): boolean {
   const first = marks.indexOf(true);
   return first < 0 || !marks.slice(first, marks.lastIndexOf(true)).includes(false);
+}
+
+/** Factors that stand in both products, and what is left of each. */
+function withoutCommonFactors(
+  old: readonly Factor[],
+  made: readonly Factor[],
+): readonly [readonly Factor[], readonly Factor[], readonly Factor[]] {
+  const rest = [...made];
+  const kept: Factor[] = [];
+  const left = old.filter((factor) => {
+    const index = rest.findIndex((other) => factorKey(other) === factorKey(factor));
+    if (index >= 0) kept.push(...rest.splice(index, 1));
+    return index < 0;
+  });
+  return [kept, left, rest];
+}
+
+function termsIn(factors: readonly Factor[]): readonly Term[] {
+  const node = productNode(factors);
+  return node.kind === 'sum' ? node.terms : [{ minus: false, node }];
 }
 
 interface Replaced {
