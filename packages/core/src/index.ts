@@ -251,7 +251,7 @@ export { lineSlip, wrongWorking } from './own/line-slip.ts';
 export { judgeLines } from './own/paper.ts';
 export type { JudgedPaper } from './own/judged-paper.ts';
 export type { JudgedLine, LineKind, Reading, Verdict } from './own/judged.ts';
-export { saysOf } from './own/says.ts';
+export { quietSaysOf, saysOf } from './own/says.ts';
 export { FALSE_RULES } from './own/mistakes/table.ts';
 export { linesDocument } from './formats/lines-document.ts';
 export { type OwnLinesDocument } from './formats/lines-shape.ts';

@@ -1,6 +1,7 @@
 import {
   amountsOf,
   offersFor,
+  quietSaysOf,
   readAsked,
   saysOf,
   typedLine,
@@ -13,6 +14,8 @@ export interface TypedAnswer {
   /** Null while there is nothing on the line that is judged. */
   readonly verdict: Verdict | null;
   readonly says: string;
+  /** The same, where a leap is left alone. */
+  readonly quiet: string;
   /** The first character that could not be read, from 0; null where all was. */
   readonly unreadAt: number | null;
   readonly offers: readonly Offer[];
@@ -28,6 +31,7 @@ export function judgeTyped(problem: string, before: readonly string[], text: str
   return {
     verdict: line?.verdict ?? null,
     says: line ? saysOf(line, write) : '',
+    quiet: line ? quietSaysOf(line, write) : '',
     unreadAt: line?.unread?.at ?? null,
     offers: offersFor(typed),
   };

@@ -1,6 +1,7 @@
 import { displayed, inNotation, type Offer } from '@levee/core';
 import type { TypedAnswer } from '../away/typed-job.ts';
 import { ProblemText, isTypeset } from '../ui/problem-text.tsx';
+import { useSettings } from '../store/settings-store.ts';
 import { useNotation } from '../worked/use-worked.ts';
 import { MathText } from '../ui/math-text.tsx';
 
@@ -13,13 +14,15 @@ export function LineSaid(props: {
 }) {
   const { said, text, chosen, take } = props;
   const notation = useNotation();
+  const oneLaw = useSettings((settings) => settings.oneLaw);
+  const says = said && (oneLaw ? said.says : said.quiet);
   return (
     <div className="line-said" id="line-said" aria-live="polite">
       {isTypeset(text) && <ReadAs text={text} />}
-      {said && said.says !== '' && (
+      {said && says && (
         <p className={said.verdict === 'unread' ? 'caption unread' : 'caption'}>
           <Unread text={text} at={said.unreadAt} />
-          <MathText text={inNotation(displayed(said.says), notation)} />
+          <MathText text={inNotation(displayed(says), notation)} />
         </p>
       )}
       {said && said.offers.length > 0 && (

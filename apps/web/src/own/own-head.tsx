@@ -7,6 +7,7 @@ import {
 } from '@levee/core';
 import { useState } from 'react';
 import { dispatch, useComparison } from '../store/comparison-store.ts';
+import { useSettings } from '../store/settings-store.ts';
 import { notify } from '../ui/notices.tsx';
 import { paperOf } from '../store/content.ts';
 import { laidBeside, ownChanged } from '../store/edits.ts';
@@ -24,11 +25,12 @@ export function OwnHead({
   readonly method: OwnLinesMethod;
 }) {
   const [isNaming, setNaming] = useState(false);
+  const oneLaw = useSettings((settings) => settings.oneLaw);
   const { own } = method;
   return (
     <>
       <div className="schools own-head">
-        <span className="line-count">{countText(method, paper)}</span>
+        <span className="line-count">{countText(method, paper, oneLaw)}</span>
         <button
           type="button"
           className="school"
@@ -52,17 +54,19 @@ export function OwnHead({
 }
 
 /** `4 lines, all lawful`; `5 lines, 1 not equal`. */
-function countText(method: OwnLinesMethod, paper: Paper): string {
+function countText(method: OwnLinesMethod, paper: Paper, oneLaw: boolean): string {
   const { lines, complete, right } = method.judged(paper.lane.trace.problem).paper;
   if (lines.length === 0) return 'empty';
   const all = `${lines.length} ${lines.length === 1 ? 'line' : 'lines'}`;
   const wrong = lines.filter(({ verdict }) => verdict === 'unequal').length;
   const runOn = lines.filter(({ verdict }) => verdict === 'run-on').length;
   const unread = lines.filter(({ verdict }) => verdict === 'unread').length;
+  const leaps = oneLaw ? lines.filter(({ verdict }) => verdict === 'leap').length : 0;
   const faults = [
     ...(wrong > 0 ? [`${wrong} not equal`] : []),
     ...(runOn > 0 ? [`${runOn} run-on`] : []),
     ...(unread > 0 ? [`${unread} not read`] : []),
+    ...(leaps > 0 ? [`${leaps} with several moves`] : []),
   ];
   if (faults.length > 0) return `${all}: ${faults.join(', ')}`;
   if (complete && !right) return `${all}: not the answer`;

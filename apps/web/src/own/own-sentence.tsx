@@ -3,12 +3,15 @@ import {
   briefOf,
   displayed,
   inNotation,
+  quietSaysOf,
   saysOf,
   type JudgedLine,
   type OwnLinesMethod,
 } from '@levee/core';
+import { useState } from 'react';
 import { Sentence } from '../paper/sentence.tsx';
 import { MathText } from '../ui/math-text.tsx';
+import { useSettings } from '../store/settings-store.ts';
 import { useSession } from '../store/session-store.ts';
 import { useNotation } from '../worked/use-worked.ts';
 import type { Paper } from '../worked/work.ts';
@@ -24,6 +27,9 @@ export function OwnSentence(props: {
   const { paper, method, step } = props;
   const line = useShownLine(props);
   const notation = useNotation();
+  const oneLaw = useSettings((settings) => settings.oneLaw);
+  // The line of which the moves were asked.
+  const [told, tell] = useState<string | null>(null);
   const followed = useFollowed(paper, method);
   const { asked, paper: judged } = method.judged(paper.lane.trace.problem);
   const isAsked = line?.verdict === 'unequal' && line.falseRule === null && !followed;
@@ -35,11 +41,21 @@ export function OwnSentence(props: {
   if (followed) return <FollowNumbers paper={paper} followed={followed} />;
   if (!line) return <Unworked paper={paper} method={method} step={step} />;
   if (line.verdict === 'lawful' && step > 0) return <Sentence paper={paper} step={step} />;
-  const says = saysOf(line, amountsOf(asked));
+  const write = amountsOf(asked);
+  const isQuiet = line.verdict === 'leap' && !oneLaw && told !== line.text;
+  const says = isQuiet ? quietSaysOf(line, write) : saysOf(line, write);
   return (
     <p className="sentence" role="group" aria-label={`${paper.method.shortName}, line ${line.n}`}>
       <span className={`verdict ${line.verdict}`}>{briefOf(line)?.sign}</span>{' '}
       <MathText text={inNotation(displayed(says), notation)} />
+      {isQuiet && (
+        <>
+          {' '}
+          <button type="button" className="school" onClick={() => tell(line.text)}>
+            which?
+          </button>
+        </>
+      )}
       {slip !== null && (
         <span className="caption by-slip">
           {' '}

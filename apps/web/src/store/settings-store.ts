@@ -13,6 +13,8 @@ export interface Settings {
   readonly theme: 'system' | 'light' | 'dark';
   /** Whether single letters are shortcuts. */
   readonly letterKeys: boolean;
+  /** Whether every line of own lines is expected to use one law: a leap then says its moves without being asked. */
+  readonly oneLaw: boolean;
 }
 
 const DEFAULTS: Settings = {
@@ -22,6 +24,7 @@ const DEFAULTS: Settings = {
   notches: true,
   theme: 'system',
   letterKeys: true,
+  oneLaw: false,
 };
 
 /** What holds for every comparison on this device; kept in the browser. */
@@ -41,7 +44,7 @@ export const useSettings = create<Settings>()(
 /** Takes what is known out of anything that was kept. */
 export function decodeSettings(kept: unknown, current: Settings): Settings {
   const found = (typeof kept === 'object' && kept !== null ? kept : {}) as Partial<Settings>;
-  const flag = (key: 'notes' | 'notches' | 'letterKeys') =>
+  const flag = (key: 'notes' | 'notches' | 'letterKeys' | 'oneLaw') =>
     typeof found[key] === 'boolean' ? found[key] : current[key];
   return {
     voice: found.voice === 'digit' || found.voice === 'value' ? found.voice : current.voice,
@@ -50,5 +53,6 @@ export function decodeSettings(kept: unknown, current: Settings): Settings {
     notches: flag('notches'),
     theme: found.theme === 'light' || found.theme === 'dark' ? found.theme : 'system',
     letterKeys: flag('letterKeys'),
+    oneLaw: flag('oneLaw'),
   };
 }

@@ -156,12 +156,21 @@ function lawfulSays({ readings }: JudgedLine): string {
   return `${told.length > 1 ? 'Either ' : ''}${told.join(', or ')}.`.replace(/^./, upper);
 }
 
-function leapSays({ readings }: JudgedLine): string {
-  const [first] = readings;
+/** The same, where a leap is left alone until its moves are asked for. */
+export function quietSaysOf(line: JudgedLine, write: WriteAmount = PLAIN): string {
+  return line.verdict === 'leap' ? `${leapCount(line)}.` : saysOf(line, write);
+}
+
+function leapCount(line: JudgedLine): string {
+  const count = movesOfLeap(line).length;
+  return `Right, ${COUNTS[count] ?? String(count)} moves at once`;
+}
+
+function leapSays(line: JudgedLine): string {
+  const [first] = line.readings;
   const kinds = [...new Set(first!.moves.map(({ move }) => MOVE_WORDS[move]))];
-  const count = COUNTS[kinds.length] ?? String(kinds.length);
   const between = first!.between.length > 0 ? ` Between them: ${first!.between.join('; ')}.` : '';
-  return `Right, ${count} moves at once: ${kinds.join(', then ')}.${between}`;
+  return `${leapCount(line)}: ${kinds.join(', then ')}.${between}`;
 }
 
 /** The moves of one line; moves of one name are told once. */
