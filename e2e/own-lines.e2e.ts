@@ -213,7 +213,9 @@ describe('a computation that no method works', () => {
 describe('the nearest method', () => {
   it('is laid beside the lines, with their hops', async () => {
     await openComparison(server, page, 'What was too much');
-    const near = By.xpath('//article[@data-paper="2"]//button[contains(., "lay as")]');
+    await page.click('[data-paper="2"] [aria-label="Ways others take with these numbers"]');
+    const near = By.xpath('//*[@role="menuitem"][contains(., "Lay as")]');
+    await page.driver.wait(async () => (await page.driver.findElements(near)).length > 0, 5000);
     await page.driver.findElement(near).click();
     await page.waitCount('.paper', 4);
     await page.waitText('.paper[data-paper="3"]', /own hops \+32 \+203/);

@@ -1,16 +1,8 @@
-import {
-  MAX_PAPERS,
-  nearestMethod,
-  registry,
-  type OwnLinesMethod,
-  type OwnWork,
-} from '@levee/core';
+import { type OwnLinesMethod, type OwnWork } from '@levee/core';
 import { useState } from 'react';
-import { dispatch, useComparison } from '../store/comparison-store.ts';
+import { dispatch } from '../store/comparison-store.ts';
 import { useSettings } from '../store/settings-store.ts';
-import { notify } from '../ui/notices.tsx';
-import { paperOf } from '../store/content.ts';
-import { laidBeside, ownChanged } from '../store/edits.ts';
+import { ownChanged } from '../store/edits.ts';
 import type { Paper } from '../worked/work.ts';
 import { OtherNumbersButton } from './way/other-numbers.tsx';
 import { WaysMenu } from './way/ways-menu.tsx';
@@ -45,7 +37,6 @@ export function OwnHead({
         </button>
         <WaysMenu paper={paper} method={method} />
         <OtherNumbersButton paper={paper} method={method} />
-        <NearestButton paper={paper} method={method} />
         <VerdictsButton />
       </div>
       {isNaming && <Naming key={paper.id} paper={paper} own={own} done={() => setNaming(false)} />}
@@ -129,29 +120,5 @@ function Naming(props: {
       </button>
       {!isCode && <span role="alert">A code is up to three letters and one to four figures.</span>}
     </form>
-  );
-}
-
-/** Lays the method that is nearest to the lines beside them, with hops that make it that way. */
-function NearestButton({
-  paper,
-  method,
-}: {
-  readonly paper: Paper;
-  readonly method: OwnLinesMethod;
-}) {
-  const { problem } = paper.lane.trace;
-  const count = useComparison(({ content }) => content.papers.length);
-  const near = nearestMethod(problem, method.judged(problem).paper, registry);
-  if (!near || count >= MAX_PAPERS) return null;
-  const lay = () => {
-    const hops = near.hops.map(String);
-    dispatch(laidBeside({ ...paperOf(near.method.id), hops }));
-    notify(near.says);
-  };
-  return (
-    <button type="button" className="school near" title={near.says} onClick={lay}>
-      lay as {near.method.shortName.toLowerCase()}
-    </button>
   );
 }

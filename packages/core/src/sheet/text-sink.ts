@@ -47,7 +47,9 @@ export function sheetText(sheet: Sheet, trace: Trace, options: TextOptions = {})
     for (const note of sheet.notes) {
       const isWritten = (id: EntryId) => (line.writtenAt.get(id) ?? Infinity) <= step;
       const written = note.marks.length === 0 || note.marks.some(isWritten);
-      if (written) page.note(note.x, note.y, onPaper(note.text, notation));
+      // A note with a size of its own stands beside a row, not in a square: its middle counts.
+      const y = note.size === undefined ? note.y : note.y + 0.5 - 0.001;
+      if (written) page.note(note.x, y, onPaper(note.text, notation));
     }
   }
   return [...page.lines(), ...(held.length > 0 ? [`held ${held.join(' ')}`] : [])].join('\n');

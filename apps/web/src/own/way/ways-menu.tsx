@@ -1,8 +1,10 @@
 import {
   displayed,
   MAX_PAPERS,
+  nearestMethod,
   NO_LINES,
   readAsked,
+  registry,
   waysFor,
   workOf,
   type OwnLinesMethod,
@@ -12,7 +14,7 @@ import { useRef, useState, type ChangeEvent } from 'react';
 import { away } from '../../away/away.ts';
 import type { WayThere } from '../../away/way-job.ts';
 import { dispatch, useComparison } from '../../store/comparison-store.ts';
-import { ownPaper } from '../../store/content.ts';
+import { ownPaper, paperOf } from '../../store/content.ts';
 import { laidBeside, ownChanged } from '../../store/edits.ts';
 import { Menu, type MenuEntry } from '../../ui/menu.tsx';
 import { notify } from '../../ui/notices.tsx';
@@ -57,6 +59,7 @@ export function WaysMenu({
         groups={() => [
           invitedEntries(problem, isFull, lay),
           namedEntries(named ?? [], isFull, lay),
+          nearestEntry(paper, method, count),
           [fromFile],
         ]}
       />
@@ -70,6 +73,29 @@ export function WaysMenu({
       />
     </>
   );
+}
+
+/** The method that is nearest to the lines, laid beside them with hops that make it that way. */
+function nearestEntry(
+  { lane: { trace } }: Paper,
+  method: OwnLinesMethod,
+  count: number,
+): readonly MenuEntry[] {
+  const near = nearestMethod(trace.problem, method.judged(trace.problem).paper, registry);
+  if (!near) return [];
+  const lay = () => {
+    dispatch(laidBeside({ ...paperOf(near.method.id), hops: near.hops.map(String) }));
+    notify(near.says);
+  };
+  return [
+    {
+      id: 'nearest',
+      label: `Lay as ${near.method.shortName.toLowerCase()}, beside`,
+      note: near.says,
+      disabled: count >= MAX_PAPERS,
+      run: lay,
+    },
+  ];
 }
 
 type Lay = (lines: readonly string[], name?: string) => void;

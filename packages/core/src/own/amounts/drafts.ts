@@ -1,11 +1,21 @@
 import { Exact } from '../../exact/exact.ts';
 import type { Problem } from '../../problem/problem.ts';
 import type { Page } from '../move.ts';
-import { flat, numberOf, termKey, termValue, valueOfTerms, type Term, turned } from '../node.ts';
+import {
+  flat,
+  numberOf,
+  productNode,
+  termKey,
+  termValue,
+  valueOfTerms,
+  type Term,
+  turned,
+} from '../node.ts';
 import type { HopLine, JudgedPaper, LineStep } from '../judged-paper.ts';
 import { termsText } from '../node-text.ts';
 import { groupedWays, groupSteps, withoutCommonTerms } from '../recognise.ts';
 import { explain } from '../search.ts';
+import type { SpaceShape } from './grid.ts';
 import type { Draft, Laying, Live } from './laying.ts';
 import { span, type Piece, type Span } from './held.ts';
 
@@ -232,8 +242,9 @@ export class LineLedger {
     }
     if (!at.equals(shape.sizes[0]!) || live.length !== 1) return null;
     const drafts = marks.map((mark): Draft => {
-      const owed = { operand: 0, between: mark.held[0]!.at[0]! };
-      const takes = [{ ...live[0]!, term: mark.term, held: mark.held, owed }];
+      const between = mark.held[0]!.at[0]!;
+      const owed = { operand: 0, between };
+      const takes = [{ ...live[0]!, term: shareOf(between, shape), held: mark.held, owed }];
       return { n: mark.row!, law: 'evaluate', move: null, takes, gives: [mark], isBetween: false };
     });
     const end = this.typed(marks, flat(to), n);
@@ -354,6 +365,16 @@ function oneByOne(draft: Draft): readonly Draft[] {
     const owed = { operand: 0, between: null, cells: own };
     return { ...draft, takes: [{ ...whole, held: give.held, owed }], gives: [give] };
   });
+}
+
+/** A piece of the dividend, shared by the divisor: `700 ÷ 7`. */
+function shareOf({ from, to }: Span, { base, unit }: SpaceShape): Term {
+  const [piece, divisor] = [to.minus(from), Exact.ONE.dividedBy(unit)];
+  const factors = [
+    { under: false, node: numberOf(piece, base) },
+    { under: true, node: numberOf(divisor, base) },
+  ];
+  return { minus: false, node: productNode(factors) };
 }
 
 /** Whether a term is the divisor so many times. */

@@ -1,4 +1,4 @@
-import type { Entry, Mark, Role, Spot, Trace } from '../../account/account.ts';
+import type { Entry, Law, Mark, Role, Spot, Trace } from '../../account/account.ts';
 import type { Writing } from '../../account/drafts.ts';
 import { Scribe } from '../../account/scribe.ts';
 import { OWN_LINES } from '../../laws/replay.ts';
@@ -100,6 +100,12 @@ export function partRole({ kind }: Problem, text: string): Role {
     : 'subtotal';
 }
 
+/** Why a step holds that the lines tell no move of. */
+const WHY: Partial<Record<Law, string>> = {
+  reorder: 'it is written again',
+  evaluate: 'worked out',
+};
+
 /** What is said of a step. */
 function phraseOf({ law, move, takes, gives }: Pick<Draft, 'law' | 'move' | 'takes' | 'gives'>) {
   const [first] = gives;
@@ -111,7 +117,7 @@ function phraseOf({ law, move, takes, gives }: Pick<Draft, 'law' | 'move' | 'tak
     const { from, to } = first.hop;
     return ownPhrase('own.jump', { from: from.toString(), to: to.toString(), size });
   }
-  const why = law === 'reorder' && !move ? 'it is written again' : 'both sides are worked out';
+  const why = WHY[law] ?? 'both sides are worked out';
   return ownPhrase('own.line', {
     from: takes.length === 0 ? '' : displayed(termsText(takes.map(({ term }) => term))),
     to: displayed(termsText(gives.map(({ term }) => term))),
