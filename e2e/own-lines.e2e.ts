@@ -262,13 +262,16 @@ describe('a way on other numbers', () => {
   });
 
   it('follows when the numbers of the bench are changed', async () => {
-    await page.compute('23 × 97');
-    await page.waitText('.paper[data-paper="1"] .sentence', /These lines were right for 34 × 98/);
-    await page.press('Lay the way on 23 × 97');
-    await page.waitText('.paper[data-paper="1"] .line-count', /3 lines ✓/);
+    await openComparison(server, page, 'What was too much');
+    const paper = '.paper[data-paper="1"]';
+    await page.find(`${paper} .sheet`);
+    await page.compute('724 − 458');
+    await page.waitText(`${paper} .sentence`, /These lines were right for 503 − 268/);
+    await page.click(`${paper} .sentence button`);
+    await page.waitText(`${paper} .line-count`, /2 lines ✓/);
     await page.chord(Key.CONTROL, 'z');
     await page.chord(Key.CONTROL, 'z');
-    await page.settles('return document.querySelector("[data-problem-field]").value', '34 × 98');
+    await page.settles('return document.querySelector("[data-problem-field]").value', '503 − 268');
   });
 });
 
