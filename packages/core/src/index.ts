@@ -227,7 +227,7 @@ export {
 } from './diagnose/read-paper.ts';
 export { readComputation } from './own/computation.ts';
 export { nameOfMethod, shortNameOfMethod } from './methods/names.ts';
-export { OWN_LINES } from './laws/replay.ts';
+export { OWN_LINES, OWN_LINES_NAME } from './laws/replay.ts';
 export { methodOfPaper } from './formats/choices.ts';
 export { isOwnLines, ownLinesMethod, type OwnLinesMethod } from './own/method.ts';
 export {

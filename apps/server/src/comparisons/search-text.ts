@@ -1,4 +1,10 @@
-import { OWN_LINES, readComputation, registry, type ComparisonDocument } from '@levee/core';
+import {
+  OWN_LINES,
+  OWN_LINES_NAME,
+  readComputation,
+  registry,
+  type ComparisonDocument,
+} from '@levee/core';
 
 /**
  * What a search looks through: title, story, problem, tags, the operation and the methods by their names, a line each; and,
@@ -11,7 +17,7 @@ export function searchTextOf(document: ComparisonDocument): string {
   const methods = [...new Set(papers.map(({ method }) => method))];
   const names = [
     ...methods.flatMap((id) =>
-      id === OWN_LINES ? ['Own lines'] : (registry.find(id)?.name ?? []),
+      id === OWN_LINES ? [OWN_LINES_NAME] : (registry.find(id)?.name ?? []),
     ),
     ...papers.flatMap(({ own }) => (own ? [own.name, own.code] : [])),
   ];

@@ -1,4 +1,4 @@
-import { OWN_LINES } from '../laws/replay.ts';
+import { OWN_LINES, OWN_LINES_NAME } from '../laws/replay.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralText } from '../exact/numeral.ts';
 import { problemText } from '../problem/problem.ts';
@@ -45,7 +45,7 @@ export function agreement(comparison: Comparison): Agreement {
 function methodAgreement(comparison: Comparison, lane: Lane, total: Exact): MethodAgreement {
   const { id, name } = lane.method;
   const method =
-    id === OWN_LINES && name !== 'Own lines' ? { method: id, title: name } : { method: id };
+    id === OWN_LINES && name !== OWN_LINES_NAME ? { method: id, title: name } : { method: id };
   const { problem } = comparison;
   const [leak] = lane.leaks;
   if (leak) return { ...method, ...leakedMoves(lane, problem, leak), brief: false };

@@ -1,7 +1,6 @@
 import type { Trace } from '../account/account.ts';
-import { scriptOf } from '../problem/script.ts';
 import type { Certainty } from './certainty-of.ts';
-import { KIND_WORK, SCRIPT_WORK } from './kinds.ts';
+import { workOf } from './kinds.ts';
 
 export type { Certainty } from './certainty-of.ts';
 
@@ -13,6 +12,5 @@ export type { Certainty } from './certainty-of.ts';
  * Of a quotient it is known between which powers of the base what is left would bring it.
  */
 export function certainties(trace: Trace): readonly Certainty[] {
-  const work = SCRIPT_WORK[scriptOf(trace.problem)] ?? KIND_WORK[trace.problem.kind];
-  return work.certainties(trace);
+  return workOf(trace).certainties(trace);
 }

@@ -1,8 +1,6 @@
 import { pointRule } from '../problem/kinds.ts';
 import { count } from './counts.ts';
-import { ownCounts } from './own-counts.ts';
-import { OWN_LINES } from '../laws/replay.ts';
-import { KIND_WORK, SCRIPT_WORK } from './kinds.ts';
+import { KIND_WORK, workOf } from './kinds.ts';
 import type { Entry, Mark, Role, Trace } from '../account/account.ts';
 import { tally } from '../account/ledger.ts';
 import { allEntries } from '../account/owed.ts';
@@ -61,12 +59,11 @@ export function cost(trace: Trace): Cost {
   const paper = marks.filter((mark) => mark.medium === 'paper');
   const held = heldLoad(trace);
   const script = scriptOf(trace.problem);
-  const work = KIND_WORK[trace.problem.kind];
-  const own = trace.method === OWN_LINES && script !== 'terms' ? ownCounts(trace) : null;
+  const work = workOf(trace);
   return {
-    facts: own?.facts ?? (SCRIPT_WORK[script] ?? work).facts(trace),
-    additions: own?.additions ?? work.additions(trace),
-    carries: own?.regroupings ?? regroupings(trace) + work.carriedOn(trace),
+    facts: work.facts(trace),
+    additions: work.additions(trace),
+    carries: work.carries(trace),
     figures: paper.reduce(
       (total, { role, glyph }) => total + (role === 'words' ? 0 : glyph.length),
       0,
@@ -134,15 +131,6 @@ function largestWritten(trace: Trace, paper: readonly Mark[]): Exact {
   const marks = read === trace ? paper : read.steps.flatMap(({ gives }) => gives);
   const written = marks.filter(({ medium }) => medium === 'paper');
   return largest([...written, ...read.groups.filter(isOneNumber)].map(({ worth }) => worth));
-}
-
-const OPENED: ReadonlySet<Role> = new Set(['regrouped digit', 'little one', 'opened whole']);
-
-function regroupings(trace: Trace): number {
-  return trace.steps.reduce((total, { gives }) => {
-    const single = count(gives, ({ role }) => role === 'carry' || role === 'scratch');
-    return total + single + (gives.some(({ role }) => OPENED.has(role)) ? 1 : 0);
-  }, 0);
 }
 
 /** Marks in the head, and the running sum of a column while its third figure and all further ones are added. */

@@ -1,4 +1,4 @@
-import type { Entry, EntryId, Trace } from '../account/account.ts';
+import type { Entry, EntryId, Role, Trace } from '../account/account.ts';
 import { allEntries, owedEntries } from '../account/owed.ts';
 import { isRewriting } from '../account/rewriting.ts';
 import { Exact } from '../exact/exact.ts';
@@ -93,4 +93,14 @@ function meetings(a: Exact, b: Exact, base: number): number {
     [...worth.numerator.toString(base).replace('-', '')].reverse(),
   );
   return left!.reduce((n, f, p) => n + (f !== '0' && (right![p] ?? '0') !== '0' ? 1 : 0), 0);
+}
+
+const OPENED: ReadonlySet<Role> = new Set(['regrouped digit', 'little one', 'opened whole']);
+
+/** Carries and scratches that are written, and places that are opened. */
+export function regroupings(trace: Trace): number {
+  return trace.steps.reduce((total, { gives }) => {
+    const single = count(gives, ({ role }) => role === 'carry' || role === 'scratch');
+    return total + single + (gives.some(({ role }) => OPENED.has(role)) ? 1 : 0);
+  }, 0);
 }

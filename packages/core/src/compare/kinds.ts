@@ -1,6 +1,7 @@
 import type { Trace } from '../account/account.ts';
 import type { ProblemKind } from '../problem/kinds.ts';
-import type { Script } from '../problem/script.ts';
+import { OWN_LINES } from '../laws/replay.ts';
+import { scriptOf, type Script } from '../problem/script.ts';
 import {
   partCertainties,
   placedCertainties,
@@ -14,6 +15,7 @@ import {
   partFacts,
   productFacts,
   quotientFacts,
+  regroupings,
   rootFacts,
   subtractions,
 } from './counts.ts';
@@ -23,7 +25,9 @@ import {
   rootForesight,
   type Foresight,
 } from './foresight-of.ts';
+import { ownCounts } from './own-counts.ts';
 import {
+  ownLabels,
   partLabels,
   productLabels,
   quotientLabels,
@@ -55,8 +59,8 @@ export interface KindWork {
   /** The same where its numbers are terms with letters. */
   readonly termFacts: (trace: Trace) => number;
   readonly additions: (trace: Trace) => number;
-  /** What is carried on to the next figure without a mark of its own, as a remainder is. */
-  readonly carriedOn: (trace: Trace) => number;
+  /** Carries and places opened, and what is carried on to the next figure without a mark of its own, as a remainder is. */
+  readonly carries: (trace: Trace) => number;
 }
 
 const SUM: KindWork = {
@@ -68,7 +72,7 @@ const SUM: KindWork = {
   facts: (trace) => figureFacts(trace.whole ?? trace),
   termFacts: additions,
   additions,
-  carriedOn: none,
+  carries: regroupings,
 };
 
 /** Every kind, in one place; a new kind adds its entry here. */
@@ -85,7 +89,7 @@ export const KIND_WORK: Record<ProblemKind, KindWork> = {
     facts: productFacts,
     termFacts: productFacts,
     additions,
-    carriedOn: none,
+    carries: regroupings,
   },
   quotient: {
     isFoundPieceByPiece: true,
@@ -97,7 +101,7 @@ export const KIND_WORK: Record<ProblemKind, KindWork> = {
     facts: quotientFacts,
     termFacts: quotientFacts,
     additions: subtractions,
-    carriedOn: (trace) => carriedRemainders(trace).length,
+    carries: (trace) => regroupings(trace) + carriedRemainders(trace).length,
   },
   root: {
     isFoundPieceByPiece: true,
@@ -109,16 +113,13 @@ export const KIND_WORK: Record<ProblemKind, KindWork> = {
     facts: rootFacts,
     termFacts: rootFacts,
     additions: subtractions,
-    carriedOn: none,
+    carries: regroupings,
   },
 };
 
-/** What numbers written as fractions or with letters change of that, whatever the kind; null for figures. */
-export const SCRIPT_WORK: Record<
-  Script,
-  Pick<KindWork, 'labels' | 'facts' | 'certainties'> | null
-> = {
-  figures: null,
+/** What numbers written as fractions or with letters change of that, whatever the kind; nothing for figures. */
+const SCRIPT_WORK: Record<Script, Partial<KindWork>> = {
+  figures: {},
   fractions: { labels: partLabels, facts: partFacts, certainties: partCertainties },
   terms: {
     labels: termLabels,
@@ -127,10 +128,23 @@ export const SCRIPT_WORK: Record<
   },
 };
 
-function nothing(): readonly Foresight[] {
-  return [];
+/** What someone's own lines change: they are named and counted as they stand. */
+const OWN_WORK: Partial<KindWork> = {
+  labels: ownLabels,
+  facts: (trace) => ownCounts(trace).facts,
+  additions: (trace) => ownCounts(trace).additions,
+  carries: (trace) => ownCounts(trace).regroupings,
+};
+
+/** How a work is looked at: by its kind, by how its numbers are written, and by whose it is. */
+export function workOf({ problem, method }: Pick<Trace, 'problem' | 'method'>): KindWork {
+  const script = scriptOf(problem);
+  const isOwn = method === OWN_LINES;
+  // Terms with letters are counted as in any work.
+  const own = isOwn && script === 'terms' ? { labels: ownLabels } : isOwn ? OWN_WORK : {};
+  return { ...KIND_WORK[problem.kind], ...SCRIPT_WORK[script], ...own };
 }
 
-function none(): number {
-  return 0;
+function nothing(): readonly Foresight[] {
+  return [];
 }

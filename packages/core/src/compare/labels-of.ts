@@ -148,3 +148,24 @@ function writtenLabel(step: Pick<Step, 'law' | 'gives'>, say: Speaker): string {
   const worth = Exact.sum(step.gives.map((mark) => mark.worth));
   return `= ${say.worth(worth)}`;
 }
+
+/** What the steps of someone's own lines write. */
+export function ownLabels({ steps }: Trace): readonly string[] {
+  return steps.map(lineLabel);
+}
+
+/** Most characters that a block of a lane has room for. */
+const MOST_LETTERS = 9;
+
+/** What a step of someone's own lines writes; what comes to nothing is let go of. */
+function lineLabel({ gives, phase }: Step): string {
+  const text = gives
+    // Of a statement that stands aside, what it finds.
+    .map((mark) => (mark.glyph.includes('=') ? mark.text : mark.glyph))
+    .map((glyph, k) => (k === 0 || glyph.startsWith('−') ? glyph : `+${glyph}`))
+    .join('')
+    .replace(/ ?([×÷·+−]) ?/g, '$1');
+  if (text === '') return 'let go';
+  if (text.length > MOST_LETTERS && phase.kind === 'line') return `line ${phase.of}`;
+  return gives.length === 1 ? `= ${text}` : text;
+}

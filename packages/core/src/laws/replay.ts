@@ -12,6 +12,9 @@ import { checkLaw } from './table.ts';
 /** What a trace of someone's own lines names as its method. */
 export const OWN_LINES = 'own-lines';
 
+/** What a paper of own lines is called that has no other name. */
+export const OWN_LINES_NAME = 'Own lines';
+
 /** A work as it is replayed: what is there from the start, and what each step takes and gives, by ids. */
 export interface Work {
   readonly problem: Problem;

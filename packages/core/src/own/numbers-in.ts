@@ -1,27 +1,36 @@
 import type { FractionNode, MixedNode, Node, NumberNode, Term } from './node.ts';
 
+/** A number as it is written: whole or with a point, a fraction, or a mixed number. */
+type Written = NumberNode | FractionNode | MixedNode;
+
 /** All numbers that stand in a line: whole, with a point, fractions and mixed numbers. */
-export function numbersIn(
-  terms: readonly Term[],
-): readonly (NumberNode | FractionNode | MixedNode)[] {
-  return terms.flatMap(({ node }) => inNode(node));
+export function numbersIn(terms: readonly Term[]): readonly Written[] {
+  return gathered(terms, (own) => [own]);
 }
 
-function inNode(node: Node): readonly (NumberNode | FractionNode | MixedNode)[] {
-  switch (node.kind) {
-    case 'number':
-    case 'fraction':
-    case 'mixed':
-      return [node];
-    case 'sum':
-      return numbersIn(node.terms);
-    case 'product':
-      return node.factors.flatMap((factor) => inNode(factor.node));
-    case 'power':
-    case 'root':
-    case 'opposite':
-      return inNode(node.of);
-    case 'letter':
-      return [];
+/** What each number of a line gives, in the order in which they stand. */
+export function gathered<T>(
+  terms: readonly Term[],
+  of: (own: Written) => readonly T[],
+): readonly T[] {
+  return terms.flatMap(({ node }) => inNode(node));
+
+  function inNode(node: Node): readonly T[] {
+    switch (node.kind) {
+      case 'number':
+      case 'fraction':
+      case 'mixed':
+        return of(node);
+      case 'sum':
+        return gathered(node.terms, of);
+      case 'product':
+        return node.factors.flatMap((factor) => inNode(factor.node));
+      case 'power':
+      case 'root':
+      case 'opposite':
+        return inNode(node.of);
+      case 'letter':
+        return [];
+    }
   }
 }

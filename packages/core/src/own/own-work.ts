@@ -1,3 +1,5 @@
+import { OWN_LINES_NAME } from '../laws/replay.ts';
+
 /** A line as it is typed. One that is struck stays legible and is no longer judged, as a correction on paper. */
 export interface OwnLine {
   readonly text: string;
@@ -31,5 +33,5 @@ export function workOf(lines: readonly string[]): OwnWork {
 /** What a paper of own lines is called. */
 export function ownTitle({ code, name }: OwnWork): string {
   if (name !== '') return name;
-  return code === '' ? 'Own lines' : `${code}’s lines`;
+  return code === '' ? OWN_LINES_NAME : `${code}’s lines`;
 }

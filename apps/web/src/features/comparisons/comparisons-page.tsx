@@ -1,4 +1,4 @@
-import { PROBLEM_KINDS, registry, OWN_LINES } from '@levee/core';
+import { OWN_LINES, OWN_LINES_NAME, PROBLEM_KINDS, registry } from '@levee/core';
 import AddIcon from '@mui/icons-material/Add';
 import { Button, MenuItem, TablePagination, TextField, ToggleButton } from '@mui/material';
 import { useCallback, useEffect, useState } from 'react';
@@ -94,7 +94,7 @@ function Conditions({ wanted, want, found }: ConditionsProps) {
         value={wanted.method ?? ''}
         options={[
           ...registry.methods.map(({ id, name }) => [id, name] as const),
-          [OWN_LINES, 'Own lines'],
+          [OWN_LINES, OWN_LINES_NAME],
         ]}
         choose={(method) => want({ method })}
       />

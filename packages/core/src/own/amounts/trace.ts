@@ -1,8 +1,7 @@
-import type { Entry, Law, Mark, Role, Spot, Trace } from '../../account/account.ts';
+import type { Entry, Law, Mark, Spot, Trace } from '../../account/account.ts';
 import type { Writing } from '../../account/drafts.ts';
 import { Scribe } from '../../account/scribe.ts';
 import { OWN_LINES } from '../../laws/replay.ts';
-import { termShape } from '../../problem/kinds.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { displayed } from '../displayed.ts';
 import type { JudgedPaper } from '../judged-paper.ts';
@@ -14,6 +13,7 @@ import { BEHIND, LineLedger } from './drafts.ts';
 import type { Draft, Live } from './laying.ts';
 import type { Ground, OwedCell } from './ground.ts';
 import { ownPhrase } from './phrases.ts';
+import { partRole } from './part-role.ts';
 import { shapeOf, SpanGround, spanLaying } from './spans.ts';
 
 /**
@@ -91,13 +91,6 @@ class LineWriter {
       ...(hop ? { hop } : {}),
     };
   }
-}
-
-/** A lone number on a paper of a quotient is a part of it that is found; any other amount is still worked on. */
-export function partRole({ kind }: Problem, text: string): Role {
-  return termShape(kind) === 'pieces' && /^−?\s?\d[\d. ]*(\/\d+)?$/.test(text)
-    ? 'answer'
-    : 'subtotal';
 }
 
 /** Why a step holds that the lines tell no move of. */

@@ -17,7 +17,7 @@ import type { JudgedPaper } from '../judged-paper.ts';
 import { valueOfTerms } from '../node.ts';
 import { termsText } from '../node-text.ts';
 import { movesText } from '../says.ts';
-import { partRole } from './trace.ts';
+import { partRole } from './part-role.ts';
 import { ownPhrase } from './phrases.ts';
 
 /**

@@ -1,33 +1,18 @@
 import { Exact } from '../../exact/exact.ts';
 import type { Factor, FractionNode, Node, NumberNode, Term } from '../node.ts';
 import { termsText } from '../node-text.ts';
+import { gathered } from '../numbers-in.ts';
 
 const HUNDRED = Exact.of(100);
 
 /** The numbers of a line one by one, as they are written: of a fraction what is above and what is below its bar. */
 export function leavesOf(terms: readonly Term[]): readonly NumberNode[] {
-  return terms.flatMap(({ node }) => inNode(node));
-}
-
-function inNode(node: Node): readonly NumberNode[] {
-  switch (node.kind) {
-    case 'number':
-      return [node];
-    case 'fraction':
-      return [node.top, node.bottom];
-    case 'mixed':
-      return [node.whole, node.part.top, node.part.bottom];
-    case 'sum':
-      return leavesOf(node.terms);
-    case 'product':
-      return node.factors.flatMap((factor) => inNode(factor.node));
-    case 'power':
-    case 'root':
-    case 'opposite':
-      return inNode(node.of);
-    case 'letter':
-      return [];
-  }
+  return gathered(terms, (own) => {
+    if (own.kind === 'number') return [own];
+    return own.kind === 'fraction'
+      ? [own.top, own.bottom]
+      : [own.whole, own.part.top, own.part.bottom];
+  });
 }
 
 /** What a number comes to as it is written; of `75%` it is 75. */

@@ -1,6 +1,7 @@
 import {
   addressText,
   OWN_LINES,
+  OWN_LINES_NAME,
   refusalText,
   registry,
   schoolsOf,
@@ -76,7 +77,7 @@ function Choice(props: ChoiceProps) {
 /** Anyone's own way takes every problem. */
 const OWN_OPTION: Option = {
   id: OWN_LINES,
-  label: 'Own lines',
+  label: OWN_LINES_NAME,
   note: 'Anyone’s own way of working, typed line by line and judged by law.',
 };
 
