@@ -13,6 +13,7 @@ import { lettersText, raised } from '../exact/terms-text.ts';
 import type { ProblemKind } from '../problem/kinds.ts';
 import { writeAmount, type Script } from '../problem/script.ts';
 import type { Agreement } from './agreement-shape.ts';
+import type { LaidBeyond } from './laid-beyond.ts';
 import { differingCuts, type Reasons } from './reasons.ts';
 import type { Expression, MethodAgreement, Move } from './expressions.ts';
 
@@ -205,6 +206,18 @@ export function leakText(
  * Mathematics goes through `math` where the text is not plain.
  */
 export function commonText(reasons: Reasons, math: (text: string) => string): string {
+  const beyond = reasons.beyond.map((own) => beyondText(own, math));
+  return [cutsText(reasons, math), ...beyond].join(' ');
+}
+
+/** `Own lines adds 92 and takes it back.` */
+function beyondText({ name, amount, isTaken }: LaidBeyond, math: (text: string) => string): string {
+  return isTaken
+    ? `${name} takes ${math(amount)} too much and gives it back.`
+    : `${name} adds ${math(amount)} and takes it back.`;
+}
+
+function cutsText(reasons: Reasons, math: (text: string) => string): string {
   const { common } = reasons;
   const { terms, operands } = common;
   const count = terms.length === 1 ? 'the one term' : `the same ${terms.length} terms`;

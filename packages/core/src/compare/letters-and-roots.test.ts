@@ -27,7 +27,7 @@ function certificateOf(text: string, ...ids: string[]): Agreement {
 
 /** A certificate that stands alone as the reasons of its methods. */
 function told(certificate: Agreement): Reasons {
-  return { common: certificate, alone: [certificate] };
+  return { common: certificate, alone: [certificate], beyond: [] };
 }
 
 function linesOf(certificate: Agreement, method = 0): readonly string[] {

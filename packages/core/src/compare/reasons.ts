@@ -1,3 +1,4 @@
+import { laidBeyond, type LaidBeyond } from './laid-beyond.ts';
 import { agreement } from './agreement.ts';
 import type { Agreement } from './agreement-shape.ts';
 import { alone, type Comparison } from './compare.ts';
@@ -7,6 +8,8 @@ export interface Reasons {
   /** A certificate of one method for every paper, in turn. */
   readonly alone: readonly Agreement[];
   readonly common: Agreement;
+  /** What works lay beyond the numbers and make good again. */
+  readonly beyond: readonly LaidBeyond[];
 }
 
 export function reasonsOf(comparison: Comparison): Reasons {
@@ -19,6 +22,7 @@ export function reasonsOf(comparison: Comparison): Reasons {
         ? { ...common, methods: [common.methods[k]!] }
         : agreement(own);
     }),
+    beyond: comparison.lanes.flatMap(({ trace, method }) => laidBeyond(trace, method.name) ?? []),
   };
 }
 
