@@ -7,7 +7,7 @@ import { scriptOf } from '../../problem/script.ts';
 import { termValue, type Term } from '../node.ts';
 import type { Laying, Live } from './laying.ts';
 import type { Amounted } from './follow.ts';
-import type { Ground, OwedCell } from './ground.ts';
+import type { OwnAccount, OwedCell } from './own-account.ts';
 import { shapeless, type Held, type Piece } from './held.ts';
 import { cutsOf, giveWholes, termsIn } from './whole.ts';
 
@@ -132,7 +132,7 @@ function choicesWorth(cells: readonly Cell[], held: Held, value: Exact): readonl
 }
 
 /** The account of a problem in letters. */
-export class CellGround implements Ground {
+export class CellAccount implements OwnAccount {
   private owed: readonly OwedCell[] = [];
 
   constructor(

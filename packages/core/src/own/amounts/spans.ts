@@ -12,7 +12,7 @@ import type { Term } from '../node.ts';
 import type { Laying, Live } from './laying.ts';
 import { follow, type Following } from './follow.ts';
 import { Grid, type SpaceShape } from './grid.ts';
-import type { Ground, OwedCell } from './ground.ts';
+import type { OwnAccount, OwedCell } from './own-account.ts';
 import { span, type Held, type Piece, type Span } from './held.ts';
 
 /** How the numbers of a problem span its space; null for problems that are not laid out so. */
@@ -74,7 +74,7 @@ function spanStart(
 }
 
 /** The account of a problem whose numbers are cut along lines, as finely as all that is held needs it. */
-export class SpanGround implements Ground {
+export class SpanAccount implements OwnAccount {
   private space: PieceSpace | null = null;
   private readonly grid: Grid;
 

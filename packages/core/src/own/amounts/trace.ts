@@ -8,13 +8,13 @@ import type { JudgedPaper } from '../judged-paper.ts';
 import { termValue } from '../node.ts';
 import { termsText } from '../node-text.ts';
 import { movesText } from '../says.ts';
-import { CellGround, cellLaying, cellsOf } from './cells.ts';
+import { CellAccount, cellLaying, cellsOf } from './cells.ts';
 import { BEHIND, LineLedger } from './drafts.ts';
 import type { Draft, Live } from './laying.ts';
-import type { Ground, OwedCell } from './ground.ts';
+import type { OwnAccount, OwedCell } from './own-account.ts';
 import { ownPhrase } from './phrases.ts';
 import { partRole } from './part-role.ts';
-import { shapeOf, SpanGround, spanLaying } from './spans.ts';
+import { shapeOf, SpanAccount, spanLaying } from './spans.ts';
 
 /**
  * The account of a paper of rewritings and jumps: every line is a few steps, one for each group of terms that changes.
@@ -30,27 +30,27 @@ export function traceOfLines(paper: JudgedPaper): Trace | null {
   if (!made) return null;
   const all = made.drafts.flatMap(({ takes, gives }) => [...takes, ...gives]);
   const helds = all.map(({ held }) => held);
-  const ground = shape ? new SpanGround(problem, shape, helds) : new CellGround(problem, cells!);
-  return new LineWriter(problem, ground).write(made.drafts, made.live);
+  const account = shape ? new SpanAccount(problem, shape, helds) : new CellAccount(problem, cells!);
+  return new LineWriter(problem, account).write(made.drafts, made.live);
 }
 
 /** Writes drafts as steps of a ledger. */
 class LineWriter {
   constructor(
     private readonly problem: Problem,
-    private readonly ground: Ground,
+    private readonly account: OwnAccount,
   ) {}
 
   write(drafts: readonly Draft[], end: readonly Live[]): Trace {
     const scribe = new Scribe({ problem: this.problem, method: OWN_LINES, school: {} });
-    const owed = this.ground.open(scribe);
+    const owed = this.account.open(scribe);
     const marks = new Map<Live, Mark>();
     const entriesOf = (live: Live): readonly Entry[] => {
       const mark = marks.get(live);
       return mark ? [mark] : owed.filter((own) => isOf(live.owed, own)).map(({ entry }) => entry);
     };
     let passed = 0;
-    this.ground.give(scribe);
+    this.account.give(scribe);
     for (const { n, law, move, takes, gives, isBetween } of drafts) {
       const writes = gives.map((live): Writing =>
         this.writing(live, scribe, {
@@ -76,7 +76,7 @@ class LineWriter {
     // Behind other terms a minus is a sign of its own.
     const isFirst = spot.column % BEHIND === 0;
     const glyph = looks ?? (isFirst ? text : text.replace(/^−/, '− '));
-    const { terms, beyond } = this.ground.cells(held, scribe);
+    const { terms, beyond } = this.account.cells(held, scribe);
     return {
       role: partRole(this.problem, text),
       count: 0,

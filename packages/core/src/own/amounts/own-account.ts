@@ -13,7 +13,7 @@ export interface OwedCell {
 }
 
 /** The account of a problem as lines need it: how it is opened, and what an amount holds of it. */
-export interface Ground {
+export interface OwnAccount {
   /** Opens the account; all that is owed. */
   readonly open: (scribe: Scribe) => readonly OwedCell[];
   /** The numbers of the question stand over the lines. */
