@@ -210,11 +210,11 @@ export function commonText(reasons: Reasons, math: (text: string) => string): st
   return [cutsText(reasons, math), ...beyond].join(' ');
 }
 
-/** `Own lines adds 92 and takes it back.` */
+/** `Own lines: 92 is added and taken back.` */
 function beyondText({ name, amount, isTaken }: LaidBeyond, math: (text: string) => string): string {
   return isTaken
-    ? `${name} takes ${math(amount)} too much and gives it back.`
-    : `${name} adds ${math(amount)} and takes it back.`;
+    ? `${name}: ${math(amount)} is taken too much and given back.`
+    : `${name}: ${math(amount)} is added and taken back.`;
 }
 
 function cutsText(reasons: Reasons, math: (text: string) => string): string {

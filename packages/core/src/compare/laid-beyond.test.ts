@@ -36,6 +36,6 @@ describe('what is laid beyond the numbers', () => {
   it('is told with how the works agree', () => {
     const { problem, method } = made('46 × 58', ['= 46 × 60 − 46 × 2', '= 2760 − 92', '= 2668']);
     const reasons = reasonsOf(compare(problem, [{ method }]));
-    expect(commonText(reasons, (text) => text)).toMatch(/Own lines adds 92 and takes it back\.$/);
+    expect(commonText(reasons, (text) => text)).toMatch(/Own lines: 92 is added and taken back\.$/);
   });
 });
