@@ -60,6 +60,18 @@ describe('brackets with letters, cell by cell', () => {
     }
   });
 
+  it('are told apart by their letters where there are many of them', () => {
+    const { steps } = traceOf('(x+1)(x+2)(x+3)(x+4)', ['= x^4 + 10x^3 + 35x^2 + 50x + 24'])!;
+    const written = steps.flatMap(({ gives }) => gives).filter(({ spot }) => spot.area === 'lines');
+    expect(written.map(({ text, terms }) => [text, terms.size])).toEqual([
+      ['x^4', 1],
+      ['10x^3', 4],
+      ['35x^2', 6],
+      ['50x', 4],
+      ['24', 1],
+    ]);
+  });
+
   it('leak where a line is wrong, by that amount', () => {
     const { steps, balanced } = traceOf('(x+4)(3x−2)', ['= 3x^2 + 10x + 8'])!;
     expect([balanced, steps[0]!.law, steps[0]!.balance.toString()]).toEqual([

@@ -121,11 +121,19 @@ function dealtOut(
   return null;
 }
 
-/** Every choice of cells that is worth so much, those with fewer cells first. */
+/** Of so many cells every choice is looked at; of more only those of the letters that a term has. */
+const FEW_CELLS = 8;
+const MOST_CHOSEN = 12;
+
+/** Choices of cells that are worth so much, those with fewer cells first. */
 function choicesWorth(cells: readonly Cell[], held: Held, value: Exact): readonly Held[] {
+  const kinds = new Set(value.parts().map(({ letters }) => letters));
+  const isAlike = ({ line }: Piece) => kinds.has(cells[line]!.worth.letters);
+  const pool = held.length <= FEW_CELLS ? held : held.filter(isAlike);
+  if (pool.length > MOST_CHOSEN) return [];
   const found: Held[] = [];
-  for (let mask = 1; mask < 1 << held.length; mask++) {
-    const chosen = held.filter((_, k) => (mask & (1 << k)) !== 0);
+  for (let mask = 1; mask < 1 << pool.length; mask++) {
+    const chosen = pool.filter((_, k) => (mask & (1 << k)) !== 0);
     if (Exact.sum(chosen.map(({ line }) => cells[line]!.worth)).equals(value)) found.push(chosen);
   }
   return found.sort((a, b) => a.length - b.length);
