@@ -4,8 +4,9 @@ import { Search } from '../diagnose/search.ts';
 import type { Exact } from '../exact/exact.ts';
 import { readProblem, type Problem } from '../problem/problem.ts';
 import type { JudgedPaper } from './judged-paper.ts';
-import { flat, termValue, turned, type Term } from './node.ts';
+import { flat, termValue, turned } from './node.ts';
 import { termsText } from './node-text.ts';
+import { paired } from './paired.ts';
 
 /** A computation that a line works out, and what it gives for it, which is wrong. */
 export interface WrongWorking {
@@ -26,27 +27,14 @@ export function wrongWorking(
   const step = rewritings.find((own) => own.n === n && !own.off.isZero);
   const aside = wrongStatements.get(n);
   const [from, to] = step ? [step.from, step.to] : (aside ?? [[], []]);
-  const [old, made] = withoutEqual(flat(from), flat(to));
+  // Terms that are worth the same are as they were due.
+  const { left: old, rest: made } = paired(flat(from), flat(to), (term) => String(termValue(term)));
   const [only, ...more] = made;
   if (more.length > 0 || only?.node.kind !== 'number' || old.length === 0) return null;
   const asked = only.minus ? turned(old) : old;
   const read = readProblem(termsText(asked));
   const answer = only.node.value.rational;
   return read.ok && answer ? { problem: read.problem, answer } : null;
-}
-
-/** What is left of two lines when terms that are worth the same are taken from both. */
-function withoutEqual(
-  old: readonly Term[],
-  made: readonly Term[],
-): readonly [readonly Term[], readonly Term[]] {
-  const rest = [...made];
-  const left = old.filter((term) => {
-    const index = rest.findIndex((other) => termValue(other).equals(termValue(term)));
-    if (index >= 0) rest.splice(index, 1);
-    return index < 0;
-  });
-  return [left, rest];
 }
 
 /** A slip that gives what a line gives. */

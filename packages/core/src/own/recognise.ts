@@ -9,6 +9,7 @@ import { alike, factorSteps } from './moves/factors.ts';
 import { namedSquares, pairFactors } from './moves/squares.ts';
 import { likeTerms, signs, takeBack, workedOut } from './moves/working.ts';
 import { otherwiseWritten } from './moves/writing.ts';
+import { paired } from './paired.ts';
 import { flat, termKey, termValue, type Node, type Term } from './node.ts';
 
 /** In the order in which readings are told where several hold. */
@@ -39,12 +40,7 @@ export function withoutCommonTerms(
   old: readonly Term[],
   made: readonly Term[],
 ): readonly [readonly Term[], readonly Term[]] {
-  const rest = [...made];
-  const left = old.filter((term) => {
-    const index = rest.findIndex((other) => termKey(other) === termKey(term));
-    if (index >= 0) rest.splice(index, 1);
-    return index < 0;
-  });
+  const { left, rest } = paired(old, made, termKey);
   return [left, rest];
 }
 

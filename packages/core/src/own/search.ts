@@ -13,6 +13,7 @@ import {
   type Term,
 } from './node.ts';
 import { factorsOf } from './moves/distribute.ts';
+import { paired } from './paired.ts';
 import { groupedWays, groupSteps, steps, withoutCommonTerms } from './recognise.ts';
 
 /** A way from one group of terms to another: stages of moves of one kind each, and what stands there between them. */
@@ -73,9 +74,10 @@ class Search {
     const [from, to] = withoutCommonTerms(flat(old), flat(made));
     const [a, b] = [from[0], to[0]];
     if (from.length !== 1 || to.length !== 1 || !a || !b || a.minus !== b.minus) return [];
-    const [kept, before, after] = withoutCommonFactors(factorsOf(a.node), factorsOf(b.node));
-    if (kept.length === 0 || before.length === 0 || after.length === 0) return [];
-    const inner = this.line(termsIn(before), termsIn(after));
+    const { pairs, left, rest } = paired(factorsOf(a.node), factorsOf(b.node), factorKey);
+    const kept = pairs.map(([, factor]) => factor);
+    if (kept.length === 0 || left.length === 0 || rest.length === 0) return [];
+    const inner = this.line(termsIn(left), termsIn(rest));
     return inner.map((own) => ({
       ...own,
       between: own.between.map((terms) => {
@@ -295,21 +297,6 @@ function isNumberAlone(terms: readonly Term[]): boolean {
 function areNeighbours(marks: readonly boolean[]): boolean {
   const first = marks.indexOf(true);
   return first < 0 || !marks.slice(first, marks.lastIndexOf(true)).includes(false);
-}
-
-/** Factors that stand in both products, and what is left of each. */
-function withoutCommonFactors(
-  old: readonly Factor[],
-  made: readonly Factor[],
-): readonly [readonly Factor[], readonly Factor[], readonly Factor[]] {
-  const rest = [...made];
-  const kept: Factor[] = [];
-  const left = old.filter((factor) => {
-    const index = rest.findIndex((other) => factorKey(other) === factorKey(factor));
-    if (index >= 0) kept.push(...rest.splice(index, 1));
-    return index < 0;
-  });
-  return [kept, left, rest];
 }
 
 function termsIn(factors: readonly Factor[]): readonly Term[] {

@@ -2,7 +2,8 @@ import { readExpression } from '../../problem/read-expression.ts';
 import type { Reading } from '../judged.ts';
 import { flat, termKey, termsOf, type Term } from '../node.ts';
 import { termsText } from '../node-text.ts';
-import { groupedWays, withoutCommonTerms } from '../recognise.ts';
+import { paired } from '../paired.ts';
+import { groupedWays } from '../recognise.ts';
 import { originsOf } from './origins.ts';
 import { bottomsOf, type LetteredPage } from './page.ts';
 import { figureOf, leavesOf } from './shape.ts';
@@ -20,8 +21,8 @@ export interface Following {
 
 /** Finds where what is new in a line comes from, group by group as the reading has them; false where it is not found. */
 export function follow(page: LetteredPage, { from, to, readings, byReading }: Following): boolean {
-  const [old, made] = withoutCommonTerms(flat(from), flat(to));
-  for (const [one, other] of commonTerms(flat(from), flat(to))) {
+  const { pairs, left: old, rest: made } = paired(flat(from), flat(to), termKey);
+  for (const [one, other] of pairs) {
     if (!page.group([one], [other], [])) return false;
   }
   const moves = new Set(
@@ -89,18 +90,4 @@ function partsTaken(
 
 function byWay(page: LetteredPage, way: Way, near: readonly Sign[]): boolean {
   return way.every(([old, made]) => page.group(old, made, near));
-}
-
-/** Terms that stand in both lines, each with itself. */
-function commonTerms(
-  old: readonly Term[],
-  made: readonly Term[],
-): readonly (readonly [Term, Term])[] {
-  const rest = [...made];
-  return old.flatMap((term) => {
-    const index = rest.findIndex((other) => termKey(other) === termKey(term));
-    if (index < 0) return [];
-    const [other] = rest.splice(index, 1);
-    return [[term, other!] as const];
-  });
 }
