@@ -111,10 +111,12 @@ function numbersMet({ steps, problem, whole }: Trace): readonly Exact[] {
   );
 }
 
-/** The numbers of a glyph: both of a fraction, the coefficient of a term. */
+/** The numbers of a glyph: both of a fraction, the coefficient of a term; the base behind a number is none. */
 function numbersIn(glyph: string, base: number): readonly Exact[] {
   const figures = base > 10 ? /[0-9A-F]+(\.[0-9A-F]+)?/g : /\d+(\.\d+)?/g;
-  return (glyph.match(figures) ?? []).map((text) => numeralValue(numeral(text, base)));
+  return (glyph.replaceAll(`_${base}`, '').match(figures) ?? []).map((text) =>
+    numeralValue(numeral(text, base)),
+  );
 }
 
 /** The largest number on the paper: of products the whole numbers that are written, of quotients what stands there. */

@@ -1,5 +1,6 @@
 import type { Trace } from '../account/account.ts';
 import { OWN_LINES } from '../laws/replay.ts';
+import { numeralValue } from '../exact/numeral.ts';
 import { termShape } from '../problem/kinds.ts';
 import type { Problem } from '../problem/problem.ts';
 import { scriptOf } from '../problem/script.ts';
@@ -38,10 +39,15 @@ export function ownTold(lane: Lane, problem: Problem): OwnTold | null {
   return { moves, bracketing: plain, brief: false, ...unfinished };
 }
 
-/** Terms with letters that are gathered as a line has them, and fractions that wait to be multiplied, are no parts that a certificate can name. */
+/**
+ * Terms with letters that are gathered as a line has them, products within a computation that no method works, and fractions
+ * that wait to be multiplied are no parts that a certificate can name.
+ */
 function hasOtherParts({ problem, steps }: Trace): boolean {
   const script = scriptOf(problem);
-  if (script !== 'fractions') return script === 'terms';
+  if (problem.kind === 'expression') return true;
+  if (script === 'terms') return problem.operands.some((own) => !numeralValue(own).isConstant);
+  if (script !== 'fractions') return false;
   return steps.some(({ gives }) => gives.some(({ glyph }) => /[×÷]/.test(glyph)));
 }
 

@@ -155,7 +155,7 @@ function itemOf(marks: readonly Mark[], lane: Lane, taken: readonly Item[] = [])
 /** A mark of a sum of fractions as it stands on the paper, where that is not how its amount is told. */
 function writtenFraction({ glyph, worth }: Mark, { trace }: Lane): string | null {
   if (scriptOf(trace.problem) !== 'fractions') return null;
-  const size = glyph.replace('−', '');
+  const size = glyph.replace('−', '').trim();
   const stands = /^\d+\/\d+$/.test(size) || isUnreducedMixed(size, worth);
   const text = stands ? size : commonText(worth, trace, glyph);
   if (text === null || text === absolute(worth)) return null;
@@ -222,7 +222,8 @@ function givenItems(
       expression: taken.find(({ ids }) => ids.includes(id))!.expression,
     }));
   }
-  const moved = unchanged(gives, taken, lane);
+  const moved =
+    unchanged(gives, taken, lane) ?? (step.law === 'reorder' ? inParts(gives, taken, lane) : null);
   if (moved) return moved;
   if (step.law === 'sign') return gives.map((mark) => itemOf([mark], lane, taken));
   const [stays] = taken;
@@ -242,7 +243,9 @@ function givenItems(
     return [itemOf(gives, lane, taken)];
   }
   const made = gives.map((mark) => itemOf([mark], lane, taken));
-  return step.law === 'place-value' ? byPlaces(made, taken, lane) : made;
+  // In one's own lines every place holds its own piece of the number.
+  const isShared = step.law === 'place-value' && lane.trace.method !== OWN_LINES;
+  return isShared ? byPlaces(made, taken, lane) : made;
 }
 
 /** Amounts by places; where a figure of nothing went into them, of the terms of what does go into each. */
@@ -292,6 +295,23 @@ function unchanged(
     items.push({ ids: [mark.id], expression: rest.splice(at, 1)[0]!.expression });
   }
   return items;
+}
+
+/** What a step only writes elsewhere, where a number stood there in parts: each with its parts in brackets. */
+function inParts(
+  gives: readonly Mark[],
+  taken: readonly Item[],
+  lane: Lane,
+): readonly Item[] | null {
+  const items = gives.map((mark): Item => {
+    const own = new Set<string>(lane.termsOf(mark.id).ids());
+    const parts = taken.filter(({ expression }) =>
+      leavesOf(expression).every((leaf) => termsOfLeaf(leaf).every((term) => own.has(term))),
+    );
+    return { ids: [mark.id], expression: sumOf(parts.map(({ expression }) => expression)) };
+  });
+  const leaves = (all: readonly Item[]) => all.flatMap(({ expression }) => leavesOf(expression));
+  return leaves(items).length === leaves(taken).length ? items : null;
 }
 
 function worthOfExpression(expression: Expression, space: TermSpace): Exact {

@@ -1,5 +1,5 @@
 import { termShape } from '../problem/kinds.ts';
-import { numeralValue } from '../exact/numeral.ts';
+import { numeralValue, placeValue } from '../exact/numeral.ts';
 import { barOf, isFraction } from '../problem/expression.ts';
 import {
   firstFault,
@@ -141,9 +141,11 @@ function places(change: Change, frame: LawFrame): Fault {
   return firstFault(unequal(change), () => {
     if (gives.length === 0 && !inFigures && !isWholeAndPart(change, frame))
       return 'nothing is left to regroup';
-    if (script === 'fractions') return mixedFault(change, frame);
+    const isOwn = frame.isOwn && areOwnPlaces(gives, frame.base);
+    if (script === 'fractions') return isOwn ? null : mixedFault(change, frame);
     if (gives.length === 0) return null;
-    if (script === 'terms') return 'letters have no places';
+    if (script === 'terms' && !takes.every(({ worth }) => worth.isConstant))
+      return 'letters have no places';
     const worked = termShape(kind) === 'parts' || inFigures;
     if (!worked && takes.some(({ owed }) => owed)) return 'a product is not worked out yet';
     if (gives.some(({ owed, written }) => owed || written)) return 'nothing is regrouped';
@@ -151,8 +153,23 @@ function places(change: Change, frame: LawFrame): Fault {
       return 'nothing is regrouped';
     }
     const isStage = termShape(kind) === 'products' && operands.length > 2;
-    return regroups(change, { ...frame, isStage, mayOppose: inFigures });
+    return isOwn ? null : regroups(change, { ...frame, isStage, mayOppose: inFigures });
   });
+}
+
+/** In one's own lines the places of a number may each hold their own piece of it; that together they hold it is audited. */
+function areOwnPlaces(gives: readonly Amount[], base: number): boolean {
+  const parts = gives.map(({ worth }) => ({
+    size: worth.absolute(),
+    last: lastPlace(worth, base),
+  }));
+  parts.sort((a, b) => (a.last ?? 0) - (b.last ?? 0));
+  // Each ends where the next one begins: 4 and 130, but not 24 and 110.
+  const areApart = parts.every(({ size, last }, k) => {
+    const next = parts[k + 1]?.last;
+    return last !== null && (next == null || size.compare(placeValue(base, next)) < 0);
+  });
+  return areApart && new Set(gives.map(({ worth }) => worth.isNegative)).size === 1;
 }
 
 /** Whether a whole and a part written as a fraction are put together, where numbers are fractions. */

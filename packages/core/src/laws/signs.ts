@@ -11,7 +11,7 @@ import {
 
 /** A term loses the minus that stands before its bracket, or two minuses in a product become a plus. */
 function sign(change: Change, frame: LawFrame): Fault {
-  if (frame.isOwn && change.takes.length !== change.gives.length) return bracket(change);
+  if (frame.isOwn && change.takes.length + change.gives.length > 2) return bracket(change, frame);
   if (frame.isOwn && !change.takes.some(({ owed }) => owed)) return oneForOne(change);
   return firstFault(oneForOne(change), () => {
     const [take] = change.takes;
@@ -29,10 +29,20 @@ function sign(change: Change, frame: LawFrame): Fault {
   });
 }
 
-/** In someone's own lines a bracket is one amount: its terms come out of it, or go into it, all at once. */
-function bracket(change: Change): Fault {
+/**
+ * In someone's own lines a bracket is one amount, or one number of the problem in all its parts: its terms come out of it, or
+ * go into it, all at once.
+ */
+function bracket(change: Change, frame: LawFrame): Fault {
   const isOne = change.takes.length === 1 || change.gives.length === 1;
-  return isOne ? unequal(change) : 'it is no bracket';
+  return isOne || isOneNumber(change, frame) ? unequal(change) : 'it is no bracket';
+}
+
+function isOneNumber({ takes }: Change, { partsOf }: LawFrame): boolean {
+  const numbers = takes.flatMap(({ terms }) => [...terms].flatMap(partsOf));
+  return (
+    takes.every(({ owed }) => owed) && new Set(numbers.map(({ operand }) => operand)).size === 1
+  );
 }
 
 export const SIGN: LawRule = {

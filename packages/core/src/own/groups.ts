@@ -7,7 +7,7 @@ export interface Group {
 }
 
 /** Lists longer than this are one group. */
-const MOST_PARTS = 9;
+const MOST_PARTS = 10;
 /** How many ways of grouping are looked at. */
 const MOST_WAYS = 6;
 

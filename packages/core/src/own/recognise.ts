@@ -1,11 +1,12 @@
 import type { Surd } from '../exact/surd.ts';
 import { Surd as Amount } from '../exact/surd.ts';
 import { at, groupings } from './groups.ts';
-import { move, type Found, type Page, type Recogniser } from './move.ts';
+import type { Found, Page, Recogniser } from './move.ts';
 import { takenApart } from './moves/apart.ts';
 import { changedAlike, changedInside } from './moves/changes.ts';
 import { distributed, eachWithEach, factoredOut, factorsOf } from './moves/distribute.ts';
 import { alike, factorSteps } from './moves/factors.ts';
+import { powerSteps } from './moves/powers.ts';
 import { namedSquares, pairFactors } from './moves/squares.ts';
 import { likeTerms, signs, takeBack, workedOut } from './moves/working.ts';
 import { otherwiseWritten } from './moves/writing.ts';
@@ -99,12 +100,8 @@ export function nodeSteps(old: Node, made: Node, page: Page): readonly Found[] {
   if (old.key === made.key) return [];
   const inner = insideOf(old, made);
   if (inner) return steps(inner[0], inner[1], page);
-  if (old.kind === 'power' || made.kind === 'power') {
-    const [power, other] = old.kind === 'power' ? [old, made] : [made, old];
-    if (power.kind === 'power' && isWrittenOut(power, other)) {
-      return [[move(['like-terms', 'like-terms'], [plus(old)], [plus(made)])]];
-    }
-  }
+  const powers = powerSteps(old, made, page);
+  if (powers.length > 0) return powers;
   if (!isProduct(old) && !isProduct(made)) return [];
   return factorSteps(factorsOf(old), factorsOf(made), page, (one, other, where) =>
     one.kind === 'product' || other.kind === 'product' || !isSamePlace(one, other)
@@ -140,12 +137,4 @@ function insideOf(old: Node, made: Node): readonly [readonly Term[], readonly Te
 
 function termsIn(node: Node): readonly Term[] {
   return node.kind === 'sum' ? node.terms : [plus(node)];
-}
-
-function isWrittenOut(power: Extract<Node, { kind: 'power' }>, other: Node): boolean {
-  const factors = factorsOf(other);
-  return (
-    factors.length === power.exponent &&
-    factors.every(({ under, node }) => !under && node.key === power.of.key)
-  );
 }

@@ -37,8 +37,8 @@ export class LineLedger {
   drafted(): Lived | null {
     const start = this.laying.start(flat(this.paper.problem));
     if (!start) return null;
-    let live: readonly Live[] = start;
-    const drafts: Draft[] = [];
+    const drafts = [...this.opening(start)];
+    let live: readonly Live[] = drafts[0]?.gives ?? start;
     for (const step of this.steps()) {
       const made = 'hops' in step ? this.hops(live, step) : this.step(live, step);
       if (!made) return null;
@@ -46,6 +46,22 @@ export class LineLedger {
       live = made.live;
     }
     return { drafts, live };
+  }
+
+  /** A computation that no method works is owed in one piece; its terms are told apart before the first line. */
+  private opening([whole, ...more]: readonly Live[]): readonly Draft[] {
+    const terms = flat(this.paper.problem);
+    if (!whole || more.length > 0 || whole.owed !== 'all' || terms.length < 2) return [];
+    const [first] = this.steps();
+    const helds = this.laying.follow([whole], terms, null);
+    const gives = terms.map((term, column): Live => ({
+      term,
+      held: helds[column]!,
+      owed: null,
+      column,
+    }));
+    const n = first!.n;
+    return [{ n, law: 'evaluate', move: null, takes: [whole], gives, isBetween: true }];
   }
 
   /** Rewritings and jumps in the order of their lines. */

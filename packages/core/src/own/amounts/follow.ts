@@ -1,8 +1,10 @@
 import { Exact } from '../../exact/exact.ts';
 import type { Move } from '../move.ts';
-import { eachCuts, factorsOf } from '../moves/distribute.ts';
-import { termValue, type Term } from '../node.ts';
+import { eachCuts, factorsOf, repeated } from '../moves/distribute.ts';
+import { termValue, type Node, type Term } from '../node.ts';
 import { nodeText } from '../node-text.ts';
+import { boxed } from './boxes.ts';
+import type { SpaceShape } from './grid.ts';
 import {
   cutAlong,
   cutOut,
@@ -11,6 +13,7 @@ import {
   shapeless,
   span,
   stretched,
+  type Edge,
   type Held,
   type Piece,
 } from './held.ts';
@@ -21,29 +24,35 @@ export interface Amounted {
   readonly held: Held;
 }
 
-/** What is followed: the kind of problem, and names for what is laid beside it. */
+/** What is followed: how the problem is laid out, and names for what is laid beside it. */
 export interface Following {
-  readonly kind: 'sum' | 'difference' | 'product' | 'quotient';
+  readonly form: SpaceShape['form'];
+  /** How many sides a shape has. */
+  readonly sides: number;
   readonly base: number;
-  /** A line of its own for a change, from −1 down. */
-  readonly nextLine: () => number;
+  /** What lies around the problem, and lines beside it for changes. */
+  readonly edge: Edge;
 }
 
 /** How long the sides of a term's shape are; null where it has none. */
-function sidesOf({ node }: Term, kind: Following['kind']): readonly Exact[] | null {
+function sidesOf({ node }: Term, { form, sides }: Following): readonly Exact[] | null {
   const value = node.value.rational;
   if (!value?.isConstant) return null;
-  const factors = node.kind === 'product' ? node.factors : null;
-  if (kind === 'product') {
-    if (factors?.length !== 2 || factors.some(({ under }) => under)) return null;
-    return factors.map((factor) => factor.node.value.rational!);
+  if (form === 'lines') return [value];
+  const factors = isMultiplied(node) ? repeated(node) : null;
+  if (form === 'share') {
+    const [dividend, ...others] = factors ?? [{ under: false, node }];
+    const isShare = dividend && !dividend.under && others.every(({ under }) => under);
+    return isShare ? [dividend.node.value.rational!] : null;
   }
-  if (kind !== 'quotient') return factors ? null : [value];
-  if (!factors) return [value];
-  const [dividend, ...others] = factors;
-  return dividend && !dividend.under && others.every(({ under }) => under)
-    ? [dividend.node.value.rational!]
-    : null;
+  if (!factors || factors.length > sides || factors.some(({ under }) => under)) return null;
+  const lengths = factors.map((factor) => factor.node.value.rational!);
+  // A box of fewer factors is one thick along the sides that it has none for.
+  return [...lengths, ...Array.from({ length: sides - lengths.length }, () => Exact.ONE)];
+}
+
+function isMultiplied({ kind }: Node): boolean {
+  return kind === 'product' || kind === 'power';
 }
 
 /** What each new term holds, in their order. */
@@ -66,8 +75,8 @@ export function follow(
 }
 
 /** An amount and its opposite, put in beside the problem. */
-function laidBeside(made: readonly Term[], { nextLine }: Following): readonly Held[] {
-  const line = nextLine();
+function laidBeside(made: readonly Term[], { edge }: Following): readonly Held[] {
+  const line = edge.nextLine();
   const size = made[0]!.node.value.rational!;
   return made.map(({ minus }) => [beside(line, size, minus ? -1n : 1n)]);
 }
@@ -77,55 +86,12 @@ function beside(line: number, size: Exact, count: bigint): Piece {
   return { line, at: whole, axes: [0], own: whole, count };
 }
 
-/** One term for one: it holds the same, in its new shape. */
-function carried({ term, held }: Amounted, made: Term, { kind }: Following): Held {
-  const [from, to] = [sidesOf(term, kind), sidesOf(made, kind)];
-  // A term holds the same however its sign is written: −(−3) is +3.
-  const turned = held;
-  if (!from || !to || from.length !== to.length) return shapeless(turned);
-  if (from.length === 1) {
-    return from[0]!.isZero ? shapeless(turned) : stretched(turned, 0, to[0]!.dividedBy(from[0]!));
-  }
-  return rectangle(turned, from as readonly [Exact, Exact], to as readonly [Exact, Exact]);
-}
-
-/** A rectangle as it is, turned, or cut and laid again as one of the same area. */
-function rectangle(
-  held: Held,
-  [x, y]: readonly [Exact, Exact],
-  [u, v]: readonly [Exact, Exact],
-): Held {
-  if (x.equals(u) && y.equals(v)) return held;
-  if (x.equals(v) && y.equals(u)) return held.map(turnedPiece);
-  const by = u.isZero ? Exact.ZERO : x.dividedBy(u);
-  if (by.isWhole) return relaid(held, 0, 1, u, y, by);
-  const back = v.isZero ? Exact.ZERO : y.dividedBy(v);
-  return back.isWhole ? relaid(held, 1, 0, v, x, back) : shapeless(held);
-}
-
-function turnedPiece(piece: Piece): Piece {
-  const swap = <T>(pair: readonly T[]) => [pair[1]!, pair[0]!];
-  const own = piece.own && swap(piece.own);
-  return { ...piece, at: swap(piece.at), axes: swap(piece.axes), own };
-}
-
-/** Strips of one side, each laid behind the one before along the other side. */
-function relaid(
-  held: Held,
-  side: number,
-  other: number,
-  width: Exact,
-  length: Exact,
-  count: Exact,
-): Held {
-  const strips: Piece[] = [];
-  for (let k = 0n; k < count.numerator; k++) {
-    const from = width.times(Exact.of(k));
-    const strip = cutOut(held, side, from, from.plus(width));
-    if (!strip) return shapeless(held);
-    strips.push(...moved(strip, other, length.times(Exact.of(k))));
-  }
-  return strips;
+/** One term for one: it holds the same, in its new shape, however its sign is written: −(−3) is +3. */
+function carried({ term, held }: Amounted, made: Term, following: Following): Held {
+  const [from, to] = [sidesOf(term, following), sidesOf(made, following)];
+  if (!from || !to) return shapeless(held);
+  if (from.length > 1) return boxed(held, from, to);
+  return from[0]!.isZero ? shapeless(held) : stretched(held, 0, to[0]!.dividedBy(from[0]!));
 }
 
 /** One term taken apart along a side, or along both. */
@@ -135,31 +101,36 @@ function taken(
   move: Move | null,
   following: Following,
 ): readonly Held[] | null {
-  const sides = sidesOf(term, following.kind);
+  const sides = sidesOf(term, following);
   if (!sides) return null;
   const values = made.map((own) => {
     const value = termValue(own).rational!;
     return term.minus ? value.negate() : value;
   });
-  if (sides.length === 1) return alongLine(held, sides[0]!, values, term, made);
+  if (sides.length === 1) return alongLine({ term, held }, made, { sides, values, following });
   if (move?.move === 'each-with-each') return alongBoth(held, term, made, following);
-  return alongSide(held, sides as readonly [Exact, Exact], values, term, made, move);
+  return alongSide({ term, held }, made, { sides, values, following, move });
+}
+
+/** How a term is cut: the sides of its shape, and what the parts are worth, counted as it counts. */
+interface Cutting {
+  readonly sides: readonly Exact[];
+  readonly values: readonly Exact[];
+  readonly following: Following;
 }
 
 function alongLine(
-  held: Held,
-  length: Exact,
-  values: readonly Exact[],
-  term: Term,
+  { term, held }: Amounted,
   made: readonly Term[],
+  { sides: [length], values, following }: Cutting,
 ): readonly Held[] | null {
   const worth = term.node.value.rational!;
-  if (worth.isZero || length.isNegative) return null;
-  const parts = values.map((value) => length.times(value).dividedBy(worth));
-  const cut = cutAlong(held, 0, length, parts);
+  if (worth.isZero || length!.isNegative) return null;
+  const parts = values.map((value) => length!.times(value).dividedBy(worth));
+  const cut = cutAlong(held, 0, length!, parts, following.edge);
   return (
     cut?.map((own, k) => {
-      const size = sizeOf(made[k]!);
+      const size = sizeOf(made[k]!, following);
       const part = parts[k]!.absolute();
       const shaped =
         size && !part.isZero ? stretched(own, 0, size.dividedBy(part)) : shapeless(own);
@@ -169,45 +140,36 @@ function alongLine(
 }
 
 /** How long a number, or the dividend of a share, is. */
-function sizeOf({ node }: Term): Exact | null {
-  const [first] = factorsOf(node);
-  return node.kind === 'product' ? (first?.node.value.rational ?? null) : node.value.rational;
+function sizeOf({ node }: Term, { form }: Following): Exact | null {
+  if (form === 'lines' || node.kind !== 'product') return node.value.rational;
+  return factorsOf(node)[0]?.node.value.rational ?? null;
 }
 
 /** The side that is cut: the one that the move tells of, or that stands as a bracket. */
 function alongSide(
-  held: Held,
-  sides: readonly [Exact, Exact],
-  values: readonly Exact[],
-  term: Term,
+  { term, held }: Amounted,
   made: readonly Term[],
-  move: Move | null,
+  { sides, values, following, move }: Cutting & { readonly move: Move | null },
 ): readonly Held[] | null {
-  const factors = factorsOf(term.node);
+  const factors = repeated(term.node);
   const named = move?.with?.split(' = ')[0];
   const side = factors.findIndex(({ node }) =>
     named ? nodeText(node) === named : node.kind === 'sum',
   );
-  const other = sides[1 - side];
-  if (side < 0 || !other || other.isZero) return null;
-  const parts = values.map((value) => value.dividedBy(other));
-  const cut = cutAlong(held, side, sides[side]!, parts);
+  if (side < 0) return null;
+  const others = sides.filter((_, k) => k !== side);
+  const across = others.reduce((product, length) => product.times(length), Exact.ONE);
+  if (across.isZero) return null;
+  const parts = values.map((value) => value.dividedBy(across));
+  const cut = cutAlong(held, side, sides[side]!, parts, following.edge);
   return (
     cut?.map((own, k) => {
-      const shaped = shapedAs(own, side, parts[k]!.absolute(), other, made[k]!);
+      const from = sides.map((length, at) => (at === side ? parts[k]!.absolute() : length));
+      const to = sidesOf(made[k]!, following);
+      const shaped = to ? boxed(own, from, to) : shapeless(own);
       return parts[k]!.isNegative ? opposite(shaped) : shaped;
     }) ?? null
   );
-}
-
-/** A part of a rectangle in the order in which its factors stand; without a shape where it is worked out. */
-function shapedAs(held: Held, side: number, part: Exact, other: Exact, made: Term): Held {
-  const factors = factorsOf(made.node);
-  if (factors.length !== 2 || made.node.kind !== 'product') return shapeless(held);
-  const [u, v] = factors.map(({ node }) => node.value.rational!);
-  const own: readonly [Exact, Exact] = side === 0 ? [part, other] : [other, part];
-  if (own[0].equals(u!) && own[1].equals(v!)) return held;
-  return own[0].equals(v!) && own[1].equals(u!) ? held.map(turnedPiece) : shapeless(held);
 }
 
 /** Every part of one side with every part of the other. */
@@ -215,15 +177,15 @@ function alongBoth(
   held: Held,
   term: Term,
   made: readonly Term[],
-  { base }: Following,
+  { base, edge }: Following,
 ): readonly Held[] | null {
   const cuts = eachCuts(term.node, made, base)?.map((cut) => cut.map((own) => own.rational));
   const [first, second, ...more] = cuts ?? [];
   if (!first || !second || more.length > 0) return null;
   const [x, y] = [first, second].map((cut) => Exact.sum(cut.map((own) => own!)));
-  const strips = cutAlong(held, 0, x!, first as Exact[]);
+  const strips = cutAlong(held, 0, x!, first as Exact[], edge);
   const boxes = strips?.flatMap((strip, k) => {
-    const own = cutAlong(strip, 1, y!, second as Exact[]);
+    const own = cutAlong(strip, 1, y!, second as Exact[], edge);
     return (own ?? []).map((box, n) => {
       const [a, b] = [first[k]!, second[n]!];
       const isTaken = a.isNegative !== b.isNegative;
@@ -240,16 +202,16 @@ function alongBoth(
 }
 
 /** Several terms as one. */
-function joined(old: readonly Amounted[], made: Term, { kind }: Following): Held {
+function joined(old: readonly Amounted[], made: Term, following: Following): Held {
   const all = old.flatMap(({ held }) => held);
-  const sides = sidesOf(made, kind);
+  const sides = sidesOf(made, following);
   const isLine = sides?.length === 1 && old.every(({ term }) => term.minus === made.minus);
   if (!isLine) return shapeless(all);
   let at = Exact.ZERO;
   const laid: Piece[] = [];
   for (const { term, held } of old) {
-    const size = sizeOf(term);
-    if (!size || sidesOf(term, kind) === null) return shapeless(all);
+    const size = sizeOf(term, following);
+    if (!size || sidesOf(term, following) === null) return shapeless(all);
     laid.push(...moved(held, 0, at));
     at = at.plus(size);
   }
@@ -272,7 +234,7 @@ function changedAlike(
   const helds =
     move.move === 'same-change'
       ? withChange(old, changes[0]!, following)
-      : givenAndTaken(old, changes);
+      : givenAndTaken(old, changes, following);
   return helds && made.map((_, k) => helds[order.indexOf(k)]!);
 }
 
@@ -290,8 +252,8 @@ function pairing(old: readonly Amounted[], made: readonly Term[]): readonly numb
   return orders[0] ?? null;
 }
 
-function withChange(old: readonly Amounted[], by: Exact, { nextLine }: Following): readonly Held[] {
-  const line = nextLine();
+function withChange(old: readonly Amounted[], by: Exact, { edge }: Following): readonly Held[] {
+  const line = edge.nextLine();
   const sign = by.isNegative ? -1n : 1n;
   return old.map(({ term, held }) => {
     const piece = { ...beside(line, by.absolute(), term.minus ? -sign : sign), own: null };
@@ -302,15 +264,16 @@ function withChange(old: readonly Amounted[], by: Exact, { nextLine }: Following
 function givenAndTaken(
   old: readonly Amounted[],
   changes: readonly Exact[],
+  following: Following,
 ): readonly Held[] | null {
   const giver = changes.findIndex((change) => change.isNegative);
   const taker = 1 - giver;
   if (giver < 0) return null;
   const by = changes[taker]!;
-  const size = sizeOf(old[giver]!.term)!;
+  const size = sizeOf(old[giver]!.term, following)!;
   const kept = cutOut(old[giver]!.held, 0, Exact.ZERO, size.minus(by));
   const given = cutOut(old[giver]!.held, 0, size.minus(by), size);
   if (!kept || !given) return null;
-  const taken = [...old[taker]!.held, ...moved(given, 0, sizeOf(old[taker]!.term)!)];
+  const taken = [...old[taker]!.held, ...moved(given, 0, sizeOf(old[taker]!.term, following)!)];
   return giver === 0 ? [kept, taken] : [taken, kept];
 }

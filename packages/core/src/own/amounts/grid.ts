@@ -3,20 +3,23 @@ import type { Part } from '../../account/cut.ts';
 import type { BeyondCell } from '../../account/beyond.ts';
 import { Exact } from '../../exact/exact.ts';
 import { numeralFor, numeralText } from '../../exact/numeral.ts';
-import type { Held, Span } from './held.ts';
+import { gathered, type Held, type Span } from './held.ts';
 
 /** How the numbers of a problem span its space. */
 export interface SpaceShape {
-  /** How long each number is; of a product both are sides of the one line 0. */
+  /** A line for each number, the one line of a dividend that is shared, or a box with a side for each factor. */
+  readonly form: 'lines' | 'share' | 'box';
+  /** How long each number is; the sides of a box are all of line 0. */
   readonly sizes: readonly Exact[];
-  readonly isProduct: boolean;
   /** What a length on a line is worth: 1, or one over the divisor. */
   readonly unit: Exact;
   /** Whether each number counts for or against, 1 or −1. */
   readonly signs: readonly (1 | -1)[];
+  /** Which numbers are below 0 themselves, so that their parts are too. */
+  readonly areNegative: readonly boolean[];
   readonly base: number;
-  /** Whether parts are written as fractions, and not with a point. */
-  readonly isFractions: boolean;
+  /** For numbers that are written as fractions their denominators; null where parts are written with a point. */
+  readonly bottoms: readonly Exact[] | null;
 }
 
 /** Cells of the problem with how many times each is held, and cells beyond its edge. */
@@ -41,11 +44,11 @@ export class Grid {
       points.set(key, own.set(point.toString(), point));
     };
     shape.sizes.forEach((size, k) => {
-      const key = shape.isProduct ? `0.${k}` : `${k}.0`;
+      const key = shape.form === 'box' ? `0.${k}` : `${k}.0`;
       put(key, Exact.ZERO);
       put(key, size);
     });
-    for (const { line, at, axes } of all.flat()) {
+    for (const { line, at, axes } of all.flatMap(gathered)) {
       at.forEach(({ from, to }, side) => {
         put(`${line}.${axes[side]}`, from);
         put(`${line}.${axes[side]}`, to);
@@ -61,33 +64,40 @@ export class Grid {
     return this.shape.sizes.map((size, k) => {
       const points = this.points.get(this.keyOf(k))!.filter((point) => point.compare(size) <= 0);
       const worths = points.slice(1).map((to, n) => to.minus(points[n]!));
-      return worths.reverse().map((worth) => this.part(worth));
+      return worths
+        .reverse()
+        .map((worth) => this.part(this.shape.areNegative[k] ? worth.negate() : worth, k));
     });
   }
 
   private keyOf(operand: number): string {
-    return this.shape.isProduct ? `0.${operand}` : `${operand}.0`;
+    return this.shape.form === 'box' ? `0.${operand}` : `${operand}.0`;
   }
 
-  private part(worth: Exact): Part {
-    const numeral = this.shape.isFractions ? null : numeralFor(worth, this.shape.base);
-    return { worth, text: numeral ? numeralText(numeral) : worth.toString(), place: undefined };
+  private part(worth: Exact, operand: number): Part {
+    const { bottoms, base } = this.shape;
+    return {
+      worth,
+      text: bottoms ? inParts(worth, bottoms[operand]!) : figures(worth, base),
+      place: undefined,
+    };
   }
 
   /** What an amount holds in cells. */
   count(held: Held): Counted {
     const inside = new Map<string, bigint>();
     const beyond = new Map<string, BeyondCell>();
-    for (const { line, at, axes, count } of held) {
+    for (const { line, at, axes, count } of gathered(held)) {
       const bySide = [...axes.keys()].sort((a, b) => axes[a]! - axes[b]!);
       const sides = bySide.map((k) => this.cellsOf(line, axes[k]!, at[k]!));
       for (const cells of choices(sides)) {
         const isInside = line >= 0 && cells.every(({ part }) => part !== null);
         const name = cells.map(({ name: own }) => own).join('.');
         if (isInside) {
-          const key = this.shape.isProduct
-            ? cells.map(({ part }) => part).join('.')
-            : `${line}.${cells[0]!.part}`;
+          const key =
+            this.shape.form === 'box'
+              ? cells.map(({ part }) => part).join('.')
+              : `${line}.${cells[0]!.part}`;
           inside.set(key, (inside.get(key) ?? 0n) + count);
         } else {
           const key = `b${line}.${name}`;
@@ -109,7 +119,7 @@ export class Grid {
   /** The cells of one side that a span covers. */
   private cellsOf(line: number, side: number, { from, to }: Span): readonly SideCell[] {
     const points = this.points.get(`${line}.${side}`)!;
-    const size = line < 0 ? Exact.ZERO : this.shape.sizes[this.shape.isProduct ? side : line]!;
+    const size = line < 0 ? Exact.ZERO : this.shape.sizes[this.shape.form === 'box' ? side : line]!;
     const within = points.filter((point) => point.compare(size) <= 0).length - 1;
     const cells: SideCell[] = [];
     for (let k = 0; k < points.length - 1; k++) {
@@ -124,6 +134,17 @@ export class Grid {
     }
     return cells;
   }
+}
+
+/** A piece of a fraction keeps its denominator, so that its pieces are alike: 4/8, and not 1/2. */
+function inParts(worth: Exact, bottom: Exact): string {
+  const top = worth.times(bottom);
+  return worth.isWhole || !top.isWhole ? worth.toString() : `${top}/${bottom}`;
+}
+
+function figures(worth: Exact, base: number): string {
+  const numeral = numeralFor(worth, base);
+  return numeral ? numeralText(numeral) : worth.toString();
 }
 
 interface SideCell {

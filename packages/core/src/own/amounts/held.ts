@@ -8,8 +8,8 @@ export interface Span {
 
 /**
  * A box of the problem's own space that an amount holds so many times, and where it lies in the amount's own shape: of a
- * product a rectangle, of a number a line. The space has one line for each number of a sum or difference, one of the
- * dividend of a quotient, two sides for a product; beyond the numbers it goes on.
+ * product a box with a side for each factor, of a number a line. The space has one line for each number of a sum or
+ * difference, one of the dividend of a quotient, a side for each factor of a product; beyond the numbers it goes on.
  */
 export interface Piece {
   /** Which line of the space; 0 for a product. Lines below 0 are laid beside the problem, one for each change. */
@@ -32,6 +32,56 @@ export function span(from: Exact, to: Exact): Span {
 
 export function lengthOf({ from, to }: Span): Exact {
   return to.minus(from);
+}
+
+/**
+ * The same with pieces that lie side by side as one, so that a cut that nothing needs is none. Sides come in the order of
+ * the space, and shapes are gone.
+ */
+export function gathered(held: Held): Held {
+  const count = Math.max(0, ...held.map(({ axes }) => axes.length));
+  let pieces: Held = held.map((piece) => {
+    const order = [...piece.axes.keys()].sort((a, b) => piece.axes[a]! - piece.axes[b]!);
+    return { ...sidesIn(piece, order), own: null };
+  });
+  for (let side = 0; side < count; side++) pieces = gatheredAlong(pieces, side);
+  return pieces;
+}
+
+function gatheredAlong(pieces: Held, side: number): Held {
+  const rows = new Map<string, Piece[]>();
+  const without = pieces.filter(({ axes }) => axes.length <= side);
+  for (const piece of pieces.filter(({ axes }) => axes.length > side)) {
+    const others = piece.at.map((at, k) => (k === side ? '' : `${at.from} ${at.to}`));
+    const key = [piece.line, piece.count, piece.axes, ...others].join(';');
+    rows.set(key, [...(rows.get(key) ?? []), piece]);
+  }
+  const along = [...rows.values()].flatMap((row) => {
+    row.sort((a, b) => a.at[side]!.from.compare(b.at[side]!.from));
+    const made: Piece[] = [];
+    for (const piece of row) {
+      const last = made.at(-1);
+      const goesOn = last?.at[side]!.to.equals(piece.at[side]!.from);
+      if (!last || !goesOn) made.push(piece);
+      else {
+        const whole = span(last.at[side]!.from, piece.at[side]!.to);
+        made[made.length - 1] = { ...last, at: replaced(last.at, side, whole) };
+      }
+    }
+    return made;
+  });
+  return [...without, ...along];
+}
+
+/** A piece whose sides come in another order. */
+export function sidesIn(piece: Piece, order: readonly number[]): Piece {
+  const turn = <T>(all: readonly T[]) => order.map((k) => all[k]!);
+  return {
+    ...piece,
+    at: turn(piece.at),
+    axes: turn(piece.axes),
+    own: piece.own && turn(piece.own),
+  };
 }
 
 /** The same held the other way about. */
@@ -74,20 +124,44 @@ export function moved(held: Held, side: number, by: Exact): Held {
   });
 }
 
-/** A strip beyond the end of one side, as long as asked; it goes on from the piece that lies last. */
-export function beyondEnd(held: Held, side: number, end: Exact, by: Exact): Held | null {
+/**
+ * A strip beyond the end of one side, as long as asked; it goes on from the piece that lies last where that lies at the edge
+ * of the space, and beside the space where others lie behind it. Null where the shape is not known.
+ */
+export function beyondEnd(
+  held: Held,
+  { side, end, by }: { readonly side: number; readonly end: Exact; readonly by: Exact },
+  edge: Edge,
+): Held | null {
   const last = held.filter((piece) => piece.own?.[side]?.to.equals(end));
   if (last.length === 0) return null;
   return last.map((piece) => {
     const own = piece.own![side]!;
     const at = piece.at[side]!;
-    const scale = lengthOf(at).dividedBy(lengthOf(own));
+    const size = by.times(lengthOf(at).dividedBy(lengthOf(own)));
+    const shape = replaced(piece.own!, side, span(Exact.ZERO, by));
+    if (edge.isAt(piece, side)) {
+      return { ...piece, at: replaced(piece.at, side, span(at.to, at.to.plus(size))), own: shape };
+    }
+    const lengths = replaced(piece.at, side, span(Exact.ZERO, size)).map(lengthOf);
     return {
       ...piece,
-      at: replaced(piece.at, side, span(at.to, at.to.plus(by.times(scale)))),
-      own: replaced(piece.own!, side, span(Exact.ZERO, by)),
+      line: edge.nextLine(),
+      at: lengths.map((length) => span(Exact.ZERO, length)),
+      own: shape,
+      count: edge.isAgainst(piece) ? -piece.count : piece.count,
     };
   });
+}
+
+/** What lies around the numbers of a problem. */
+export interface Edge {
+  /** Whether nothing of the problem lies behind a piece on one of its sides. */
+  readonly isAt: (piece: Piece, side: number) => boolean;
+  /** Whether the number of a piece counts against the problem. */
+  readonly isAgainst: (piece: Piece) => boolean;
+  /** A line beside the problem, from −1 down. */
+  readonly nextLine: () => number;
 }
 
 /** The same in a shape whose side is so many times as long. */
@@ -123,6 +197,7 @@ export function cutAlong(
   side: number,
   length: Exact,
   parts: readonly Exact[],
+  edge: Edge,
 ): readonly Held[] | null {
   const order = parts.map((part, index) => ({ part, index }));
   order.sort(
@@ -135,7 +210,7 @@ export function cutAlong(
   for (const { part, index } of order) {
     const to = at.plus(part);
     if (!part.isNegative && to.compare(laid) > 0) {
-      const more = beyondEnd(whole, side, laid, to.minus(laid));
+      const more = beyondEnd(whole, { side, end: laid, by: to.minus(laid) }, edge);
       if (!more) return null;
       whole = [...whole, ...moved(more, side, laid)];
       laid = to;

@@ -2,45 +2,61 @@ import type { Entry } from '../../account/account.ts';
 import type { BeyondCell } from '../../account/beyond.ts';
 import type { Part } from '../../account/cut.ts';
 import type { Scribe } from '../../account/scribe.ts';
-import { PieceSpace } from '../../account/spaces.ts';
+import { choices, PieceSpace } from '../../account/spaces.ts';
 import { TermSet } from '../../account/terms.ts';
 import { Exact } from '../../exact/exact.ts';
-import { numeralText, numeralValue } from '../../exact/numeral.ts';
+import { numeralText, numeralValue, type Numeral } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { scriptOf } from '../../problem/script.ts';
-import type { Term } from '../node.ts';
+import { sumNode, type Term } from '../node.ts';
 import type { Laying, Live } from './laying.ts';
 import { follow, type Following } from './follow.ts';
 import { Grid, type SpaceShape } from './grid.ts';
 import type { OwnAccount, OwedCell } from './own-account.ts';
-import { span, type Held, type Piece, type Span } from './held.ts';
+import { span, type Edge, type Held, type Piece, type Span } from './held.ts';
+import { giveWholes } from './whole.ts';
 
 /** How the numbers of a problem span its space; null for problems that are not laid out so. */
 export function shapeOf(problem: Problem): SpaceShape | null {
   const { kind, operands, base } = problem;
-  if (scriptOf(problem) === 'terms' || kind === 'root' || base !== 10) return null;
-  const sizes = operands.map(numeralValue);
-  if (sizes.some((size) => size.isZero || size.isNegative)) return null;
-  const isProduct = kind === 'product';
-  if (isProduct && sizes.length !== 2) return null;
+  const worths = operands.map(numeralValue);
+  if (kind === 'root' || worths.some((worth) => worth.isZero || !worth.isConstant)) return null;
   const isShare = kind === 'quotient';
+  const form = isShare ? 'share' : kind === 'product' ? 'box' : 'lines';
+  const areNegative = worths.map((worth) => worth.isNegative);
+  if (form !== 'lines' && areNegative.includes(true)) return null;
+  const isAgainst = (k: number) => areNegative[k] || (kind === 'difference' && k > 0);
   return {
-    sizes: isShare ? [sizes[0]!] : sizes,
-    isProduct,
-    unit: isShare ? Exact.ONE.dividedBy(sizes[1]!) : Exact.ONE,
-    isFractions: scriptOf(problem) === 'fractions',
-    signs: sizes.map((_, k) => (kind === 'difference' && k > 0 ? -1 : 1)),
+    form,
+    sizes: (isShare ? worths.slice(0, 1) : worths).map((worth) => worth.absolute()),
+    unit: isShare ? Exact.ONE.dividedBy(worths[1]!) : Exact.ONE,
+    bottoms: scriptOf(problem) === 'fractions' ? operands.map(bottomOf) : null,
+    signs: worths.map((_, k) => (isAgainst(k) ? -1 : 1)),
+    areNegative,
     base,
   };
 }
 
-/** Numbers laid out as lines, and a product as a rectangle. */
+function bottomOf({ fraction }: Numeral): Exact {
+  return fraction ? numeralValue(fraction.bottom) : Exact.ONE;
+}
+
+/** Numbers laid out as lines, and a product as a box with a side for each factor. */
 export function spanLaying(problem: Problem, shape: SpaceShape): Laying {
   let lines = 0;
-  const following: Following = {
-    kind: problem.kind as Following['kind'],
-    base: problem.base,
+  const edge: Edge = {
+    isAt: ({ line, at, axes }, side) => {
+      const size = shape.sizes[shape.form === 'box' ? axes[side]! : line];
+      return line < 0 || at[side]!.to.compare(size!) >= 0;
+    },
+    isAgainst: ({ line }) => shape.signs[line] === -1,
     nextLine: () => -++lines,
+  };
+  const following: Following = {
+    form: shape.form,
+    sides: shape.form === 'box' ? shape.sizes.length : 1,
+    base: problem.base,
+    edge,
   };
   return {
     shape,
@@ -52,16 +68,20 @@ export function spanLaying(problem: Problem, shape: SpaceShape): Laying {
 /** The terms of the problem with what they hold; null where its numbers are written as no number or bracket. */
 function spanStart(
   { kind }: Problem,
-  { sizes, isProduct }: SpaceShape,
+  { sizes, form, signs }: SpaceShape,
   terms: readonly Term[],
 ): readonly Live[] | null {
-  if (isProduct || kind === 'quotient') {
-    if (terms.length !== 1) return null;
+  if (form !== 'lines' || kind === 'expression') {
+    if (form !== 'lines' && terms.length !== 1) return null;
     const at = sizes.map((size) => span(Exact.ZERO, size));
     const piece: Piece = { line: 0, at, axes: at.map((_, k) => k), own: at, count: 1n };
-    return [{ term: terms[0]!, held: [piece], owed: 'all', column: 0 }];
+    const term = terms.length === 1 ? terms[0]! : { minus: false, node: sumNode(terms) };
+    return [{ term, held: [piece], owed: 'all', column: 0 }];
   }
-  if (terms.length !== sizes.length) return null;
+  const isOperand = ({ minus, node }: Term, k: number) =>
+    node.value.rational?.absolute().equals(sizes[k]!) &&
+    (minus !== node.value.rational.isNegative) === (signs[k] === -1);
+  if (terms.length !== sizes.length || !terms.every(isOperand)) return null;
   return terms.map((term, line): Live => {
     const at = [span(Exact.ZERO, sizes[line]!)];
     return {
@@ -88,12 +108,15 @@ export class SpanAccount implements OwnAccount {
 
   open(scribe: Scribe): readonly OwedCell[] {
     const { cuts } = this.grid;
-    if (this.problem.kind === 'quotient') return this.openShares(scribe, cuts);
-    if (this.shape.isProduct) {
+    if (this.shape.form === 'share') return this.openShares(scribe, cuts);
+    if (this.shape.form === 'box') {
       scribe.open(cuts);
-      return cuts[1]!.flatMap((_, j) =>
-        cuts[0]!.map((__, i) => ({ operand: 0, at: null, entry: scribe.owes(i, j) })),
-      );
+      const numbers = cuts.map((parts) => parts.map((_, k) => k));
+      return choices(numbers).map((parts) => ({
+        operand: 0,
+        at: null,
+        entry: scribe.owes(...parts),
+      }));
     }
     scribe.openSum(cuts);
     return cuts.flatMap((parts, operand) =>
@@ -121,17 +144,17 @@ export class SpanAccount implements OwnAccount {
   }
 
   give(scribe: Scribe): void {
+    const { space } = this;
+    if (!space) return giveWholes(scribe, this.problem);
     this.problem.operands.forEach((operand, column) => {
-      const spot = { area: 'question', row: 0, column } as const;
-      if (!this.space) return void scribe.giveWhole(column, spot);
       const text = numeralText(operand);
       scribe.giveFigure({
         text,
         glyph: text,
         worth: numeralValue(operand),
-        terms: TermSet.run(this.space, 0, this.space.size),
+        terms: TermSet.run(space, 0, space.size),
         role: 'operand part',
-        spot,
+        spot: { area: 'question', row: 0, column },
         operand: column,
         place: undefined,
         owed: null,
@@ -150,13 +173,14 @@ export class SpanAccount implements OwnAccount {
       if (once === 1n) numbers.push(...terms.ids().map((id) => terms.space.find(id)!));
       if (count !== once) more.set(key, { worth: entry.worth, count: count - once });
     }
-    const space = this.owedCell(scribe, '0.0').terms.space;
+    const first = this.shape.form === 'box' ? this.shape.sizes.map(() => '0').join('.') : '0.0';
+    const space = this.owedCell(scribe, first).terms.space;
     return { terms: TermSet.from(space, numbers), beyond: more };
   }
 
   private owedCell(scribe: Scribe, key: string): Entry {
     const parts = key.split('.').map(Number);
-    return this.problem.kind === 'quotient' ? scribe.owes(parts[1]!) : scribe.owes(...parts);
+    return this.shape.form === 'share' ? scribe.owes(parts[1]!) : scribe.owes(...parts);
   }
 }
 
@@ -164,7 +188,7 @@ export class SpanAccount implements OwnAccount {
 function spansOf(parts: readonly Part[], size: Exact): readonly Span[] {
   let to = size;
   return parts.map(({ worth }) => {
-    const at = span(to.minus(worth), to);
+    const at = span(to.minus(worth.absolute()), to);
     to = at.from;
     return at;
   });

@@ -3,6 +3,7 @@ import type { Writing } from '../../account/drafts.ts';
 import { Scribe } from '../../account/scribe.ts';
 import { OWN_LINES } from '../../laws/replay.ts';
 import type { Problem } from '../../problem/problem.ts';
+import { expressionProblem } from '../computation.ts';
 import { displayed } from '../displayed.ts';
 import type { JudgedPaper } from '../judged-paper.ts';
 import { termValue } from '../node.ts';
@@ -18,10 +19,10 @@ import { shapeOf, SpanAccount, spanLaying } from './spans.ts';
 
 /**
  * The account of a paper of rewritings and jumps: every line is a few steps, one for each group of terms that changes.
- * Null where it has none, or its problem is not laid out here: roots, several numbers multiplied, other bases.
+ * Null where it has none, or its problem is not laid out here: roots, and computations that come to nothing.
  */
 export function traceOfLines(paper: JudgedPaper): Trace | null {
-  const { problem } = paper.asked;
+  const problem = paper.asked.problem ?? expressionProblem(paper.asked.expression);
   if (!problem || paper.rewritings.length + paper.hops.length === 0) return null;
   const shape = shapeOf(problem);
   const cells = shape ? null : cellsOf(problem);

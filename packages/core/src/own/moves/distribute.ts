@@ -25,7 +25,7 @@ export const distributed: Recogniser = (old, made, { base }) => {
   const [only, ...more] = old;
   if (!only || more.length > 0 || made.length < 2) return [];
   const parts = only.minus ? turned(made) : made;
-  const cut = cutAlong(only.node, parts, base);
+  const cut = cutAlong(withoutPower(only.node), parts, base);
   return cut === null ? [] : [[move(['distribute', 'distribute'], old, made, cut || null)]];
 };
 
@@ -36,7 +36,7 @@ export const factoredOut: Recogniser = (old, made, { base }) => {
   const parts = only.minus ? turned(old) : old;
   // What is put together must be seen in the products; numbers that only happen to share a factor must show it.
   const isSeen = hasSum(only.node) || (parts.some(isProductOfNumbers) && isNumber(only.node));
-  const cut = isSeen ? cutAlong(only.node, parts, base) : null;
+  const cut = isSeen ? cutAlong(withoutPower(only.node), parts, base) : null;
   return cut === null ? [] : [[move(['distribute', 'factor-out'], old, made, cut || null)]];
 };
 
@@ -188,8 +188,13 @@ export function eachCuts(
   return null;
 }
 
-/** Factors, a power as its base so many times. */
-function repeated(node: Node): readonly Factor[] {
+/** A square or a cube as the product that it is. */
+function withoutPower(node: Node): Node {
+  return node.kind === 'power' ? productNode(repeated(node)) : node;
+}
+
+/** Factors, a square or a cube as its base so many times. */
+export function repeated(node: Node): readonly Factor[] {
   if (node.kind === 'power' && node.exponent <= 3) {
     return Array.from({ length: node.exponent }, () => ({ under: false, node: node.of }));
   }
