@@ -63,13 +63,18 @@ interface Refined {
   readonly members: readonly (readonly (readonly number[])[])[];
 }
 
-/** Lays every cut along the same length and cuts at all their boundaries. */
+/** Lays every cut along the same length and cuts at all their boundaries; a part that one of them has keeps its text. */
 function refine(cuts: readonly (readonly Part[])[], base: number): Refined {
   const edges = cuts.map(boundaries);
   const all = sortedEdges(edges.flat());
+  const texts = new Map(
+    cuts.flatMap((own, k) =>
+      own.map(({ text }, n) => [`${edges[k]![n]} ${edges[k]![n + 1]}`, text]),
+    ),
+  );
   const parts = all.slice(1).map((edge, k): Part => {
     const worth = edge.minus(all[k]!);
-    const text = numberText(worth, base);
+    const text = texts.get(`${all[k]} ${edge}`) ?? numberText(worth, base);
     return { worth, text, place: undefined };
   });
   const position = new Map(all.map((edge, k) => [edge.toString(), k]));
@@ -90,9 +95,11 @@ function boundaries(parts: readonly Part[]): Exact[] {
   );
 }
 
+/** From 0 on: upwards, or downwards for a number below zero. */
 function sortedEdges(edges: readonly Exact[]): readonly Exact[] {
   const unique = new Map(edges.map((edge) => [edge.toString(), edge]));
-  return [...unique.values()].sort((a, b) => a.compare(b));
+  const sorted = [...unique.values()].sort((a, b) => a.compare(b));
+  return sorted[0]!.isNegative ? sorted.reverse() : sorted;
 }
 
 /** For each term of a trace the runs of common terms that it is made of, in turn their starts and ends. */

@@ -111,12 +111,10 @@ function numbersMet({ steps, problem, whole }: Trace): readonly Exact[] {
   );
 }
 
-/** The numbers of a glyph: both of a fraction, the coefficient of a term; the base behind a number is none. */
+/** The numbers of a glyph: both of a fraction, the coefficient of a term. */
 function numbersIn(glyph: string, base: number): readonly Exact[] {
   const figures = base > 10 ? /[0-9A-F]+(\.[0-9A-F]+)?/g : /\d+(\.\d+)?/g;
-  return (glyph.replaceAll(`_${base}`, '').match(figures) ?? []).map((text) =>
-    numeralValue(numeral(text, base)),
-  );
+  return (glyph.match(figures) ?? []).map((text) => numeralValue(numeral(text, base)));
 }
 
 /** The largest number on the paper: of products the whole numbers that are written, of quotients what stands there. */

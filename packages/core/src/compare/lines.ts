@@ -15,6 +15,8 @@ export interface Terms {
   readonly operandOf: (term: string) => number;
   /** The text of a term where terms are fractions, `4/18` for two ninths; null where it is told by its worth. */
   readonly textOf: (term: string) => string | null;
+  /** The text of a number of the problem where numbers are fractions; null where it is told by its worth. */
+  readonly numberText: (operand: number) => string | null;
 }
 
 /** A line of a certificate read once: a leaf with its amount, or a bracket. */
@@ -26,8 +28,8 @@ export interface Line {
   readonly parts: readonly Line[];
   /** Its amounts in order, without brackets. */
   readonly leaves: readonly Amount[];
-  /** Whether it is a number of the problem as it is given, in several terms. */
-  readonly isNumber: boolean;
+  /** The amount of a number of the problem that is given in several terms; null for any other bracket. */
+  readonly number: Amount | null;
 }
 
 /** Reads a line; a text says what is wrong with one that names no terms or is not worth what it says. */
@@ -40,21 +42,26 @@ export function lineOf(expression: Expression, terms: Terms): Line | string {
     if (typeof line === 'string') return line;
     parts.push(line);
   }
+  const leaves = parts.flatMap((part) => part.leaves);
   return {
     worth: Exact.sum(parts.map((part) => part.worth)),
     key: `(${parts.map(({ key }) => key).join(' ')})`,
     parts,
-    leaves: parts.flatMap(({ leaves }) => leaves),
-    isNumber: areOfOneNumber(
-      parts.flatMap(({ leaves }) => leaves),
-      terms,
-    ),
+    leaves,
+    number: numberOf(leaves, terms),
   };
 }
 
-function areOfOneNumber(leaves: readonly Amount[], { operandOf }: Terms): boolean {
-  const operands = new Set(leaves.flatMap((leaf) => [...leaf.terms].map(operandOf)));
-  return operands.size === 1 && leaves.every(({ owed }) => owed);
+/** Owed terms of one number as that number, written as the problem has it where they are all of it. */
+function numberOf(leaves: readonly Amount[], known: Terms): Amount | null {
+  const ids = leaves.flatMap((leaf) => [...leaf.terms]);
+  const [operand, ...more] = new Set(ids.map(known.operandOf));
+  if (operand === undefined || more.length > 0 || !leaves.every(({ owed }) => owed)) return null;
+  const worth = Exact.sum(leaves.map((leaf) => leaf.worth));
+  const text = known.numberText(operand);
+  const written =
+    text === null ? null : writtenAs(`${worth.isNegative ? '−' : ''}${text}`, worth, known.base);
+  return { worth, terms: new Set(ids), owed: true, written: written || null };
 }
 
 function leafOf(leaf: Exclude<Expression, { kind: 'sum' }>, known: Terms): Line | string {
@@ -73,7 +80,7 @@ function leafOf(leaf: Exclude<Expression, { kind: 'sum' }>, known: Terms): Line 
     key: `${owed ? 'o' : 'a'}${worth}|${leaf.scaled ?? ''}|${[...terms].sort().join(',')}`,
     parts: [],
     leaves: [{ worth, terms, owed, written }],
-    isNumber: false,
+    number: null,
   };
 }
 
@@ -90,10 +97,13 @@ function writtenAs(text: string, worth: Exact, base: number): Amount['written'] 
 /** The amounts of a part, a number of the problem that is cut into terms being one of them. */
 function unitsOf(part: Line): readonly Amount[] {
   return part.parts.flatMap((inner) => {
-    if (!inner.isNumber) return inner.parts.length === 0 ? inner.leaves : unitsOf(inner);
-    const terms = new Set(inner.leaves.flatMap((leaf) => [...leaf.terms]));
-    return [{ worth: inner.worth, terms, owed: true, written: null }];
+    if (inner.number) return [inner.number];
+    return inner.parts.length === 0 ? inner.leaves : unitsOf(inner);
   });
+}
+
+function takenOf(part: Line): readonly Amount[] {
+  return part.parts.length === 0 ? part.leaves : unitsOf(part);
 }
 
 /**
@@ -102,7 +112,7 @@ function unitsOf(part: Line): readonly Amount[] {
  */
 export function depthOf(line: Line): number {
   if (line.parts.length === 0) return 0;
-  const inner = line.parts.filter(({ isNumber }) => !isNumber);
+  const inner = line.parts.filter(({ number }) => number === null);
   return 1 + Math.max(0, ...inner.map(depthOf));
 }
 
@@ -131,13 +141,13 @@ export function changesBetween(
     const [takes, gives] = withoutCommon(before.leaves, after.leaves);
     return [placed(before, takes, gives)];
   }
-  const aligned = align(partsOf(before), partsOf(after));
+  const aligned = align(law, partsOf(before), partsOf(after));
   if (aligned) return aligned;
   const isOne = partsOf(after).length === 1;
   const isByPlaces = law === 'place-value' || law === 'like-terms';
   if (!isOne && !isByPlaces) return null;
   const [takes, gives] = isOne
-    ? [before.parts.length === 0 ? before.leaves : unitsOf(before), after.leaves]
+    ? [takenOf(before), after.leaves]
     : withoutCommon(before.leaves, after.leaves);
   return [placed(before, takes, gives)];
 }
@@ -172,7 +182,11 @@ function partsOf(line: Line): readonly Line[] {
 }
 
 /** Part by part in order: alike, or as many parts of the next line as make the same. Parts worth nothing may go. */
-function align(old: readonly Line[], made: readonly Line[]): readonly PlacedChange[] | null {
+function align(
+  law: Move['law'],
+  old: readonly Line[],
+  made: readonly Line[],
+): readonly PlacedChange[] | null {
   const changes: PlacedChange[] = [];
   let at = 0;
   for (const part of old) {
@@ -190,7 +204,8 @@ function align(old: readonly Line[], made: readonly Line[]): readonly PlacedChan
     changes.push(
       placed(
         part,
-        part.parts.length === 0 ? part.leaves : unitsOf(part),
+        // A number in its terms is scaled as the one number that it is.
+        law === 'scale-both' && part.number ? [part.number] : takenOf(part),
         made.slice(from, at).flatMap(({ leaves }) => leaves),
       ),
     );

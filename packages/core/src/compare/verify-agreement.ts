@@ -3,23 +3,15 @@ import { isTaken } from '../problem/problem.ts';
 import { readComputation } from '../own/computation.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralText, numeralValue } from '../exact/numeral.ts';
-import { isFraction } from '../problem/expression.ts';
 import { failureText } from '../problem/failure.ts';
 import { valueOfKind, type Problem } from '../problem/problem.ts';
 import { scriptOf } from '../problem/script.ts';
-import {
-  held,
-  otherTerms,
-  sameTerms,
-  writtenFactors,
-  type Amount,
-  type LawFrame,
-} from '../laws/law.ts';
-import { denominatorOf } from '../laws/numbers.ts';
+import { held, otherTerms, sameTerms, type LawFrame } from '../laws/law.ts';
 import { OWN_LINES } from '../laws/replay.ts';
 import { checkLaw } from '../laws/table.ts';
 import type { Agreement } from './agreement-shape.ts';
 import type { MethodAgreement, Move } from './expressions.ts';
+import { endFault } from './finished.ts';
 import {
   changesBetween,
   depthOf,
@@ -80,13 +72,14 @@ function earlyFault({ method, leak, unfinished }: MethodAgreement, version: numb
 }
 
 /** How terms are read: fractions by their own text. */
-function termsFor({ terms, script, base, kind }: Agreement, worths: Worths): Terms {
+function termsFor({ terms, operands, script, base, kind }: Agreement, worths: Worths): Terms {
   const texts = new Map(terms.map(({ id, text }) => [id, text]));
   return {
     worths,
     base,
     operandOf: (term) => (termShape(kind) === 'parts' ? Number(term.split('.')[0]) : 0),
     textOf: (term) => (script === 'fractions' ? (texts.get(term) ?? null) : null),
+    numberText: (operand) => (script === 'fractions' ? (operands[operand]?.text ?? null) : null),
   };
 }
 
@@ -232,7 +225,7 @@ function methodFault(agreement: MethodAgreement, frame: Frame): Fault | null {
   return (
     openingFault(moves[0]!, lines[0]!, frame) ??
     stepsFault(agreement, lines, frame) ??
-    (agreement.leak || agreement.unfinished ? null : endFault(lines, frame, agreement.unreduced)) ??
+    unfinishedFault(agreement, lines, frame) ??
     bracketingFault(bracketing, lines, frame)
   );
 }
@@ -323,65 +316,14 @@ function isLeak({ step, amount }: NonNullable<MethodAgreement['leak']>): boolean
   return step >= 1 && leaks !== null && !leaks.isZero;
 }
 
-/**
- * The last line is finished: one amount that is worked out and reduced; terms that are all unlike; or a square of
- * one number, perhaps with a factor that stays under the root, and what is left over.
- */
-function endFault(lines: readonly Line[], { laws }: Frame, unreduced = false): Fault | null {
-  const move = lines.length - 1;
-  const { leaves } = lines[move]!;
-  if (unreduced) {
-    const isLeft = leaves.length === 1 && laws.script === 'fractions' && isUnreduced(leaves[0]!);
-    return isLeft ? null : { move, fault: 'the last line is no fraction that can be reduced' };
-  }
-  const isDone =
-    laws.kind === 'root'
-      ? isRoot(leaves)
-      : laws.script === 'terms'
-        ? areUnlike(leaves)
-        : leaves.length === 1 && (isReduced(leaves[0]!) || isLoneTerm(leaves[0]!, laws.kind));
-  return isDone ? null : { move, fault: 'the sum is not finished' };
-}
-
-/** The terms of sums and differences are amounts, so that one alone is worked out where it is in lowest terms. */
-function isLoneTerm(leaf: Amount, kind: LawFrame['kind']): boolean {
-  return termShape(kind) === 'parts' && leaf.owed && denominatorOf(leaf) === leaf.worth.denominator;
-}
-
-/** Worked out, and in lowest terms where it is written as a fraction. */
-function isReduced(amount: Amount): boolean {
-  const { owed, written, worth } = amount;
-  const of = written?.kind === 'negative' ? written.of : written;
-  const isLowest = of !== null && isFraction(of) && denominatorOf(amount) === worth.denominator;
-  return !owed && (written === null || isLowest);
-}
-
-/** Worked out, and written as a fraction that is not in lowest terms. */
-function isUnreduced(amount: Amount): boolean {
-  const { owed, written, worth } = amount;
-  const of = written?.kind === 'negative' ? written.of : written;
-  const isParts = of !== null && (isFraction(of) || of.kind === 'mixed');
-  return !owed && isParts && denominatorOf(amount) !== worth.denominator;
-}
-
-function isRoot(leaves: readonly Amount[]): boolean {
-  const [square, rest, ...more] = leaves;
-  if (!square || more.length > 0 || (rest && !isReduced(rest))) return false;
-  const factors = square.written ? writtenFactors(square.written) : [];
-  const powers = factors.filter(({ kind }) => kind === 'power');
-  const numbers = factors.filter(({ kind }) => kind === 'number');
-  const isSimple =
-    powers.length <= 1 &&
-    numbers.length <= 1 &&
-    powers.length + numbers.length === factors.length &&
-    powers.every((factor) => factor.kind === 'power' && factor.of.kind === 'number');
-  return isSimple && (square.written !== null || square.worth.isZero || !square.owed);
-}
-
-function areUnlike(leaves: readonly Amount[]): boolean {
-  const letters = leaves.flatMap(({ worth }) => worth.parts().map((part) => part.letters));
-  const isOneEach = leaves.length === 1 || letters.length === leaves.length;
-  return isOneEach && new Set(letters).size === letters.length;
+/** A work that comes to its end without a leak ends in a finished line. */
+function unfinishedFault(
+  { leak, unfinished, unreduced }: MethodAgreement,
+  lines: readonly Line[],
+  { laws }: Frame,
+): Fault | null {
+  const fault = leak || unfinished ? null : endFault(lines.at(-1)!, laws, unreduced);
+  return fault === null ? null : { move: lines.length - 1, fault };
 }
 
 /** The one line holds every term once, or is a line of the moves. */

@@ -2,7 +2,8 @@ import { readAnswer, type Form } from '../diagnose/answer.ts';
 import type { JudgedLine } from '../own/judged.ts';
 import type { JudgedPaper } from '../own/judged-paper.ts';
 import { OWN_PHRASES } from '../own/amounts/phrases.ts';
-import { traceOfLines } from '../own/amounts/trace.ts';
+import { expressionProblem } from '../own/computation.ts';
+import { ownTrace } from '../own/method.ts';
 import { lineSlip, wrongWorking } from '../own/line-slip.ts';
 import { saysOf } from '../own/says.ts';
 import type { OwnLinesDocument } from './lines-shape.ts';
@@ -32,10 +33,12 @@ function slipOf(paper: JudgedPaper, { n }: JudgedLine): string | null {
   return working && (lineSlip(working)?.address ?? null);
 }
 
-/** The account of the lines, where there is one. */
+/** The account of the lines; null where no line works anything, or what is asked has roots in its value. */
 function traceOf(paper: JudgedPaper): OwnLinesDocument['trace'] {
-  const trace = traceOfLines(paper);
-  return trace && traceDocument({ phrases: OWN_PHRASES }, trace);
+  const { problem, expression } = paper.asked;
+  const asked = problem ?? expressionProblem(expression);
+  const trace = asked && ownTrace(asked, { paper });
+  return trace && trace.steps.length > 0 ? traceDocument({ phrases: OWN_PHRASES }, trace) : null;
 }
 
 /** How the last line writes the answer. */

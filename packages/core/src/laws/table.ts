@@ -1,6 +1,7 @@
 import { LAWS, type Law } from '../account/account.ts';
 import { type Change, type Fault, type LawFrame, type LawRule, type MoveId } from './law.ts';
-import { EVALUATE, INVERSE, isAlike, PLACE_VALUE, REORDER, SAME_CHANGE } from './numbers.ts';
+import { EVALUATE, INVERSE, isAlike, REORDER, SAME_CHANGE } from './numbers.ts';
+import { PLACE_VALUE } from './places.ts';
 import { DISTRIBUTE, LIKE_TERMS, PAIR_FACTORS, SCALE_BOTH, SQUARE, UNNAMED } from './products.ts';
 import { SIGN } from './signs.ts';
 

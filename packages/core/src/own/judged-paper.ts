@@ -3,6 +3,7 @@ import type { Surd } from '../exact/surd.ts';
 import type { Asked } from './asked.ts';
 import type { JudgedLine } from './judged.ts';
 import type { Term } from './node.ts';
+import type { Pair } from './pairs.ts';
 
 /** A whole paper of someone's own working, judged. */
 export interface JudgedPaper {
@@ -17,8 +18,12 @@ export interface JudgedPaper {
   readonly searched: { readonly nodes: number; readonly cut: boolean };
   /** Every rewriting and total in its order, from the problem on. */
   readonly rewritings: readonly LineStep[];
-  /** Lines of true jumps from one number of the problem to the other. */
+  /** Lines of true jumps that find the answer. */
   readonly hops: readonly HopLine[];
+  /** Lines of a ratio table on which the problem is answered. */
+  readonly tables: readonly TableLine[];
+  /** The pairs of ratio tables that are in the ratio of the problem, in their order. */
+  readonly pairs: readonly Pair[];
   /** The terms of the problem. */
   readonly problem: readonly Term[];
   /** Both sides of every true statement aside, by its line. */
@@ -45,5 +50,13 @@ export interface LineStep {
 /** Jumps of one line, in their order. */
 export interface HopLine {
   readonly n: number;
+  /** Whether they go from one number of a difference to the other; else the last one lands on the answer. */
+  readonly isBetween: boolean;
   readonly hops: readonly { readonly from: Exact; readonly to: Exact }[];
+}
+
+/** A line of a ratio table with the pair that answers the problem. */
+export interface TableLine {
+  readonly n: number;
+  readonly answer: Pair;
 }

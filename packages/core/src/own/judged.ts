@@ -4,6 +4,7 @@ import type { MoveId } from '../laws/law.ts';
 import type { Chance } from './mistakes/mistaken.ts';
 import type { Move } from './move.ts';
 import type { Nearest } from './mistakes/nearest.ts';
+import type { PairSays } from './pairs.ts';
 
 export const LINE_KINDS = ['rewrite', 'side', 'hops', 'table', 'total', 'note'] as const;
 export type LineKind = (typeof LINE_KINDS)[number];
@@ -55,6 +56,8 @@ export interface JudgedLine {
   readonly signs: readonly JudgedSign[];
   /** What a run-on line says in full, statement by statement. */
   readonly statements: readonly string[];
+  /** Where each pair of a ratio table comes from. */
+  readonly pairs: readonly PairSays[];
   /** The line that a side line goes into. */
   readonly joins: number | null;
   /** Whether it is lawful after a line that is not worth the problem. */

@@ -14,7 +14,7 @@ import { ownSheet } from './own-sheet.ts';
 import { ownTitle, type OwnWork } from './own-work.ts';
 
 /** The account of someone's own lines: by the terms that each moves, or line by line where those cannot be followed. */
-export function ownTrace(problem: Problem, { paper }: JudgedWork): Trace {
+export function ownTrace(problem: Problem, { paper }: Pick<JudgedWork, 'paper'>): Trace {
   const trace = traceOfLines(paper) ?? traceOfWholeLines(problem, paper);
   return paper.complete ? trace : { ...trace, isUnfinished: true };
 }

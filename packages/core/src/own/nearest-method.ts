@@ -95,7 +95,7 @@ function isWorked(method: Method, problem: Problem, hops: readonly Exact[]): boo
 }
 
 function hopsUp({ problem, paper }: Seen): readonly Exact[] | null {
-  const [line] = paper.hops;
+  const line = paper.hops.find(({ isBetween }) => isBetween);
   if (problem.kind !== 'difference' || !line) return null;
   return line.hops.map(({ from, to }) => to.minus(from));
 }

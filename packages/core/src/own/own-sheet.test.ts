@@ -55,4 +55,83 @@ describe('the sheet of own lines as text', () => {
      =  255                           ✓ worked out"
     `);
   });
+
+  it('has jumps on from a number, by statements too, as they were typed', () => {
+    expect(written('38 + 27', '38 +2→ 40 +25→ 65')).toMatchInlineSnapshot(`
+     "38 +  27
+
+     38 + 2  →  40 +  25 →  65  ✓ missing part"
+    `);
+    expect(written('642 − 387', '387 + 13 = 400', '400 + 242 = 642', '13 + 242 = 255'))
+      .toMatchInlineSnapshot(`
+     "642  − 387
+
+          387 + 13 = 400     ✓ goes on below
+          400 + 242 = 642    ✓ goes on below
+        13 +  242  =  255    ✓ missing part"
+    `);
+  });
+
+  it('has several signs on a line where they were typed', () => {
+    expect(written('38 + 27', '38 + 27 = 40 + 25 = 65')).toMatchInlineSnapshot(`
+     "38 +  27
+
+        38 + 27   =  40 +  25 =  65  ✓ give and take"
+    `);
+    expect(written('38 + 27', '= 40 + 25 = 65')).toMatchInlineSnapshot(`
+     "38 +  27
+
+     =  40 +  25  =  65 ✓ give and take"
+    `);
+  });
+
+  it('has the pairs of a ratio table, and what each comes from', () => {
+    expect(written('952 ÷ 7', '1 | 7', '10 | 70', '100 | 700', '30 | 210', '6 | 42', '136 | 952'))
+      .toMatchInlineSnapshot(`
+     "952  ÷ 7
+
+        1 | 7        ✓ in the ratio
+        10 | 70      ✓ times 10
+         100 | 700   ✓ times 10
+
+         30 | 210    ✓ times 3
+         6 | 42      ✓ divided by 5
+
+         136 | 952   ✓ missing part"
+    `);
+    expect(written('24 × 15', '1 | 15; 20 | 300; 4 | 60', '24 | 360')).toMatchInlineSnapshot(`
+     "24 ×  15
+
+           1 | 15; 20 | 300; 4 | 60    ✓ divided by 5
+         24 | 360                      ✓ missing part"
+    `);
+  });
+
+  it('has computations that no method works, and other bases', () => {
+    expect(written('7 − 3 + 2', '= 9 − 3', '= 6')).toMatchInlineSnapshot(`
+     "7  − 3 + 2
+
+      =  9 − 3  ✓ worked out
+      =  6      ✓ worked out"
+    `);
+    expect(written('3/4 ÷ 1/2', '= 6/4', '= 1 1/2')).toMatchInlineSnapshot(`
+     "3/4 ÷ 1/2
+
+       = 6/4  ✓ worked out
+
+       = 1 1/2✓ wholes as parts"
+    `);
+    expect(written('132_5 + 44_5', '= 130_5 + 101_5', '= 231_5')).toMatchInlineSnapshot(`
+     "132  +  44
+
+     =  130  +  101  ✓ give and take
+     =  231          ✓ worked out"
+    `);
+    expect(written('12 × 25 × 8', '= 12 × 200', '= 2400')).toMatchInlineSnapshot(`
+     "12 ×  25 × 8
+
+     =   12 × 200  ✓ worked out
+     =   2400      ✓ worked out"
+    `);
+  });
 });

@@ -5,7 +5,7 @@ import { hasStack, setRunning } from '../sheet/running.ts';
 import type { Box, Ruling, Sheet, SheetNote, SheetSign } from '../sheet/sheet.ts';
 import { amountsOf } from './asked.ts';
 import { BEHIND } from './amounts/drafts.ts';
-import { displayed } from './displayed.ts';
+import { onPaper } from './displayed.ts';
 import type { JudgedWork } from './judged-work.ts';
 import { briefOf } from './says.ts';
 
@@ -70,6 +70,10 @@ class OwnPage {
     private readonly work: JudgedWork,
   ) {}
 
+  private get base(): number {
+    return this.work.asked.base;
+  }
+
   sheet(bare: boolean): Sheet {
     this.question();
     const said: Omit<SheetNote, 'x'>[] = [];
@@ -80,8 +84,8 @@ class OwnPage {
       const band = { y: y - MARGIN, height };
       const line = this.work.lineAt(k);
       const marks = line ? this.marksOf(line.n) : [];
-      if (marks.length > 0) this.row(marks, band);
-      else this.words(displayed(text), band, struck);
+      if (marks.length > 0) this.row(marks, band, text);
+      else this.words(onPaper(text, this.base), band, struck);
       const brief = line && briefOf(line, amountsOf(this.work.asked));
       if (!brief) return;
       ends.push(this.end);
@@ -132,42 +136,52 @@ class OwnPage {
       .sort((a, b) => a.spot.column - b.spot.column);
   }
 
-  private row(marks: readonly Mark[], band: LineBand): void {
-    if (marks.some(({ hop }) => hop)) this.hops(marks, band);
-    else this.terms(marks, band);
+  private row(marks: readonly Mark[], band: LineBand, text: string): void {
+    // Jumps that are told by statements stand as they were typed.
+    const areJumps = marks.some(({ hop, glyph }) => hop && !glyph.includes('='));
+    if (areJumps) this.hops(marks, band);
+    else if (marks.some(({ glyph }) => /[=→|]/.test(glyph))) this.put(marks[0]!, EQUALS, band);
+    else this.terms(marks, band, text);
     this.last = marks.at(-1)!.id;
   }
 
-  /** One line: an equals sign before it, or inside it where it is a statement; plus signs between its terms. */
-  private terms(marks: readonly Mark[], band: LineBand): void {
-    const isStatement = marks.some(({ spot }) => spot.column >= BEHIND);
-    const isWhole = /[=→|]/.test(marks[0]!.glyph);
-    let x = isWhole || isStatement ? EQUALS : 0;
+  /** One line: equals signs before its sides where they were typed, and plus signs between their terms. */
+  private terms(marks: readonly Mark[], band: LineBand, text: string): void {
+    const sides = new Set(marks.map(sideOf)).size;
+    const typed = text.trim().replace(/^=/, '').split('=');
+    // An expression alone is a rewriting too, and what stands before the first one is said again.
+    const isSaidAgain = !text.trim().startsWith('=') && typed.length > sides;
+    const hasSign = text.trim().startsWith('=') || typed.length === 1 || isSaidAgain;
+    let x = hasSign && !isSaidAgain ? 0 : EQUALS;
+    if (isSaidAgain) x = this.text(onPaper(typed[0]!.trim(), this.base), x, band, marks[0]!.id);
     let side = -1;
     for (const mark of marks) {
-      const own = mark.spot.column >= BEHIND ? 1 : 0;
-      const isFirst = own !== side;
-      if (isFirst && !isWhole && (own === 1 || !isStatement)) {
-        x = this.sign('equals', x, band, mark.id, EQUALS);
-      } else if (!isFirst && !mark.glyph.startsWith('−')) {
-        x = this.sign('plus', x, band, mark.id);
-      } else if (!isFirst) x += 0.25;
-      side = own;
+      const isFirst = sideOf(mark) !== side;
+      if (isFirst && (side >= 0 || hasSign)) x = this.sign('equals', x, band, mark.id, EQUALS);
+      else if (!isFirst && !mark.glyph.startsWith('−')) x = this.sign('plus', x, band, mark.id);
+      else if (!isFirst) x += 0.25;
+      side = sideOf(mark);
       x = this.put(mark, x, band);
     }
   }
 
   /** Jumps from number to number; where each lands stands behind it. */
   private hops(marks: readonly Mark[], band: LineBand): void {
+    const write = amountsOf(this.work.asked);
     let x = 0;
     marks.forEach((mark, k) => {
       const { hop } = mark;
-      if (!hop) return;
-      if (k === 0) x = this.text(`${hop.from}`, 0, band, mark.id);
+      if (!hop) {
+        x = this.text('→ ', x + 0.2, band, mark.id);
+        x = this.put(mark, x, band);
+        return;
+      }
+      if (k === 0) x = this.text(write(hop.from), 0, band, mark.id);
       const isBack = hop.to.compare(hop.from) < 0;
       x = this.sign(isBack ? 'minus' : 'plus', x + 0.2, band, mark.id, CLOSE);
       x = this.put(mark, x, band);
-      x = this.text(`→ ${hop.to}`, x, band, mark.id);
+      const landing = marks[k + 1];
+      if (!landing || landing.hop) x = this.text(`→ ${write(hop.to)}`, x, band, mark.id);
     });
   }
 
@@ -213,4 +227,9 @@ class OwnPage {
     this.end = x;
     return x;
   }
+}
+
+/** Which side of the equals signs of its line a mark stands on, from 0. */
+function sideOf({ spot }: Mark): number {
+  return Math.floor(spot.column / BEHIND);
 }

@@ -2,11 +2,12 @@ import { Surd } from '../exact/surd.ts';
 import type { Asked } from './asked.ts';
 import { isRightEnd, owesNothing, type End } from './ends.ts';
 import { worst, type JudgedLine, type JudgedSign, type LineKind, type Verdict } from './judged.ts';
-import type { HopLine, JudgedPaper, LineStep } from './judged-paper.ts';
+import type { HopLine, JudgedPaper, LineStep, TableLine } from './judged-paper.ts';
 import { move, type Page } from './move.ts';
 import { isPlain } from './moves/working.ts';
 import { termsOf, type Term, lineKey } from './node.ts';
 import { numbersIn } from './numbers-in.ts';
+import { originSays, type Pair } from './pairs.ts';
 import { readLine, type LineRead, type Side } from './read-line.ts';
 import { isRight, judgeRewriting, named, NO_MISTAKE, type Rewriting } from './rewrite.ts';
 import { firstPartWorth } from './run-on.ts';
@@ -41,6 +42,7 @@ const BLANK = {
   readings: [],
   signs: [],
   statements: [],
+  pairs: [],
   joins: null,
   followed: false,
   ...NO_MISTAKE,
@@ -66,6 +68,8 @@ class Paper {
   private cut = false;
   private readonly rewritten: LineStep[] = [];
   private readonly hopLines: HopLine[] = [];
+  private readonly pairs: Pair[] = [];
+  private readonly tables: TableLine[] = [];
   private readonly wrongTerms = new Map<number, readonly [readonly Term[], readonly Term[]]>();
   private readonly asideTerms = new Map<number, readonly [readonly Term[], readonly Term[]]>();
 
@@ -98,6 +102,8 @@ class Paper {
       searched: { nodes: this.nodes, cut: this.cut },
       rewritings: this.rewritten,
       hops: this.hopLines,
+      pairs: this.pairs,
+      tables: this.tables,
       problem: this.problem.terms,
       statements: this.asideTerms,
       wrongStatements: this.wrongTerms,
@@ -346,7 +352,7 @@ class Paper {
     const { landing } = hops.at(-1)!;
     this.statement = { n, terms: isBetween ? [] : landing.terms, value, rest: null };
     const isFound = isBetween || value.equals(this.asked.value);
-    if (isBetween && off.isZero) this.hopLines.push({ n, hops: spansOf(start, hops) });
+    if (isFound && off.isZero) this.hopLines.push({ n, isBetween, hops: spansOf(start, hops) });
     if (isFound) this.end = this.statement;
     return {
       kind: 'hops',
@@ -359,17 +365,20 @@ class Paper {
   }
 
   private table(n: number, { rows }: Extract<LineRead, { kind: 'table' }>): Judgement {
-    const { off, isFound } = judgePairs(rows, this.asked);
+    const { off, pairs, answer } = judgePairs(n, rows, { asked: this.asked, known: this.pairs });
     for (const [left, right] of rows) this.note([...left.terms, ...right.terms]);
     const [left, right] = rows.at(-1)!;
-    this.statement = { n, ...(isFound ? this.answer() : { ...right }) };
-    if (isFound) this.end = this.statement;
+    this.statement = { n, ...(answer ? this.answer() : { ...right }) };
+    if (answer) this.end = this.statement;
+    if (answer && off === null) this.tables.push({ n, answer });
+    this.pairs.push(...pairs);
     return {
       kind: 'table',
       verdict: off === null ? 'side' : 'unequal',
-      value: isFound ? this.asked.value : right.value,
+      value: answer ? this.asked.value : right.value,
       off,
-      ...(isFound ? foundPart(left, right) : {}),
+      pairs: pairs.map((pair) => originSays(pair, this.pairs)),
+      ...(answer ? foundPart(left, right) : {}),
     };
   }
 }

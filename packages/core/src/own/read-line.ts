@@ -9,7 +9,7 @@ import { readExpression } from '../problem/read-expression.ts';
 import { withoutAmountWords } from './amount-words.ts';
 import { lettersIn, type Asked } from './asked.ts';
 import { termsOf, type Term } from './node.ts';
-import { placeOf, piece, spelled, split, trimmed, type Spelled } from './spelling.ts';
+import { placeOf, piece, respelled, spelled, split, trimmed, type Spelled } from './spelling.ts';
 import { operandsOf } from './side-lines.ts';
 import { withoutUnits } from './units-in.ts';
 
@@ -100,11 +100,26 @@ const COMPARED = /≈|<=|>=|≤|≥|≠|<|>/;
 /** Two letters side by side that are no unit and no unknown: words. */
 const WORDS = /\p{L}{2,}/gu;
 
+/**
+ * Numbers of a problem in another base than ten are in its base without saying so; exponents, bases and what is left over
+ * are not.
+ */
+function inBase(line: Spelled, base: number): Spelled {
+  if (base === 10) return line;
+  const figures = base > 10 ? '[0-9A-F]' : '[0-9]';
+  const number = new RegExp(
+    `(?<![\\p{L}\\d._^]|[rR]\\.?\\s*)${figures}+(?:\\.${figures}+)?(?![\\p{L}\\d._])`,
+    'gu',
+  );
+  return respelled(line, number, (own) => `${own}_${base}`);
+}
+
 class LineReader {
   constructor(private readonly asked: Asked) {}
 
   read(typed: string): LineRead {
-    const amounts = withoutAmountWords(spelled(typed.replace(/[\u00a0\u2009\u202f]/g, ' ')));
+    const plain = spelled(typed.replace(/[\u00a0\u2009\u202f]/g, ' '));
+    const amounts = withoutAmountWords(inBase(plain, this.asked.base));
     const { line, units } = withoutUnits(amounts, this.asked.letters);
     const bare = trimmed(line);
     if (bare.text === '' || this.hasWords(bare.text)) return { kind: 'note' };
@@ -118,6 +133,7 @@ class LineReader {
     const words = text.match(WORDS) ?? [];
     return words.some((word) => {
       if (/^(sqrt|rest|remainder)$/i.test(word)) return false;
+      if (this.asked.base > 10 && /^[A-F]+$/.test(word)) return false;
       return [...word].some((letter) => !this.asked.letters.has(letter) && letter !== 'x');
     });
   }

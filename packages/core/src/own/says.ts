@@ -88,8 +88,10 @@ export function briefOf(line: JudgedLine, write: WriteAmount = PLAIN): Brief | n
       };
     case 'run-on':
       return { sign: '=', words: 'says “and then”' };
-    case 'side':
-      return { sign: '✓', words: line.joins === null ? 'true' : 'goes on below' };
+    case 'side': {
+      const pair = line.pairs.at(-1)?.brief;
+      return { sign: '✓', words: pair ?? (line.joins === null ? 'true' : 'goes on below') };
+    }
     case 'note':
       return null;
     case 'unread':
@@ -140,6 +142,7 @@ function verdictSays(line: JudgedLine, write: WriteAmount): string {
     case 'run-on':
       return `An equals sign says “and then” here: ${line.statements.join('; ')}.`;
     case 'side':
+      if (line.pairs.length > 0) return pairsSay(line);
       return line.joins === null
         ? 'True by itself.'
         : `True by itself; goes into line ${line.joins}.`;
@@ -150,7 +153,14 @@ function verdictSays(line: JudgedLine, write: WriteAmount): string {
   }
 }
 
-function lawfulSays({ readings }: JudgedLine): string {
+/** Where pairs of a ratio table come from. */
+function pairsSay({ pairs }: JudgedLine): string {
+  return pairs.map(({ says }) => says).join(' ');
+}
+
+function lawfulSays(line: JudgedLine): string {
+  const { readings } = line;
+  if (line.pairs.length > 0) return `${pairsSay(line)} The missing number is found.`;
   const told = readings.map(({ moves }) => movesText(moves));
   if (told.length === 0) return 'The same line again.';
   return `${told.length > 1 ? 'Either ' : ''}${told.join(', or ')}.`.replace(/^./, upper);

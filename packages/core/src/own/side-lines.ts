@@ -60,6 +60,7 @@ export function joined(
 function offersOf(lines: readonly SideLine[], asked: Asked): readonly (readonly (Surd | null)[])[] {
   return [
     hopsOf(lines, asked),
+    onwardOf(lines, asked),
     chunksOf(lines, asked),
     takenAway(lines, asked),
     lines.map(({ result }) => result),
@@ -111,6 +112,21 @@ function hopsOf(lines: readonly SideLine[], asked: Asked): readonly (Surd | null
   if (!goesOn || !isBetween || first.from!.equals(last.result)) return none;
   const isDown = own.every(({ hop }) => hop!.rational?.isNegative);
   return lines.map(({ hop }) => (hop === null ? null : isDown ? hop.negate() : hop));
+}
+
+/** From a number of a sum or difference on, each line from where the one before came to, up to what is asked. */
+function onwardOf(lines: readonly SideLine[], asked: Asked): readonly (Surd | null)[] {
+  const none = lines.map(() => null);
+  const kind = asked.problem?.kind;
+  const own = lines.filter(({ hop }) => hop !== null);
+  const [first] = own;
+  if (!first || (kind !== 'sum' && kind !== 'difference')) return none;
+  const operands = operandsOf(asked);
+  const starts = kind === 'sum' ? operands : operands.slice(0, 1);
+  const goesOn = own.every(({ from }, k) => k === 0 || from!.equals(own[k - 1]!.result));
+  const isStart = starts.some((start) => start.equals(first.from!));
+  if (!goesOn || !isStart || !own.at(-1)!.result.equals(asked.value)) return none;
+  return lines.map(({ hop, result }) => (hop === null ? null : hop === first.hop ? result : hop));
 }
 
 /** The other factors of products with the divisor, or with one number that all of them share. */

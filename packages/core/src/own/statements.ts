@@ -3,6 +3,7 @@ import type { Surd } from '../exact/surd.ts';
 import type { Expression } from '../problem/expression.ts';
 import type { Asked } from './asked.ts';
 import { worst, type JudgedSign, type Verdict } from './judged.ts';
+import { pairOf, type Pair } from './pairs.ts';
 import type { Hop, Side } from './read-line.ts';
 import { firstPartWorth } from './run-on.ts';
 import { isInverse, operandsOf } from './side-lines.ts';
@@ -87,26 +88,44 @@ export function judgeHops(start: Side, hops: readonly Hop[], asked: Asked): Land
   return { off, value: isTurned ? size.negate() : size, isBetween };
 }
 
-/** Pairs in the ratio of the problem: by how much the first wrong one is off, and whether one of them answers it. */
+/** What is said of the pairs of one line. */
+export interface Paired {
+  /** By how much the first wrong one is off; null where all are in the ratio. */
+  readonly off: Surd | null;
+  /** Those that are in the ratio, with where they come from. */
+  readonly pairs: readonly Pair[];
+  /** The one that answers the problem; null where none does. */
+  readonly answer: Pair | null;
+}
+
+/** Pairs in the ratio of the problem, after those that are known. */
 export function judgePairs(
+  n: number,
   rows: readonly (readonly [Side, Side])[],
-  asked: Asked,
-): { readonly off: Surd | null; readonly isFound: boolean } {
+  { asked, known }: { readonly asked: Asked; readonly known: readonly Pair[] },
+): Paired {
   const kind = asked.problem?.kind;
   const [a, b] = operandsOf(asked);
-  if (!a || !b || (kind !== 'quotient' && kind !== 'product')) return { off: null, isFound: false };
+  if (!a || !b || (kind !== 'quotient' && kind !== 'product'))
+    return { off: null, pairs: [], answer: null };
   const ratios = kind === 'quotient' ? [b] : [a, b];
+  const pairs: Pair[] = [];
   let off: Surd | null = null;
-  let isFound = false;
-  for (const [left, right] of rows) {
+  let answer: Pair | null = null;
+  for (const row of rows) {
+    const [left, right] = row;
     const offs = ratios.map((by) => right.value.minus(left.value.times(by)));
-    off ??= offs.some((own) => own.isZero) ? null : offs[0]!;
+    const at = offs.findIndex((own) => own.isZero);
+    if (at < 0) off ??= offs[0]!;
+    if (at < 0 || !ratios[at]!.rational || !left.value.rational) continue;
+    const pair = pairOf(n, row, { ratio: ratios[at]!.rational, known: [...known, ...pairs] });
+    pairs.push(pair);
     const both = [left.value, right.value];
     const isAnswer = both.some((value) => value.equals(asked.value));
     const isEnd = both.some((value) => value.equals(a) || (kind === 'product' && value.equals(b)));
-    isFound ||= off === null && isAnswer && isEnd;
+    if (off === null && isAnswer && isEnd) answer ??= pair;
   }
-  return { off, isFound };
+  return { off, pairs, answer };
 }
 
 /** From where to where each jump goes. */

@@ -79,6 +79,7 @@ export function cellLaying(problem: Problem, cells: readonly Cell[]): Laying {
       );
     },
     follow: (old, made) => followed(cells, old, made),
+    along: () => null,
   };
 }
 

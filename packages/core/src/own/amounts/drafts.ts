@@ -1,23 +1,14 @@
-import { Exact } from '../../exact/exact.ts';
 import type { Problem } from '../../problem/problem.ts';
+import type { HopLine, JudgedPaper, LineStep, TableLine } from '../judged-paper.ts';
 import type { Page } from '../move.ts';
-import {
-  flat,
-  numberOf,
-  productNode,
-  termKey,
-  termValue,
-  valueOfTerms,
-  type Term,
-  turned,
-} from '../node.ts';
-import type { HopLine, JudgedPaper, LineStep } from '../judged-paper.ts';
+import { flat, termKey, valueOfTerms, type Term, turned } from '../node.ts';
 import { termsText } from '../node-text.ts';
 import { groupedWays, groupSteps, withoutCommonTerms } from '../recognise.ts';
 import { explain } from '../search.ts';
-import type { SpaceShape } from './grid.ts';
-import type { Draft, Laying, Live } from './laying.ts';
-import { span, type Piece, type Span } from './held.ts';
+import { chunkDrafts } from './chunks.ts';
+import { jumpDrafts, statedJumps } from './jumps.ts';
+import type { Aside, Draft, Laying, Lived, Live } from './laying.ts';
+import { pairDrafts } from './pair-drafts.ts';
 
 /** Where the right side of a statement begins. */
 export const BEHIND = 100;
@@ -40,7 +31,7 @@ export class LineLedger {
     const drafts = [...this.opening(start)];
     let live: readonly Live[] = drafts[0]?.gives ?? start;
     for (const step of this.steps()) {
-      const made = 'hops' in step ? this.hops(live, step) : this.step(live, step);
+      const made = this.after(live, step);
       if (!made) return null;
       drafts.push(...made.drafts);
       live = made.live;
@@ -64,9 +55,16 @@ export class LineLedger {
     return [{ n, law: 'evaluate', move: null, takes: [whole], gives, isBetween: true }];
   }
 
-  /** Rewritings and jumps in the order of their lines. */
-  private steps(): readonly (LineStep | HopLine)[] {
-    return [...this.paper.rewritings, ...this.paper.hops].sort((a, b) => a.n - b.n);
+  /** Rewritings, jumps and tables in the order of their lines. */
+  private steps(): readonly (LineStep | HopLine | TableLine)[] {
+    const { rewritings, hops, tables } = this.paper;
+    return [...rewritings, ...hops, ...tables].sort((a, b) => a.n - b.n);
+  }
+
+  private after(live: readonly Live[], step: LineStep | HopLine | TableLine): Lived | null {
+    if ('to' in step) return this.step(live, step);
+    const at = { problem: this.problem, laying: this.laying, live };
+    return 'hops' in step ? jumpDrafts(at, step) : pairDrafts(at, step, this.paper.pairs);
   }
 
   private step(live: readonly Live[], step: LineStep): Lived | null {
@@ -76,76 +74,20 @@ export class LineLedger {
     return aside.length > 0 ? this.fromAside(live, step, aside) : this.line(live, step);
   }
 
-  /**
-   * Jumps from one number of a difference to the other: each is a piece of the larger one's line, and the smaller one
-   * is let go on both sides.
-   */
-  private hops(live: readonly Live[], { n, hops }: HopLine): Lived | null {
-    const [a, b] = live;
-    const isWhole = a?.owed !== null && b?.owed !== null && live.length === 2;
-    const { shape } = this.laying;
-    if (this.problem.kind !== 'difference' || !shape || !a || !b || !isWhole) return null;
-    const [x, y] = shape.sizes;
-    const [operand, high, low] = x!.compare(y!) > 0 ? [0, x!, y!] : [1, y!, x!];
-    const pieceAt = (at: Span): Piece => ({
-      line: operand,
-      at: [at],
-      axes: [0],
-      own: null,
-      count: 1n,
-    });
-    const lands = [low, ...hops.map(({ to }) => to), ...hops.map(({ from }) => from), high];
-    if (lands.some((at) => at.compare(low) < 0 || at.compare(high) > 0)) return null;
-    const drafts: Draft[] = [];
-    const marks: Live[] = [];
-    for (const [column, { from, to }] of hops.entries()) {
-      const at = from.compare(to) < 0 ? span(from, to) : span(to, from);
-      const size = { minus: operand === 1, node: numberOf(at.to.minus(at.from), shape.base) };
-      const owed: Live = {
-        term: size,
-        held: [pieceAt(at)],
-        owed: { operand, between: at },
-        column,
-      };
-      const mark: Live = {
-        term: size,
-        held: [{ ...pieceAt(at), own: [span(Exact.ZERO, at.to.minus(at.from))] }],
-        owed: null,
-        column,
-        hop: { from, to },
-      };
-      drafts.push({
-        n,
-        law: 'evaluate',
-        move: null,
-        takes: [owed],
-        gives: [mark],
-        isBetween: false,
-      });
-      marks.push(mark);
-    }
-    drafts.push(this.letGo(n, live, operand, pieceAt(span(Exact.ZERO, low))));
-    return { drafts, live: marks };
-  }
-
-  /** What both numbers of a difference have in common comes to nothing. */
-  private letGo(n: number, live: readonly Live[], operand: number, under: Piece): Draft {
-    const rest: Live = {
-      term: live[operand]!.term,
-      held: [under],
-      owed: { operand, between: under.at[0]! },
-      column: 0,
-    };
-    const takes = [rest, live[1 - operand]!];
-    return { n, law: 'inverse', move: null, takes, gives: [], isBetween: false };
+  /** Where a rewriting begins on its line: behind those before it. */
+  private behind(step: LineStep): number {
+    const own = this.paper.rewritings.filter(({ n }) => n === step.n);
+    return BEHIND * Math.max(0, own.indexOf(step));
   }
 
   /** A typed line, with the lines between that a leap passes over. */
-  private line(from: readonly Live[], { n, to, between, off }: LineStep) {
+  private line(from: readonly Live[], step: LineStep) {
+    const { n, to, between, off } = step;
+    const behind = this.behind(step);
     const drafts: Draft[] = [];
     let live = from;
     if (!off.isZero) {
-      const gives = this.whole(live, flat(to));
+      const gives = this.whole(live, flat(to), behind);
       return {
         drafts: [{ n, law: 'unnamed' as const, move: null, takes: live, gives, isBetween: false }],
         live: gives,
@@ -155,7 +97,7 @@ export class LineLedger {
     stages.forEach((stage, k) => {
       const isLast = k === stages.length - 1;
       const made = isLast
-        ? this.typed(live, flat(stage), n)
+        ? this.typed(live, flat(stage), n, behind)
         : this.stage(live, flat(stage), n, true);
       drafts.push(...made.drafts);
       live = made.live;
@@ -191,7 +133,7 @@ export class LineLedger {
     if (live.some(({ owed }) => owed === null)) return null;
     const [first] = isSame ? explain(from, lefts, this.page).explained : [];
     if (!first && off.isZero) {
-      return this.fromChunks(live, asides, { n, to }) ?? this.fromHops(live, asides, { n, to });
+      return this.fromPieces(live, asides, { n, to });
     }
     if (!first) return null;
     const drafts: Draft[] = [];
@@ -225,73 +167,28 @@ export class LineLedger {
     return { drafts: [...drafts, ...end.drafts], live: end.live };
   }
 
-  /**
-   * Products of the divisor that make up the dividend, `7 × 100 = 700` and `7 × 36 = 252`: each finds the share of a piece
-   * of the dividend, which is the factor that was chosen.
-   */
-  private fromChunks(
+  /** What stands aside as pieces of a dividend, or as jumps, each on its line, and all of it put together. */
+  private fromPieces(
     live: readonly Live[],
     asides: readonly Aside[],
     { n, to }: Pick<LineStep, 'n' | 'to'>,
   ): Lived | null {
-    const { shape } = this.laying;
-    if (this.problem.kind !== 'quotient' || !shape) return null;
-    const by = shape.unit;
-    const marks: Live[] = [];
-    let at = Exact.ZERO;
-    for (const { n: row, left, right, isTurned } of asides) {
-      const size = right[0]!.node.value.rational;
-      const share = size?.isConstant ? size.times(by) : null;
-      const isChosen = left.length === 1 && isChosenFactor(left[0]!, share, by);
-      if (!size || !share || isTurned || !isChosen) return null;
-      const piece = span(at, at.plus(size));
-      const whole = span(Exact.ZERO, size);
-      at = piece.to;
-      marks.push({
-        term: { minus: false, node: numberOf(share, shape.base) },
-        held: [{ line: 0, at: [piece], axes: [0], own: [whole], count: 1n }],
-        owed: null,
-        column: 0,
-        row,
-        looks: `${termsText(left)} = ${termsText(right)}`,
-      });
-    }
-    if (!at.equals(shape.sizes[0]!) || live.length !== 1) return null;
-    const drafts = marks.map((mark): Draft => {
-      const between = mark.held[0]!.at[0]!;
-      const owed = { operand: 0, between };
-      const takes = [{ ...live[0]!, term: shareOf(between, shape), held: mark.held, owed }];
-      return { n: mark.row!, law: 'evaluate', move: null, takes, gives: [mark], isBetween: false };
-    });
-    const end = this.typed(marks, flat(to), n);
-    return { drafts: [...drafts, ...end.drafts], live: end.live };
-  }
-
-  /** Statements that go on from each other as jumps, each on its line, and what they make put together. */
-  private fromHops(
-    live: readonly Live[],
-    asides: readonly Aside[],
-    { n, to }: Pick<LineStep, 'n' | 'to'>,
-  ): Lived | null {
-    const hops = asides.map(({ left, right }) => ({
-      from: termValue(left[0]!).rational!,
-      to: termValue(right[0]!).rational!,
-    }));
-    const goesOn = hops.every(({ from }, k) => k === 0 || from.equals(hops[k - 1]!.to));
-    const made = goesOn ? this.hops(live, { n, hops }) : null;
+    const at = { problem: this.problem, laying: this.laying, live };
+    const made = chunkDrafts(at, asides, flat(to)) ?? statedJumps(at, asides);
     if (!made) return null;
-    const drafts = made.drafts.map((draft, k) => ({
-      ...draft,
-      n: asides[k]?.n ?? asides.at(-1)!.n,
-    }));
     const end = this.typed(made.live, flat(to), n);
-    return { drafts: [...drafts, ...end.drafts], live: end.live };
+    return { drafts: [...made.drafts, ...end.drafts], live: end.live };
   }
 
   /** All that is there as the first of the new terms; the others hold nothing that is known. */
-  private whole(live: readonly Live[], terms: readonly Term[]): readonly Live[] {
+  private whole(live: readonly Live[], terms: readonly Term[], behind: number): readonly Live[] {
     const all = live.flatMap(({ held }) => held.map((piece) => ({ ...piece, own: null })));
-    return terms.map((term, k) => ({ term, held: k === 0 ? all : [], owed: null, column: k }));
+    return terms.map((term, k) => ({
+      term,
+      held: k === 0 ? all : [],
+      owed: null,
+      column: behind + k,
+    }));
   }
 
   private stage(
@@ -332,8 +229,8 @@ export class LineLedger {
   }
 
   /** A typed line: what changes in it, and what stays and is written again. */
-  private typed(live: readonly Live[], to: readonly Term[], n: number): Lived {
-    const made = this.stage(live, to, n, false);
+  private typed(live: readonly Live[], to: readonly Term[], n: number, behind = 0): Lived {
+    const made = this.stage(live, to, n, false, behind);
     const written = new Set(made.drafts.flatMap(({ gives }) => gives));
     const kept = made.live.filter((own) => !written.has(own));
     if (kept.length === 0) return made;
@@ -341,7 +238,7 @@ export class LineLedger {
       term: own.term,
       held: own.held,
       owed: null,
-      column: made.live.indexOf(own),
+      column: behind + made.live.indexOf(own),
     }));
     const again: Draft = {
       n,
@@ -356,21 +253,6 @@ export class LineLedger {
   }
 }
 
-/** What a line does, and what is there after it. */
-export interface Lived {
-  readonly drafts: readonly Draft[];
-  readonly live: readonly Live[];
-}
-
-/** A statement that stands aside, both sides with the sign that it goes into the total with. */
-interface Aside {
-  readonly n: number;
-  readonly left: readonly Term[];
-  readonly right: readonly Term[];
-  /** Whether it goes in with the other sign than it is written with. */
-  readonly isTurned: boolean;
-}
-
 /** Terms of a bracket that is owed are turned one by one, as the law of signs has them. */
 function oneByOne(draft: Draft): readonly Draft[] {
   const [whole, ...more] = draft.takes;
@@ -381,25 +263,6 @@ function oneByOne(draft: Draft): readonly Draft[] {
     const owed = { operand: 0, between: null, cells: own };
     return { ...draft, takes: [{ ...whole, held: give.held, owed }], gives: [give] };
   });
-}
-
-/** A piece of the dividend, shared by the divisor: `700 ÷ 7`. */
-function shareOf({ from, to }: Span, { base, unit }: SpaceShape): Term {
-  const [piece, divisor] = [to.minus(from), Exact.ONE.dividedBy(unit)];
-  const factors = [
-    { under: false, node: numberOf(piece, base) },
-    { under: true, node: numberOf(divisor, base) },
-  ];
-  return { minus: false, node: productNode(factors) };
-}
-
-/** Whether a term is the divisor so many times. */
-function isChosenFactor({ node }: Term, count: Exact | null, unit: Exact): boolean {
-  if (node.kind !== 'product' || node.factors.length !== 2 || !count) return false;
-  const values = node.factors.map((factor) => factor.node.value.rational);
-  const isDivisor = values.some((value) => value?.equals(Exact.ONE.dividedBy(unit)));
-  const isCount = values.some((value) => value?.equals(count));
-  return isDivisor && isCount && node.factors.every(({ under }) => !under);
 }
 
 function signed(terms: readonly Term[], minus = false): readonly Term[] {

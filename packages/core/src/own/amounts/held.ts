@@ -222,3 +222,14 @@ export function cutAlong(
   }
   return made;
 }
+
+/** The same, with what is taken back counted against. */
+export function partsAlong(
+  held: Held,
+  side: number,
+  parts: readonly Exact[],
+  edge: Edge,
+): readonly Held[] | null {
+  const cut = cutAlong(held, side, Exact.sum(parts), parts, edge);
+  return cut?.map((own, k) => (parts[k]!.isNegative ? opposite(own) : own)) ?? null;
+}

@@ -174,12 +174,27 @@ describe('computations that no method works', () => {
   });
 });
 
-it('lays numbers of other bases out as it does tens', () => {
-  expect(held('132_5 + 44_5', '= 130_5 + 101_5', '= 231_5')).toEqual({
-    '130_5': '0.1',
-    '101_5': '0.0 1.0',
-    '231_5': '0.0 0.1 1.0',
+describe('numbers of other bases', () => {
+  it('are laid out as tens are, and written as on a paper that is all in one base', () => {
+    expect(held('132_5 + 44_5', '= 130_5 + 101_5', '= 231_5')).toEqual({
+      '130': '0.1',
+      '101': '0.0 1.0',
+      '231': '0.0 0.1 1.0',
+    });
+    expectSound('1101_2 + 111_2', ['= 10000_2 + 100_2', '= 10100_2']);
+    expectSound('203_6 − 55_6', ['= 204_6 − 100_6', '= 104_6']);
   });
-  expectSound('1101_2 + 111_2', ['= 10000_2 + 100_2', '= 10100_2']);
-  expectSound('203_6 − 55_6', ['= 204_6 − 100_6', '= 104_6']);
+
+  it('are in the base of the problem where a line does not say so, with letters as figures too', () => {
+    expectSound('132_5 + 44_5', ['= 130 + 101', '= 231']);
+    expectSound('203_6 − 55_6', ['= 204 − 100', '= 104']);
+    expectSound('1AF_16 + FF_16', ['= 1AE + 100', '= 2AE']);
+    const read = readAsked('132_5 + 44_5');
+    if (!read.ok) throw new Error(read.reason);
+    const [line] = judgeLines(read.asked, ['= 136']).lines;
+    expect([line!.verdict, line!.unread?.reason]).toEqual([
+      'unread',
+      'The digit 6 at character 3 does not exist in base 5.',
+    ]);
+  });
 });

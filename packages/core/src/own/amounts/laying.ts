@@ -1,4 +1,6 @@
 import type { Hop, Law } from '../../account/account.ts';
+import type { Exact } from '../../exact/exact.ts';
+import type { Problem } from '../../problem/problem.ts';
 import type { Move } from '../move.ts';
 import type { Term } from '../node.ts';
 import type { Amounted } from './follow.ts';
@@ -33,8 +35,32 @@ export interface Laying {
     made: readonly Term[],
     move: Move | null,
   ) => readonly Held[];
+  /** What parts of a term hold that is cut along one side of its shape; null where it has no such side. */
+  readonly along: (live: Amounted, side: number, parts: readonly Exact[]) => readonly Held[] | null;
   /** How the numbers of the problem span lines; null where cells are all there is. */
   readonly shape: SpaceShape | null;
+}
+
+/** What a line does, and what is there after it. */
+export interface Lived {
+  readonly drafts: readonly Draft[];
+  readonly live: readonly Live[];
+}
+
+/** What is there when a line is drafted. */
+export interface At {
+  readonly problem: Problem;
+  readonly laying: Laying;
+  readonly live: readonly Live[];
+}
+
+/** A statement that stands aside, both sides with the sign that it goes into the total with. */
+export interface Aside {
+  readonly n: number;
+  readonly left: readonly Term[];
+  readonly right: readonly Term[];
+  /** Whether it goes in with the other sign than it is written with. */
+  readonly isTurned: boolean;
 }
 
 /** A term that is there, with what it holds; from the start what is owed. */

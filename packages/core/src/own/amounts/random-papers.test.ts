@@ -3,6 +3,7 @@ import { agreement } from '../../compare/agreement.ts';
 import { compare } from '../../compare/compare.ts';
 import { verifyAgreement } from '../../compare/verify-agreement.ts';
 import { Random } from '../../classroom/random.ts';
+import { registry } from '../../methods/index.ts';
 import { Dice } from '../../testing/rewritings.ts';
 import { readComputation } from '../computation.ts';
 import { ownLinesMethod } from '../method.ts';
@@ -179,15 +180,18 @@ const STARTS: Readonly<Record<string, (dice: Dice) => Start>> = {
 };
 
 describe.each(Object.keys(STARTS))('%s, line by line at random', (kind) => {
-  it('balances, audits and is certified', () => {
-    const dice = new Dice(new Random(101));
+  it('balances, audits and is certified beside a method', () => {
+    const dice = new Dice(new Random(7));
     for (let k = 0; k < 40; k++) {
       const { problem, lines } = paper(STARTS[kind]!(dice), dice);
       const read = readComputation(problem);
       if (!read.ok) throw new Error(problem);
       const own = ownLinesMethod(workOf(lines));
       const trace = own.trace(read.problem);
-      const verdict = verifyAgreement(agreement(compare(read.problem, [{ method: own }])));
+      const beside = registry.methods.filter(({ accepts }) => accepts(read.problem).ok);
+      const entries = beside.length > 0 ? [{ method: dice.one(beside) }] : [];
+      const comparison = compare(read.problem, [...entries, { method: own }]);
+      const verdict = verifyAgreement(agreement(comparison));
       expect([problem, lines, audit(trace), trace.balanced, verdict]).toEqual([
         problem,
         lines,

@@ -13,7 +13,7 @@ import type { Laying, Live } from './laying.ts';
 import { follow, type Following } from './follow.ts';
 import { Grid, type SpaceShape } from './grid.ts';
 import type { OwnAccount, OwedCell } from './own-account.ts';
-import { span, type Edge, type Held, type Piece, type Span } from './held.ts';
+import { partsAlong, span, type Edge, type Held, type Piece, type Span } from './held.ts';
 import { giveWholes } from './whole.ts';
 
 /** How the numbers of a problem span its space; null for problems that are not laid out so. */
@@ -62,6 +62,7 @@ export function spanLaying(problem: Problem, shape: SpaceShape): Laying {
     shape,
     start: (terms) => spanStart(problem, shape, terms),
     follow: (old, made, move) => follow(old, made, move, following),
+    along: ({ held }, side, parts) => partsAlong(held, side, parts, edge),
   };
 }
 

@@ -1,12 +1,14 @@
 import type { Entry, Law, Mark, Spot, Trace } from '../../account/account.ts';
 import type { Writing } from '../../account/drafts.ts';
 import { Scribe } from '../../account/scribe.ts';
+import type { Exact } from '../../exact/exact.ts';
 import { OWN_LINES } from '../../laws/replay.ts';
 import type { Problem } from '../../problem/problem.ts';
+import { amountWriter } from '../../problem/script.ts';
 import { expressionProblem } from '../computation.ts';
-import { displayed } from '../displayed.ts';
+import { displayed, onPaper, withoutBase } from '../displayed.ts';
 import type { JudgedPaper } from '../judged-paper.ts';
-import { termValue } from '../node.ts';
+import { termValue, type Term } from '../node.ts';
 import { termsText } from '../node-text.ts';
 import { movesText } from '../says.ts';
 import { CellAccount, cellLaying, cellsOf } from './cells.ts';
@@ -18,12 +20,13 @@ import { partRole } from './part-role.ts';
 import { shapeOf, SpanAccount, spanLaying } from './spans.ts';
 
 /**
- * The account of a paper of rewritings and jumps: every line is a few steps, one for each group of terms that changes.
+ * The account of a paper of rewritings, jumps and ratio tables: every line is a few steps, one for each group of terms that changes.
  * Null where it has none, or its problem is not laid out here: roots, and computations that come to nothing.
  */
 export function traceOfLines(paper: JudgedPaper): Trace | null {
   const problem = paper.asked.problem ?? expressionProblem(paper.asked.expression);
-  if (!problem || paper.rewritings.length + paper.hops.length === 0) return null;
+  const { rewritings, hops, tables } = paper;
+  if (!problem || rewritings.length + hops.length + tables.length === 0) return null;
   const shape = shapeOf(problem);
   const cells = shape ? null : cellsOf(problem);
   const laying = shape ? spanLaying(problem, shape) : cells && cellLaying(problem, cells);
@@ -65,15 +68,24 @@ class LineWriter {
         phase: { kind: 'line', of: n },
         takes: takes.flatMap(entriesOf),
         writes,
-        phrase: phraseOf({ law, move, takes, gives }),
+        phrase: phraseOf(
+          { law, move, takes, gives },
+          (terms) => displayed(this.text(terms)),
+          amountWriter(this.problem),
+        ),
       });
       gives.forEach((live, k) => marks.set(live, written[k]!));
     }
     return scribe.close(end.flatMap(entriesOf), ownPhrase('own.answer', {}));
   }
 
+  /** Terms in the problem language; on the paper all numbers are in the base of the problem. */
+  private text(terms: readonly Term[]): string {
+    return withoutBase(termsText(terms), this.problem.base);
+  }
+
   private writing({ term, held, hop, looks }: Live, scribe: Scribe, spot: Spot): Writing {
-    const text = termsText([term]);
+    const text = this.text([term]);
     // Behind other terms a minus is a sign of its own.
     const isFirst = spot.column % BEHIND === 0;
     const glyph = looks ?? (isFirst ? text : text.replace(/^−/, '− '));
@@ -82,7 +94,7 @@ class LineWriter {
       role: partRole(this.problem, text),
       count: 0,
       place: 0,
-      glyph: displayed(glyph),
+      glyph: onPaper(glyph, this.problem.base),
       text,
       worth: termValue(term).rational!,
       spot,
@@ -100,21 +112,24 @@ const WHY: Partial<Record<Law, string>> = {
   evaluate: 'worked out',
 };
 
-/** What is said of a step. */
-function phraseOf({ law, move, takes, gives }: Pick<Draft, 'law' | 'move' | 'takes' | 'gives'>) {
+/** What is said of a step; `write` has terms as they are printed. */
+function phraseOf(
+  { law, move, takes, gives }: Pick<Draft, 'law' | 'move' | 'takes' | 'gives'>,
+  write: (terms: readonly Term[]) => string,
+  amount: (amount: Exact) => string,
+) {
   const [first] = gives;
-  if (!first) {
-    return ownPhrase('own.let-go', { what: displayed(termsText(takes.map(({ term }) => term))) });
-  }
-  const size = displayed(termsText([first.term]));
+  const termsOf = (all: readonly Live[]) => all.map(({ term }) => term);
+  if (!first) return ownPhrase('own.let-go', { what: write(termsOf(takes)) });
   if (first.hop) {
     const { from, to } = first.hop;
-    return ownPhrase('own.jump', { from: from.toString(), to: to.toString(), size });
+    const size = write([first.term]);
+    return ownPhrase('own.jump', { from: amount(from), to: amount(to), size });
   }
   const why = WHY[law] ?? 'both sides are worked out';
   return ownPhrase('own.line', {
-    from: takes.length === 0 ? '' : displayed(termsText(takes.map(({ term }) => term))),
-    to: displayed(termsText(gives.map(({ term }) => term))),
+    from: takes.length === 0 ? '' : write(termsOf(takes)),
+    to: write(termsOf(gives)),
     why: move ? movesText([move]) : why,
   });
 }

@@ -11,7 +11,7 @@ import { cutOf } from '../../methods/polynomials/term-list.ts';
 import { termShape } from '../../problem/kinds.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { scriptOf } from '../../problem/script.ts';
-import { displayed } from '../displayed.ts';
+import { displayed, onPaper } from '../displayed.ts';
 import type { JudgedLine } from '../judged.ts';
 import type { JudgedPaper } from '../judged-paper.ts';
 import { valueOfTerms } from '../node.ts';
@@ -86,10 +86,11 @@ function wholeLines(paper: JudgedPaper): readonly WholeLine[] {
   const last = paper.lines.findLast(({ kind }) => kind === 'side');
   // With statements alone the last one is what the work comes to.
   const isAll = made.length === 0 && paper.complete && last?.value;
-  return isAll ? [asideOf(last, last.value)] : made;
+  return isAll ? [asideOf(last, last.value, paper.asked.base)] : made;
 }
 
 function linesOf({ rewritings, asked }: JudgedPaper, line: JudgedLine): readonly WholeLine[] {
+  const { base } = asked;
   const { n, kind, verdict, text, value } = line;
   const own = rewritings.filter((one) => one.n === n);
   if (own.length > 0) {
@@ -98,21 +99,21 @@ function linesOf({ rewritings, asked }: JudgedPaper, line: JudgedLine): readonly
     return counted.map(({ to }, column) => ({
       n,
       column,
-      text: displayed((typed.length === own.length ? typed[column]! : termsText(to)).trim()),
+      text: onPaper((typed.length === own.length ? typed[column]! : termsText(to)).trim(), base),
       value: valueOfTerms(to),
       why: whyOf(line),
     }));
   }
   const isAside = kind === 'side' || kind === 'hops' || kind === 'table';
   if (!isAside || verdict === 'unequal' || !value?.equals(asked.value)) return [];
-  return [asideOf(line, value)];
+  return [asideOf(line, value, base)];
 }
 
-function asideOf(line: JudgedLine, value: Surd): WholeLine {
+function asideOf(line: JudgedLine, value: Surd, base: number): WholeLine {
   return {
     n: line.n,
     column: 0,
-    text: displayed(line.text.trim()),
+    text: onPaper(line.text.trim(), base),
     value,
     why: whyOf(line),
     finds: true,

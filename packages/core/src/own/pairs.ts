@@ -1,0 +1,123 @@
+import { choices } from '../account/spaces.ts';
+import { Exact } from '../exact/exact.ts';
+import type { Side } from './read-line.ts';
+
+/** A pair of a ratio table that is in the ratio of the problem. */
+export interface Pair {
+  /** The line that it stands on. */
+  readonly n: number;
+  readonly left: Exact;
+  readonly right: Exact;
+  /** As it was typed, `10 | 70`. */
+  readonly text: string;
+  /** What one on the left is on the right. */
+  readonly ratio: Exact;
+  readonly origin: PairOrigin;
+}
+
+/** How a pair comes from those before it, by their places in the table. */
+export type PairOrigin =
+  /** It is in the ratio of the problem, and comes from no other. */
+  | { readonly kind: 'ratio' }
+  /** So many times another one; one over a whole number where it is divided. */
+  | { readonly kind: 'times'; readonly of: number; readonly by: Exact }
+  /** Others added, or taken away. */
+  | { readonly kind: 'together'; readonly parts: readonly PairPart[] };
+
+export interface PairPart {
+  readonly of: number;
+  readonly isTaken: boolean;
+}
+
+/** Only so many pairs before are looked at, the last ones. */
+const MOST_KNOWN = 10;
+/** Factors that are seen at once, and their inverses. */
+const SEEN_AT_ONCE = [2n, 10n, 5n, 100n, 1000n].map((factor) => Exact.of(factor));
+
+/** A pair with where it comes from. */
+export function pairOf(
+  n: number,
+  [left, right]: readonly [Side, Side],
+  { ratio, known }: { readonly ratio: Exact; readonly known: readonly Pair[] },
+): Pair {
+  const [a, b] = [left.value.rational!, right.value.rational!];
+  const text = `${left.text} | ${right.text}`;
+  const same = known.filter((own) => own.ratio.equals(ratio));
+  return { n, left: a, right: b, text, ratio, origin: originOf(a, same, known) };
+}
+
+/** The simplest way to a pair: doubled and the like, two put together, several, any number of times. */
+function originOf(left: Exact, same: readonly Pair[], known: readonly Pair[]): PairOrigin {
+  const last = same.slice(-MOST_KNOWN);
+  const place = (pair: Pair) => known.indexOf(pair);
+  const scaled = (isSeen: (by: Exact) => boolean): PairOrigin | null => {
+    const from = last.findLast((own) => !own.left.isZero && isSeen(left.dividedBy(own.left)));
+    return from ? { kind: 'times', of: place(from), by: left.dividedBy(from.left) } : null;
+  };
+  const isEasy = (by: Exact) =>
+    SEEN_AT_ONCE.some((factor) => factor.equals(by) || Exact.ONE.dividedBy(factor).equals(by));
+  const isWhole = (by: Exact) =>
+    !by.isZero && !by.equals(Exact.ONE) && (by.isWhole || Exact.ONE.dividedBy(by).isWhole);
+  const parts = () =>
+    added(left, last)?.map((own) => ({ of: place(own), isTaken: false })) ??
+    lessened(left, last)?.map((own, k) => ({ of: place(own), isTaken: k > 0 }));
+  const easy = scaled(isEasy);
+  if (easy) return easy;
+  const together = parts();
+  if (together) return { kind: 'together', parts: together };
+  return scaled(isWhole) ?? { kind: 'ratio' };
+}
+
+/** The fewest pairs that make a number together, each once; the latest of several. */
+function added(left: Exact, pairs: readonly Pair[]): readonly Pair[] | null {
+  const subsets = choices(pairs.map(() => [0, 1])).map((bits) =>
+    pairs.filter((_, k) => bits[k] === 1),
+  );
+  const fitting = subsets.filter(
+    (own) => own.length > 1 && Exact.sum(own.map((pair) => pair.left)).equals(left),
+  );
+  fitting.sort((a, b) => a.length - b.length);
+  const fewest = fitting.filter((own) => own.length === fitting[0]!.length);
+  return fewest.at(-1) ?? null;
+}
+
+/** One pair less another. */
+function lessened(left: Exact, pairs: readonly Pair[]): readonly [Pair, Pair] | null {
+  for (const whole of [...pairs].reverse()) {
+    const part = pairs.findLast((own) => whole.left.minus(own.left).equals(left));
+    if (part) return [whole, part];
+  }
+  return null;
+}
+
+/** What is said of where a pair comes from, and the same in a word or two. */
+export function originSays({ origin }: Pair, known: readonly Pair[]): PairSays {
+  switch (origin.kind) {
+    case 'ratio':
+      return { brief: 'in the ratio', says: 'In the ratio of the problem.' };
+    case 'times': {
+      const isDown = !origin.by.isWhole;
+      const by = isDown ? Exact.ONE.dividedBy(origin.by) : origin.by;
+      const from = known[origin.of]!.text;
+      return isDown
+        ? { brief: `divided by ${by}`, says: `${from}, divided by ${by}.` }
+        : { brief: `times ${by}`, says: `${from}, times ${by}.` };
+    }
+    case 'together': {
+      const [first, ...more] = origin.parts;
+      const text = more.map(
+        ({ of, isTaken }) => `${isTaken ? ' less ' : ' and '}${known[of]!.text}`,
+      );
+      const isLess = more.some(({ isTaken }) => isTaken);
+      return {
+        brief: isLess ? 'one less the other' : 'put together',
+        says: `${known[first!.of]!.text}${text.join('')}${isLess ? '' : ' together'}.`,
+      };
+    }
+  }
+}
+
+export interface PairSays {
+  readonly brief: string;
+  readonly says: string;
+}
