@@ -161,7 +161,7 @@ const MOST_LETTERS = 9;
 function lineLabel({ gives, phase }: Step): string {
   const text = gives
     // Of a statement that stands aside, what it finds.
-    .map((mark) => (mark.glyph.includes('=') ? mark.text : mark.glyph))
+    .map((mark) => (/[=|]/.test(mark.glyph) ? mark.text : mark.glyph))
     .map((glyph, k) => (k === 0 || glyph.startsWith('−') ? glyph : `+${glyph}`))
     .join('')
     .replace(/ ?([×÷·+−]) ?/g, '$1');

@@ -1,4 +1,5 @@
-import type { Mark, Trace } from '../account/account.ts';
+import type { EntryId, Mark, Trace } from '../account/account.ts';
+import { Exact } from '../exact/exact.ts';
 import { BEHIND } from '../own/amounts/drafts.ts';
 import { countsOfLines, type LineCounts } from '../own/ways/cost.ts';
 import { problemText } from '../problem/problem.ts';
@@ -6,13 +7,9 @@ import { problemText } from '../problem/problem.ts';
 /** Facts, additions and carries of someone's own lines, counted from the lines as they stand. */
 export function ownCounts(trace: Trace): LineCounts {
   const rows = rowsOf(trace);
-  const aside = rows.filter(isStatement).map((row) => countsOfLines(sidesOf(row).map(lineOf)));
-  const rewritten = rows.filter((row) => !isStatement(row)).map(lineOf);
-  // What stands aside is put together in the first line after it.
-  const joined = rows.filter(isStatement).flatMap((row) => sidesOf(row)[1]!);
-  const from = joined.length > 0 ? lineOf(joined) : problemText(trace.problem);
-  const lines = countsOfLines([from, ...rewritten]);
-  const all = [...aside, lines];
+  const aside = rows.flatMap((row) => asideIn(row, trace));
+  const rewritten = rows.filter((row) => !isAside(row, trace));
+  const all = [...aside, chainOf(rewritten, aside.length > 0, trace)].map(countsOfLines);
   const sum = (of: (counts: LineCounts) => number) => all.reduce((so, one) => so + of(one), 0);
   return {
     facts: sum(({ facts }) => facts),
@@ -20,6 +17,15 @@ export function ownCounts(trace: Trace): LineCounts {
     regroupings: sum(({ regroupings }) => regroupings),
     held: Math.max(...all.map(({ held }) => held)),
   };
+}
+
+/** Rewritings in their order, behind what they begin with; what stands aside is put together in the first of them. */
+function chainOf(rewritten: readonly Row[], hasAside: boolean, trace: Trace): readonly string[] {
+  const [first] = rewritten;
+  if (!first && hasAside) return [];
+  const taken = first && hasAside ? takenBy(first, trace) : null;
+  const lines = rewritten.flatMap(sidesOf).map(lineOf);
+  return [taken ?? problemText(trace.problem), ...lines];
 }
 
 type Row = readonly Mark[];
@@ -34,21 +40,74 @@ function rowsOf({ steps }: Trace): readonly Row[] {
     .map(([, own]) => own.sort((a, b) => a.spot.column - b.spot.column));
 }
 
-function isStatement(row: Row): boolean {
-  return row.some(({ spot }) => spot.column >= BEHIND);
+/** Whether a line is a statement, a pair or jumps, and no rewriting of all that was there. */
+function isAside(row: Row, { answer, total }: Trace): boolean {
+  if (row.some(({ hop, glyph }) => hop !== undefined || /[=|]/.test(glyph))) return true;
+  const [first, ...more] = sidesOf(row);
+  const worth = Exact.sum(first!.map((mark) => mark.worth));
+  return more.length > 0 && !worth.equals(answer) && !worth.equals(total);
 }
 
-/** Both sides of a statement. */
+/** What stands aside on a line, each with what is worked out of it; none for a rewriting. */
+function asideIn(row: Row, trace: Trace): readonly (readonly string[])[] {
+  if (!isAside(row, trace)) return [];
+  const [only] = row;
+  if (row.some(({ hop }) => hop) && !only!.glyph.includes('=')) return row.flatMap(jumpIn);
+  if (row.length > 1) return [sidesOf(row).map(lineOf)];
+  if (only!.glyph.includes('=')) return [only!.glyph.split(' = ')];
+  return [pairIn(only!, trace)];
+}
+
+/** A jump is added to, or taken from, where it begins. */
+function jumpIn({ hop }: Mark): readonly (readonly string[])[] {
+  if (!hop) return [];
+  const { from, to } = hop;
+  const size = to.minus(from);
+  return [[`${from} ${size.isNegative ? '−' : '+'} ${size.absolute()}`, `${to}`]];
+}
+
+/** A pair is put together of others, or is so many times what one is. */
+function pairIn(mark: Mark, trace: Trace): readonly string[] {
+  const own = takenBy([mark], trace);
+  if (own !== null) return [own, mark.text];
+  const [left = '', right = ''] = mark.glyph.split(' | ');
+  const ratio = Exact.parse(right).dividedBy(Exact.parse(left));
+  return [`${left} × ${ratio}`, right];
+}
+
+/** What the steps of a line take, as one line; null where it is not all written before. */
+function takenBy(row: Row, { steps }: Trace): string | null {
+  const own = new Set<EntryId>(row.map(({ id }) => id));
+  const given = new Map(steps.flatMap(({ gives }) => gives.map((mark) => [mark.id, mark])));
+  const taken = steps
+    .filter(({ gives }) => gives.some(({ id }) => own.has(id)))
+    .flatMap(({ takes }) => takes)
+    .filter((id) => !own.has(id));
+  const marks = taken.map((id) => given.get(id));
+  return marks.length === 0 || marks.includes(undefined)
+    ? null
+    : joined((marks as readonly Mark[]).map(({ text }) => text));
+}
+
+/** The sides of the equals signs of a line. */
 function sidesOf(row: Row): readonly Row[] {
-  const isLeft = ({ spot }: Mark) => spot.column < BEHIND;
-  return [row.filter(isLeft), row.filter((mark) => !isLeft(mark))];
+  const sides = new Map<number, Mark[]>();
+  for (const mark of row) {
+    const side = Math.floor(mark.spot.column / BEHIND);
+    sides.set(side, [...(sides.get(side) ?? []), mark]);
+  }
+  return [...sides.values()];
 }
 
 function lineOf(row: Row): string {
-  return row.map(termOf).join('');
+  return joined(row.map(({ glyph }) => glyph));
 }
 
-function termOf({ glyph }: Mark, k: number): string {
-  if (k === 0) return glyph;
-  return glyph.startsWith('−') ? ` − ${glyph.slice(1).trim()}` : ` + ${glyph}`;
+function joined(terms: readonly string[]): string {
+  return terms
+    .map((term, k) => {
+      if (k === 0) return term;
+      return term.startsWith('−') ? ` − ${term.slice(1).trim()}` : ` + ${term}`;
+    })
+    .join('');
 }

@@ -90,12 +90,12 @@ describe('the sheet of own lines as text', () => {
       .toMatchInlineSnapshot(`
      "952  ÷ 7
 
-        1 | 7        ✓ in the ratio
-        10 | 70      ✓ times 10
+           1 | 7     ✓ in the ratio
+          10 | 70    ✓ times 10
          100 | 700   ✓ times 10
 
-         30 | 210    ✓ times 3
-         6 | 42      ✓ divided by 5
+           30 | 210  ✓ times 3
+            6 | 42   ✓ divided by 5
 
          136 | 952   ✓ missing part"
     `);

@@ -5,7 +5,7 @@ import { hasStack, setRunning } from '../sheet/running.ts';
 import type { Box, Ruling, Sheet, SheetNote, SheetSign } from '../sheet/sheet.ts';
 import { amountsOf } from './asked.ts';
 import { BEHIND } from './amounts/drafts.ts';
-import { onPaper } from './displayed.ts';
+import { displayed, onPaper } from './displayed.ts';
 import type { JudgedWork } from './judged-work.ts';
 import { briefOf } from './says.ts';
 
@@ -140,8 +140,9 @@ class OwnPage {
     // Jumps that are told by statements stand as they were typed.
     const areJumps = marks.some(({ hop, glyph }) => hop && !glyph.includes('='));
     if (areJumps) this.hops(marks, band);
-    else if (marks.some(({ glyph }) => /[=→|]/.test(glyph))) this.put(marks[0]!, EQUALS, band);
-    else this.terms(marks, band, text);
+    else if (marks.some(({ glyph }) => /[=→|]/.test(glyph))) {
+      this.put(marks[0]!, EQUALS + this.barIndent(marks[0]!.glyph), band);
+    } else this.terms(marks, band, text);
     this.last = marks.at(-1)!.id;
   }
 
@@ -185,13 +186,21 @@ class OwnPage {
     });
   }
 
+  /** How far a pair is set in, so that the bars of a ratio table stand under each other. */
+  private barIndent(text: string): number {
+    const own = leftOfBar(text);
+    if (own === null) return 0;
+    const all = this.work.own.lines.map((line) => leftOfBar(displayed(line.text)) ?? 0);
+    return Math.max(own, ...all) - own;
+  }
+
   /** What has no amount of its own stands as it was typed. */
   private words(text: string, band: LineBand, struck: boolean): void {
     if (text.trim() === '') return;
     const body = text.trim().replace(/^=\s*/, '');
     let x = 0;
     if (body !== text.trim()) x = this.sign('equals', x, band, this.last, EQUALS);
-    else x = EQUALS;
+    else x = EQUALS + this.barIndent(text);
     const from = x;
     x = this.text(body, x, band, this.last);
     const y = band.y + band.height / 2;
@@ -232,4 +241,11 @@ class OwnPage {
 /** Which side of the equals signs of its line a mark stands on, from 0. */
 function sideOf({ spot }: Mark): number {
   return Math.floor(spot.column / BEHIND);
+}
+
+/** How wide the first number of a pair is, in squares; null for what is no lone pair. */
+function leftOfBar(text: string): number | null {
+  const [left, ...more] = text.trim().split('|');
+  const isPair = more.length === 1 && !/[,;]/.test(text);
+  return isPair ? setRunning(left!.trim(), LETTERS).width : null;
 }

@@ -1,0 +1,49 @@
+import { readComputation } from '../own/computation.ts';
+import { ownLinesMethod } from '../own/method.ts';
+import { workOf } from '../own/own-work.ts';
+import { ownCounts } from './own-counts.ts';
+
+/** Facts, additions, regroupings and the most that is held. */
+function counts(problem: string, ...lines: readonly string[]): readonly number[] {
+  const read = readComputation(problem);
+  if (!read.ok) throw new Error(problem);
+  const { facts, additions, regroupings, held } = ownCounts(
+    ownLinesMethod(workOf(lines)).trace(read.problem),
+  );
+  return [facts, additions, regroupings, held];
+}
+
+describe('what is counted of own lines', () => {
+  it('is the same whether products stand in one line or aside; aside less is held', () => {
+    // 46 × 60: 4 · 6 and 6 · 6; 46 × 2: 4 · 2 and 6 · 2; 2760 − 92 opens two places.
+    expect(counts('46 × 58', '= 46 × 60 − 46 × 2', '= 2760 − 92', '= 2668')).toEqual([4, 1, 2, 3]);
+    expect(counts('46 × 58', '46 × 60 = 2760', '46 × 2 = 92', '2760 − 92', '= 2668')).toEqual([
+      4, 1, 2, 1,
+    ]);
+  });
+
+  it('is the same for several signs on a line as for several lines', () => {
+    expect(counts('38 + 27', '= 40 + 25 = 65')).toEqual(counts('38 + 27', '= 40 + 25', '= 65'));
+  });
+
+  it('is an addition for every jump, by arrows or by statements', () => {
+    expect(counts('38 + 27', '38 +2→ 40 +25→ 65')).toEqual([0, 2, 1, 1]);
+    expect(counts('38 + 27', '38 + 2 = 40', '40 + 25 = 65', '65')).toEqual([0, 2, 1, 1]);
+    expect(counts('642 − 387', '387 +13→ 400 +242→ 642', '= 255')).toEqual([0, 3, 2, 1]);
+    expect(counts('642 − 387', '387 + 13 = 400', '400 + 242 = 642', '13 + 242 = 255')).toEqual([
+      0, 3, 2, 1,
+    ]);
+  });
+
+  it('is a fact for every pair that is multiplied, and additions where pairs are put together', () => {
+    const table = ['1 | 7', '10 | 70', '100 | 700', '30 | 210', '6 | 42', '136 | 952'];
+    expect(counts('952 ÷ 7', ...table)).toEqual([2, 2, 0, 2]);
+    expect(counts('24 × 15', '20 | 300', '4 | 60', '24 | 360')).toEqual([2, 1, 0, 1]);
+  });
+
+  it('is a fact for every chunk that is told aside', () => {
+    expect(counts('952 ÷ 7', '7 × 100 = 700', '7 × 36 = 252', '100 + 36', '= 136')).toEqual([
+      2, 1, 0, 1,
+    ]);
+  });
+});
