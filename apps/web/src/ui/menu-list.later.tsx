@@ -22,10 +22,12 @@ export default function MenuList({ anchor, close, groups, dense = false }: MenuP
   return (
     <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
       {anchor !== null &&
-        groups().flatMap((group, k) => [
-          ...(k > 0 ? [<Divider key={`divider ${k}`} />] : []),
-          ...group.map(item),
-        ])}
+        groups()
+          .filter((group) => group.length > 0)
+          .flatMap((group, k) => [
+            ...(k > 0 ? [<Divider key={`divider ${k}`} />] : []),
+            ...group.map(item),
+          ])}
     </Menu>
   );
 }
