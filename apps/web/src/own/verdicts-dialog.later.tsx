@@ -3,7 +3,7 @@ import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/
 /** What is said of a line, by its sign. */
 const VERDICTS = [
   ['✓', 'equal, and the law is named; or the same amount where Levee finds no law for the step'],
-  ['✓', 'several moves at once: right, and a line between is offered'],
+  ['✓', 'several moves: right, and a line between is offered'],
   ['✗', 'not equal: by how much, and the true line that is nearest'],
   ['=', 'run-on: the sign means “and then”; offered are a line for each statement, or arrows'],
   ['?', 'reads only so far: the place is marked, and the line is kept as it is'],

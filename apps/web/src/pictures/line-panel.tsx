@@ -10,12 +10,13 @@ import { LinePicture } from './line-picture.tsx';
 
 type Picture = 'line' | 'blocks';
 
-function headingOf(picture: Picture, parts: boolean): string {
+function headingOf(picture: Picture, parts: boolean, isOwn: boolean): string {
+  if (isOwn) return 'One length, line by line';
   if (parts) return 'One bar, cut by every method’s denominators';
   return picture === 'line' ? 'One line, every method’s lengths' : 'Counts of base blocks';
 }
 
-/** The shared picture of a sum or difference: lengths on a line, or counts of base blocks. */
+/** The shared picture of a sum, a difference, or what no method works: lengths on a line, or counts of base blocks. */
 export function LinePanel({ ground }: { readonly ground: LineGround }) {
   const worked = useWorked();
   const steps = useSteps();
@@ -23,12 +24,14 @@ export function LinePanel({ ground }: { readonly ground: LineGround }) {
   const [ref, size] = useSize<HTMLDivElement>();
   const { index: active } = useActive();
   const parts = scriptOf(worked.problem) === 'fractions';
-  const shown = parts ? 'line' : picture;
+  const isOwn = worked.problem.kind === 'expression';
+  const hasBlocks = !parts && !isOwn;
+  const shown = hasBlocks ? picture : 'line';
   return (
     <section className="panel line" aria-label="Shared picture">
       <header className="picture-head">
-        <h2>{headingOf(shown, parts)}</h2>
-        {!parts && (
+        <h2>{headingOf(shown, parts, isOwn)}</h2>
+        {hasBlocks && (
           <ToggleButtonGroup
             exclusive
             size="small"

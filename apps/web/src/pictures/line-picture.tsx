@@ -49,7 +49,7 @@ export function LinePicture({ worked, steps, ground, width, height }: LinePictur
   const scale = useMemo(() => lengthScale(ground, width), [ground, width]);
   const choosing = useSession((session) => session.choosing);
   const row = Math.min(64, (height - AXIS) / worked.papers.length);
-  const signed = isTaken(worked.problem, 1);
+  const signed = isTaken(worked.problem, 1) || hasNegative(worked);
   return (
     <Picture name="Line picture" width={width} height={height}>
       {worked.papers.map((paper, k) => (
@@ -69,6 +69,12 @@ export function LinePicture({ worked, steps, ground, width, height }: LinePictur
       <Axis ground={ground} scale={scale} y={worked.papers.length * row} problem={worked.problem} />
     </Picture>
   );
+}
+
+/** Whether some amount counts against the total, as one of a computation that no method works may. */
+function hasNegative({ problem, papers }: Worked): boolean {
+  const marks = papers.flatMap(({ lane }) => lane.trace.steps.flatMap(({ gives }) => gives));
+  return problem.kind === 'expression' && marks.some(({ worth }) => worth.isNegative);
 }
 
 function lengthScale({ low, high }: LinePictureProps['ground'], width: number): Scale {

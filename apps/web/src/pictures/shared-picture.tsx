@@ -8,7 +8,7 @@ import './pictures.css';
 /** The picture that all methods of the problem share: a rectangle, a square, a line, or kinds of terms. */
 export function SharedPicture() {
   const { ground, problem } = useWorked();
-  if (problem.kind === 'expression') return <NoPicture />;
+  if (problem.kind === 'expression' && ground === null) return <NoPicture />;
   switch (ground?.kind) {
     case 'line':
       return <LinePanel ground={ground} />;
@@ -21,13 +21,13 @@ export function SharedPicture() {
   }
 }
 
-/** What no method works is no one rectangle, and no one line. */
+/** What no method works has no picture where letters stand in it, or nothing is left of it. */
 function NoPicture() {
   return (
     <section className="panel area" aria-label="Shared picture">
       <h2>No one picture</h2>
       <p className="caption">
-        No method works this computation, so there is no rectangle or line that holds all of it.
+        No method works this computation, and there is no one length that holds all of it.
       </p>
     </section>
   );

@@ -26,7 +26,7 @@ const GROUNDS: Record<ProblemKind, (comparison: Comparison) => Ground | null> = 
   root: squareGround,
   sum: lengthsOrKinds,
   difference: lengthsOrKinds,
-  expression: () => null,
+  expression: oneLength,
 };
 
 /** The shared picture of a comparison; null where its numbers give none. */
@@ -35,11 +35,22 @@ export function groundOf(comparison: Comparison): Ground | null {
 }
 
 /** Lengths on a line, or the kinds of terms where there are letters. */
-function lengthsOrKinds({ space, problem, lanes }: Comparison): Ground {
-  const script = scriptOf(problem);
-  if (script === 'terms') return kindsGround(space);
+function lengthsOrKinds(comparison: Comparison): Ground {
+  const { space, problem } = comparison;
+  return scriptOf(problem) === 'terms' ? kindsGround(space) : lengths(comparison);
+}
+
+function lengths({ problem, lanes }: Comparison): LineGround {
   const { low, high } = lineExtent(lanes.map(({ trace }) => trace));
-  return { kind: 'line', low, high: script === 'fractions' ? nextWhole(high) : high };
+  const isBar = scriptOf(problem) === 'fractions';
+  return { kind: 'line', low, high: isBar ? nextWhole(high) : high };
+}
+
+/** What no method works is one length, in which its terms have theirs; none where there are letters. */
+function oneLength(comparison: Comparison): LineGround | null {
+  const { problem, space } = comparison;
+  const isNumber = space.cuts.every((parts) => parts.every(({ worth }) => worth.isConstant));
+  return isNumber && scriptOf(problem) !== 'terms' ? lengths(comparison) : null;
 }
 
 /** The bar of fractions goes to the end of the whole that it is in. */

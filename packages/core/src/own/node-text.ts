@@ -65,9 +65,15 @@ function isJoined(before: Factor, node: Node): boolean {
   if (before.under) return false;
   const { kind } = before.node;
   const isLetters = node.kind === 'letter' || (node.kind === 'power' && node.of.kind === 'letter');
+  // The same letter twice has its sign between: x × x, and not xx.
+  if (isLetters && letterOf(before.node) === letterOf(node)) return false;
   if (isLetters) return kind === 'number' || kind === 'letter' || kind === 'power';
   if (node.kind !== 'sum') return false;
   return kind === 'sum' || kind === 'letter' || (kind === 'number' && hasLetters(node));
+}
+
+function letterOf(node: Node): string {
+  return node.kind === 'power' ? node.of.key : node.key;
 }
 
 function hasLetters({ value }: Node): boolean {

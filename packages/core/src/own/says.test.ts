@@ -13,7 +13,7 @@ describe('what is said of a line', () => {
     const leap = line('642 − 387', '= 300 − 45');
     expect(quietSaysOf(leap)).toBe('Right, two moves at once.');
     expect(saysOf(leap)).toMatch(/^Right, two moves at once: .+ Between them: 600 \+ 40 \+ 2/);
-    expect(briefOf(leap)).toEqual({ sign: '✓', words: 'two moves at once' });
+    expect(briefOf(leap)).toEqual({ sign: '✓', words: 'two moves' });
   });
 
   it.each([

@@ -78,7 +78,7 @@ export function briefOf(line: JudgedLine, write: WriteAmount = PLAIN): Brief | n
     case 'lawful':
       return { sign: '✓', words: briefMoves(line) };
     case 'leap':
-      return { sign: '✓', words: `${COUNTS[movesOfLeap(line).length] ?? 'several'} moves at once` };
+      return { sign: '✓', words: `${COUNTS[movesOfLeap(line).length] ?? 'several'} moves` };
     case 'equal':
       return { sign: '✓', words: 'same amount' };
     case 'unequal':

@@ -193,7 +193,7 @@ const CLOSINGS: Record<Agreement['kind'], { readonly none: string; readonly same
   },
   expression: {
     none: 'Everything is zero, so there is nothing to deal with.',
-    same: ': all of it at once. Every line was worked out on both sides.',
+    same: ' of one length: every line is as long as the one before.',
   },
   root: {
     none: 'Everything is zero, so there is nothing to deal with.',
@@ -202,8 +202,8 @@ const CLOSINGS: Record<Agreement['kind'], { readonly none: string; readonly same
 };
 
 function closing(count: number, { kind, script }: Agreement): string {
-  if (script === 'fractions') return closingOfParts(count);
-  if (script === 'terms') return closingOfTerms(count, kind);
+  if (script === 'fractions' && kind !== 'expression') return closingOfParts(count);
+  if (script === 'terms' && kind !== 'expression') return closingOfTerms(count, kind);
   const { none, same } = CLOSINGS[kind];
   if (count === 0) return none;
   return `${count === 1 ? 'The same one term' : `The same ${count} terms`}${same}`;
