@@ -339,7 +339,9 @@ export const UNNAMED: LawRule = {
 function likeTerms(change: Change, frame: LawFrame): Fault {
   const { takes, gives } = change;
   return firstFault(unequal(change), () => {
-    if (frame.script !== 'terms') return 'there are no letters';
+    // In one's own lines powers of numbers are put together, or written out, as letters are: 2² · 2³ for 2⁵.
+    if (frame.script !== 'terms')
+      return frame.isOwn && gives.length === 1 ? null : 'there are no letters';
     if (takes.length < 2 && !frame.inFigures) return 'one term alone is put with nothing';
     if (gives.some(({ owed }) => owed)) return 'nothing is put together';
     const kinds = new Set(

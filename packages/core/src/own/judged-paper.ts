@@ -20,6 +20,8 @@ export interface JudgedPaper {
   readonly rewritings: readonly LineStep[];
   /** Lines of true jumps that find the answer. */
   readonly hops: readonly HopLine[];
+  /** Statements with the numbers of the problem and what is looked for, such as `387 + 255 = 642`. */
+  readonly found: readonly FoundLine[];
   /** Lines of a ratio table on which the problem is answered. */
   readonly tables: readonly TableLine[];
   /** The pairs of ratio tables that are in the ratio of the problem, in their order. */
@@ -45,6 +47,8 @@ export interface LineStep {
   /** The lines that would stand between. */
   readonly between: readonly (readonly Term[])[];
   readonly off: Surd;
+  /** What is left over beside it, behind `r`. */
+  readonly rest: Exact | null;
 }
 
 /** Jumps of one line, in their order. */
@@ -59,4 +63,11 @@ export interface HopLine {
 export interface TableLine {
   readonly n: number;
   readonly answer: Pair;
+}
+
+/** A statement that finds what is looked for, both its sides. */
+export interface FoundLine {
+  readonly n: number;
+  readonly left: readonly Term[];
+  readonly right: readonly Term[];
 }

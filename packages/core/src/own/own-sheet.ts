@@ -159,7 +159,7 @@ class OwnPage {
     for (const mark of marks) {
       const isFirst = sideOf(mark) !== side;
       if (isFirst && (side >= 0 || hasSign)) x = this.sign('equals', x, band, mark.id, EQUALS);
-      else if (!isFirst && !mark.glyph.startsWith('−')) x = this.sign('plus', x, band, mark.id);
+      else if (!isFirst && !/^(−|r )/.test(mark.glyph)) x = this.sign('plus', x, band, mark.id);
       else if (!isFirst) x += 0.25;
       side = sideOf(mark);
       x = this.put(mark, x, band);

@@ -1,8 +1,9 @@
 import { Surd } from '../exact/surd.ts';
 import type { Asked } from './asked.ts';
 import { isRightEnd, owesNothing, type End } from './ends.ts';
-import { worst, type JudgedLine, type JudgedSign, type LineKind, type Verdict } from './judged.ts';
-import type { HopLine, JudgedPaper, LineStep, TableLine } from './judged-paper.ts';
+import { worst, type JudgedLine, type JudgedSign } from './judged.ts';
+import { BLANK, type Judgement } from './judgement.ts';
+import type { FoundLine, HopLine, JudgedPaper, LineStep, TableLine } from './judged-paper.ts';
 import { move, type Page } from './move.ts';
 import { isPlain } from './moves/working.ts';
 import { termsOf, type Term, lineKey } from './node.ts';
@@ -29,28 +30,6 @@ interface Last {
   readonly value: Surd;
 }
 
-/** What is said of a line beside its number and text. */
-type Judgement = Partial<JudgedLine> & { readonly kind: LineKind; readonly verdict: Verdict };
-
-const BLANK = {
-  value: null,
-  against: null,
-  off: null,
-  totalOff: null,
-  law: null,
-  move: null,
-  readings: [],
-  signs: [],
-  statements: [],
-  pairs: [],
-  joins: null,
-  followed: false,
-  ...NO_MISTAKE,
-  units: [],
-  unread: null,
-  ambiguous: false,
-} as const;
-
 type Chain = Extract<LineRead, { kind: 'chain' }>;
 
 class Paper {
@@ -70,6 +49,7 @@ class Paper {
   private readonly hopLines: HopLine[] = [];
   private readonly pairs: Pair[] = [];
   private readonly tables: TableLine[] = [];
+  private readonly found: FoundLine[] = [];
   private readonly wrongTerms = new Map<number, readonly [readonly Term[], readonly Term[]]>();
   private readonly asideTerms = new Map<number, readonly [readonly Term[], readonly Term[]]>();
 
@@ -104,6 +84,7 @@ class Paper {
       hops: this.hopLines,
       pairs: this.pairs,
       tables: this.tables,
+      found: this.found,
       problem: this.problem.terms,
       statements: this.asideTerms,
       wrongStatements: this.wrongTerms,
@@ -189,6 +170,7 @@ class Paper {
         to: side.terms,
         between: own.between,
         off: own.off,
+        rest: side.rest,
       });
       signs.push({
         at: at[index] ?? 0,
@@ -261,7 +243,14 @@ class Paper {
   private total(n: number, side: Side): Judgement {
     const told = this.one(this.problem, side);
     const { between, off } = told;
-    this.rewritten.push({ n, from: this.problem.terms, to: side.terms, between, off });
+    this.rewritten.push({
+      n,
+      from: this.problem.terms,
+      to: side.terms,
+      between,
+      off,
+      rest: side.rest,
+    });
     this.settle({ n, terms: side.terms, value: side.value }, side);
     return { ...saidOf(told), kind: 'total', value: side.value, against: 0, totalOff: told.off };
   }
@@ -275,6 +264,7 @@ class Paper {
     const isOpen = sides.some(({ expression }) => hasBox(expression));
     if (told.verdict !== 'unequal' && !isOpen) this.sides.push(sideLineOf(n, left, last));
     const isPair = sides.length === 2;
+    if (isFound) this.found.push({ n, left: left.terms, right: last.terms });
     if (told.verdict === 'side' && isPair) this.asideTerms.set(n, [left.terms, last.terms]);
     if (told.verdict === 'unequal' && isPair && !isOpen)
       this.wrongTerms.set(n, [left.terms, last.terms]);
@@ -332,6 +322,8 @@ class Paper {
       kind: 'side',
       verdict: 'side',
     };
+    // What the line before says is a statement now, and no rewriting.
+    if (this.rewritten.at(-1)?.n === old.n) this.rewritten.pop();
     const statement = `${old.text.replace(/^\s*=\s*/, '')} = ${first}`;
     this.last = from;
     this.before = null;

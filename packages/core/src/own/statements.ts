@@ -116,7 +116,7 @@ export function judgePairs(
     const [left, right] = row;
     const offs = ratios.map((by) => right.value.minus(left.value.times(by)));
     const at = offs.findIndex((own) => own.isZero);
-    if (at < 0) off ??= offs[0]!;
+    if (at < 0) off ??= nearest(offs, ratios, [...known, ...pairs]);
     if (at < 0 || !ratios[at]!.rational || !left.value.rational) continue;
     const pair = pairOf(n, row, { ratio: ratios[at]!.rational, known: [...known, ...pairs] });
     pairs.push(pair);
@@ -126,6 +126,18 @@ export function judgePairs(
     if (off === null && isAnswer && isEnd) answer ??= pair;
   }
   return { off, pairs, answer };
+}
+
+/** How far a pair is from the ratio that the pairs before it have; of the first pair from the nearer one. */
+function nearest(offs: readonly Surd[], ratios: readonly Surd[], known: readonly Pair[]): Surd {
+  const last = known.at(-1)?.ratio;
+  const same = ratios.findIndex((ratio) => last && ratio.rational?.equals(last));
+  if (same >= 0) return offs[same]!;
+  const size = (off: Surd) => off.rational?.absolute() ?? null;
+  return offs.reduce((near, off) => {
+    const [a, b] = [size(near), size(off)];
+    return a && b && b.compare(a) < 0 ? off : near;
+  });
 }
 
 /** From where to where each jump goes. */

@@ -17,7 +17,8 @@ export function chunkDrafts(
   const { shape } = laying;
   const [whole, ...more] = live;
   if (problem.kind !== 'quotient' || !shape || !whole || more.length > 0) return null;
-  const chunks = asides.map((aside) => chunkOf(aside, shape.unit, total));
+  const chunks: readonly (Chunk | null)[] =
+    takenAway(asides, shape.sizes[0]!) ?? asides.map((aside) => chunkOf(aside, shape.unit, total));
   if (chunks.includes(null)) return null;
   return shareDrafts({ problem, laying, live }, chunks as readonly Chunk[]);
 }
@@ -66,6 +67,21 @@ export function shareDrafts({ laying, live }: At, chunks: readonly Chunk[]): Liv
     return { n, law, move: null, takes, gives: [mark], isBetween };
   });
   return { drafts, live: marks };
+}
+
+/** Pieces that are taken away one after the other, `952 − 700 = 252` and on to nothing; null where they are not. */
+function takenAway(asides: readonly Aside[], dividend: Exact): readonly Chunk[] | null {
+  const chunks: Chunk[] = [];
+  let at = dividend;
+  for (const { n, left, right } of asides) {
+    const [from, by, ...more] = left;
+    const [start, size] = [from, by].map((term) => term?.node.value.rational);
+    const goesOn = by?.minus && more.length === 0 && start?.equals(at) && size?.isConstant;
+    if (!goesOn) return null;
+    chunks.push({ n, size: size, looks: `${termsText(left)} = ${termsText(right)}` });
+    at = at.minus(size);
+  }
+  return chunks.length > 0 && at.isZero ? chunks : null;
 }
 
 /** What a statement tells of a piece of the dividend; null where it is no product of the divisor. */

@@ -1,14 +1,28 @@
+import { Exact } from '../../exact/exact.ts';
+import { numberText } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
-import type { HopLine, JudgedPaper, LineStep, TableLine } from '../judged-paper.ts';
+import type { FoundLine, HopLine, JudgedPaper, LineStep, TableLine } from '../judged-paper.ts';
 import type { Page } from '../move.ts';
-import { flat, termKey, valueOfTerms, type Term, turned } from '../node.ts';
+import {
+  flat,
+  numberOf,
+  productNode,
+  sumNode,
+  termKey,
+  turned,
+  valueOfTerms,
+  type Term,
+} from '../node.ts';
 import { termsText } from '../node-text.ts';
 import { groupedWays, groupSteps, withoutCommonTerms } from '../recognise.ts';
 import { explain } from '../search.ts';
 import { chunkDrafts } from './chunks.ts';
 import { jumpDrafts, statedJumps } from './jumps.ts';
-import type { Aside, Draft, Laying, Lived, Live } from './laying.ts';
+import type { Aside, At, Draft, Laying, Lived, Live } from './laying.ts';
 import { pairDrafts } from './pair-drafts.ts';
+
+/** A line that works something. */
+type WorkedLine = LineStep | HopLine | TableLine | FoundLine;
 
 /** Where the right side of a statement begins. */
 export const BEHIND = 100;
@@ -27,7 +41,7 @@ export class LineLedger {
 
   drafted(): Lived | null {
     const start = this.laying.start(flat(this.paper.problem));
-    if (!start) return null;
+    if (!start || this.steps().length === 0) return null;
     const drafts = [...this.opening(start)];
     let live: readonly Live[] = drafts[0]?.gives ?? start;
     for (const step of this.steps()) {
@@ -36,7 +50,7 @@ export class LineLedger {
       drafts.push(...made.drafts);
       live = made.live;
     }
-    return { drafts, live };
+    return drafts.length > 0 ? { drafts, live } : null;
   }
 
   /** A computation that no method works is owed in one piece; its terms are told apart before the first line. */
@@ -56,15 +70,22 @@ export class LineLedger {
   }
 
   /** Rewritings, jumps and tables in the order of their lines. */
-  private steps(): readonly (LineStep | HopLine | TableLine)[] {
-    const { rewritings, hops, tables } = this.paper;
-    return [...rewritings, ...hops, ...tables].sort((a, b) => a.n - b.n);
+  private steps(): readonly WorkedLine[] {
+    const { rewritings, hops, tables, found } = this.paper;
+    return [...rewritings, ...hops, ...tables, ...found].sort((a, b) => a.n - b.n);
   }
 
-  private after(live: readonly Live[], step: LineStep | HopLine | TableLine): Lived | null {
+  private after(live: readonly Live[], step: WorkedLine): Lived | null {
     if ('to' in step) return this.step(live, step);
     const at = { problem: this.problem, laying: this.laying, live };
+    if ('left' in step) return this.found(at, step);
     return 'hops' in step ? jumpDrafts(at, step) : pairDrafts(at, step, this.paper.pairs);
+  }
+
+  /** A statement that finds what is looked for is one piece of the problem; where it has none, it only stands there. */
+  private found(at: At, { n, left, right }: FoundLine): Lived {
+    const asides = [{ n, left, right, isTurned: false }];
+    return chunkDrafts(at, asides, []) ?? statedJumps(at, asides) ?? { drafts: [], live: at.live };
   }
 
   private step(live: readonly Live[], step: LineStep): Lived | null {
@@ -82,10 +103,11 @@ export class LineLedger {
 
   /** A typed line, with the lines between that a leap passes over. */
   private line(from: readonly Live[], step: LineStep) {
-    const { n, to, between, off } = step;
+    const { n, to, between, off, rest } = step;
     const behind = this.behind(step);
     const drafts: Draft[] = [];
     let live = from;
+    if (rest && off.isZero) return this.withRest(live, step, rest);
     if (!off.isZero) {
       const gives = this.whole(live, flat(to), behind);
       return {
@@ -103,6 +125,36 @@ export class LineLedger {
       live = made.live;
     });
     return { drafts, live };
+  }
+
+  /** A whole quotient, and what is left over as its share of the divisor. */
+  private withRest(live: readonly Live[], { n, to }: LineStep, rest: Exact): Lived {
+    const { base, unit } = this.laying.shape!;
+    const drafts: Draft[] = [];
+    const law = 'evaluate' as const;
+    let all = live[0]!;
+    if (live.length > 1) {
+      const term = { minus: false, node: sumNode(live.map((own) => own.term)) };
+      const held = this.laying.follow(live, [term], null)[0]!;
+      all = { term, held, owed: null, column: 0 };
+      drafts.push({ n, law, move: null, takes: live, gives: [all], isBetween: true });
+    }
+    const over = numberOf(Exact.ONE.dividedBy(unit), base);
+    const share = productNode([
+      { under: false, node: numberOf(rest, base) },
+      { under: true, node: over },
+    ]);
+    const terms = [flat(to)[0]!, { minus: false, node: share }];
+    const helds = this.laying.follow([all], terms, null);
+    const gives = terms.map((term, column): Live => ({
+      term,
+      held: helds[column]!,
+      owed: null,
+      column,
+      ...(column === 1 ? { looks: `r ${numberText(rest, base)}` } : {}),
+    }));
+    drafts.push({ n, law, move: null, takes: [all], gives, isBetween: false });
+    return { drafts, live: gives };
   }
 
   /** The side lines that go into a line, with the sign that each has in it; null where they give something else than what they make. */

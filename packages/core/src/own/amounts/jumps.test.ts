@@ -98,4 +98,34 @@ describe('chunks of a dividend', () => {
       '136: 0',
     ]);
   });
+
+  it('may be taken away one after the other, down to nothing', () => {
+    expect(marks('952 ÷ 7', '952 − 700 = 252', '252 − 252 = 0', '136')).toEqual([
+      '952 − 700 = 252: 1',
+      '252 − 252 = 0: 0',
+      '136: 0 1',
+    ]);
+  });
+
+  it('leave what is left over as a piece of its own', () => {
+    expect(marks('955 ÷ 7', '= 136 r 3')).toEqual(['136: 1', 'r 3: 0']);
+    expect(marks('955 ÷ 7', '= 700 ÷ 7 + 255 ÷ 7', '= 136 r 3').slice(-2)).toEqual([
+      '136: 1 2',
+      'r 3: 0',
+    ]);
+  });
+});
+
+describe('a statement that finds what is looked for', () => {
+  it('is the piece of the larger number that it adds, or all that is shared', () => {
+    expect(marks('642 − 387', '387 + 255 = 642')).toEqual(['387 + 255 = 642: 0.0']);
+    expect(marks('952 ÷ 7', '7 × 136 = 952')).toEqual(['7 × 136 = 952: 0']);
+  });
+
+  it('is copied by the answer behind it', () => {
+    expect(marks('642 − 387', '387 + 255 = 642', '= 255')).toEqual([
+      '387 + 255 = 642: 0.0',
+      '255: 0.0',
+    ]);
+  });
 });

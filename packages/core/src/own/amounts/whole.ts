@@ -86,7 +86,8 @@ function wholeLines(paper: JudgedPaper): readonly WholeLine[] {
   const last = paper.lines.findLast(({ kind }) => kind === 'side');
   // With statements alone the last one is what the work comes to.
   const isAll = made.length === 0 && paper.complete && last?.value;
-  return isAll ? [asideOf(last, last.value, paper.asked.base)] : made;
+  const value = last?.move === 'find-part' ? paper.asked.value : last?.value;
+  return isAll && value ? [asideOf(last, value, paper.asked.base)] : made;
 }
 
 function linesOf({ rewritings, asked }: JudgedPaper, line: JudgedLine): readonly WholeLine[] {

@@ -1,0 +1,28 @@
+import type { JudgedLine, LineKind, Verdict } from './judged.ts';
+import { NO_MISTAKE } from './rewrite.ts';
+
+/** What is said of a line beside its number and text. */
+export type Judgement = Partial<JudgedLine> & {
+  readonly kind: LineKind;
+  readonly verdict: Verdict;
+};
+
+/** What is said of a line of which nothing is said. */
+export const BLANK = {
+  value: null,
+  against: null,
+  off: null,
+  totalOff: null,
+  law: null,
+  move: null,
+  readings: [],
+  signs: [],
+  statements: [],
+  pairs: [],
+  joins: null,
+  followed: false,
+  ...NO_MISTAKE,
+  units: [],
+  unread: null,
+  ambiguous: false,
+} as const;
