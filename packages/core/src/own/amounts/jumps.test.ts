@@ -63,6 +63,28 @@ describe('jumps from a number on', () => {
     ]);
   });
 
+  it('go by whole numbers of a string, by arrows or by statements', () => {
+    expect(marks('6 + 8 + 5 + 9', '6 +8→ 14 +5→ 19 +9→ 28')).toEqual([
+      '8: 1.0',
+      '14: 0.0 1.0',
+      '5: 2.0',
+      '19: 0.0 1.0 2.0',
+      '9: 3.0',
+      '28: 0.0 1.0 2.0 3.0',
+    ]);
+    expect(marks('6 + 8 + 5', '6 + 8 = 14', '14 + 5 = 19', '19')).toEqual([
+      '6 + 8 = 14: 0.0 1.0',
+      '14 + 5 = 19: 0.0 1.0 2.0',
+      '19: 0.0 1.0 2.0',
+    ]);
+    expect(marks('7 − 3 + 2', '7 +2→ 9 −3→ 6')).toEqual([
+      '2: 2.0',
+      '9: 0.0 2.0',
+      '3: 1.0',
+      '6: 0.0 1.0 2.0',
+    ]);
+  });
+
   it('balance and audit on random sums and differences', () => {
     const dice = new Dice(new Random(3));
     for (let k = 0; k < 80; k++) {

@@ -35,10 +35,50 @@ export function statedJumps(at: At, asides: readonly Aside[]): Lived | null {
 }
 
 function drafted(at: At, jumps: readonly Jump[]): Lived | null {
-  const [a, b, ...more] = at.live;
-  const isWhole = a?.owed !== null && b?.owed !== null;
-  if (!a || !b || more.length > 0 || !isWhole || at.laying.shape?.form !== 'lines') return null;
-  return between(at, [a, b], jumps, at.laying.shape) ?? onward(at, [a, b], jumps);
+  const { live, laying } = at;
+  const isStart = live.length > 1 && live.every(({ owed }) => owed !== null);
+  if (!isStart || laying.shape?.form !== 'lines') return null;
+  const [a, b, ...more] = live;
+  const byPieces =
+    more.length === 0
+      ? (between(at, [a!, b!], jumps, laying.shape) ?? onward(at, [a!, b!], jumps))
+      : null;
+  return byPieces ?? byNumbers(at, jumps);
+}
+
+/** From one number of a string on, by every other number whole: 6 +8→ 14 +5→ 19 +9→ 28. */
+function byNumbers({ laying, live }: At, jumps: readonly Jump[]): Lived | null {
+  const isWorth = (value: Exact) => (own: Live) => termValue(own.term).rational!.equals(value);
+  const start = live.find(isWorth(jumps[0]!.from));
+  const rest = live.filter((own) => own !== start);
+  if (!start || rest.length !== jumps.length) return null;
+  const drafts: Draft[] = [];
+  let now = start;
+  for (const [k, { n, from, to, looks }] of jumps.entries()) {
+    const at = rest.findIndex(isWorth(to.minus(from)));
+    const [taken] = at < 0 ? [] : rest.splice(at, 1);
+    if (!taken) return null;
+    const hop = { from, to };
+    const copy = { ...taken, owed: null, column: 2 * k, row: n, hop, looks: unsigned(taken.term) };
+    // In a statement only what it comes to is a mark.
+    if (looks === undefined) drafts.push({ ...draft(n, [taken], copy), law: 'reorder' });
+    const term = signedNumber(to, laying.shape!.base);
+    const landing: Live = {
+      term,
+      held: laying.follow([now, taken], [term], null)[0]!,
+      owed: null,
+      column: looks === undefined ? 2 * k + 1 : 0,
+      row: n,
+      ...(looks === undefined ? {} : { looks }),
+    };
+    drafts.push(draft(n, [now, looks === undefined ? copy : taken], landing));
+    now = landing;
+  }
+  return { drafts, live: [now] };
+}
+
+function signedNumber(value: Exact, base: number): Term {
+  return { minus: value.isNegative, node: numberOf(value.absolute(), base) };
 }
 
 /**
@@ -114,10 +154,7 @@ function onward({ laying }: At, live: readonly [Live, Live], jumps: readonly Jum
   const isAll = Exact.sum(parts).equals(other.term.node.value.rational!);
   const helds = isAll ? laying.along(other, 0, parts) : null;
   if (!helds) return null;
-  const number = (value: Exact): Term => ({
-    minus: value.isNegative,
-    node: numberOf(value.absolute(), base),
-  });
+  const number = (value: Exact) => signedNumber(value, base);
   const operand = other.owed !== null && other.owed !== 'all' ? other.owed.operand : 0;
   const owedOf = (k: number): Live => ({
     term: number(steps[k]!),
