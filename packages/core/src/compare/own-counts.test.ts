@@ -46,4 +46,16 @@ describe('what is counted of own lines', () => {
       2, 1, 0, 1,
     ]);
   });
+
+  it('carries in the base of the problem', () => {
+    // 44 + 3 in base five is 102: both places pass five.
+    expect(counts('44_5 + 3_5', '= 102')).toEqual([0, 1, 2, 1]);
+    expect(counts('132_5 + 44_5', '132 +3→ 140 +41→ 231')).toEqual([0, 2, 2, 1]);
+    expect(counts('FF_16 + 1_16', '= 100')).toEqual([0, 1, 2, 1]);
+  });
+
+  it('takes pairs with units and fractions', () => {
+    expect(counts('952 ÷ 7', '100 kg | 700', '36 kg | 252', '136 | 952')).toEqual([2, 1, 0, 1]);
+    expect(counts('24 × 15', '2 1/2 | 37.5', '21 1/2 | 322.5', '24 | 360')[1]).toBe(1);
+  });
 });

@@ -1,7 +1,9 @@
 import type { EntryId, Mark, Trace } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
+import { numberText, numeral, numeralText, numeralValue, type Numeral } from '../exact/numeral.ts';
 import { BEHIND } from '../own/amounts/drafts.ts';
 import { countsOfLines, type LineCounts } from '../own/ways/cost.ts';
+import { withoutBase } from '../own/displayed.ts';
 import { problemText } from '../problem/problem.ts';
 
 /** Facts, additions and carries of someone's own lines, counted from the lines as they stand. */
@@ -9,7 +11,9 @@ export function ownCounts(trace: Trace): LineCounts {
   const rows = rowsOf(trace);
   const aside = rows.flatMap((row) => asideIn(row, trace));
   const rewritten = rows.filter((row) => !isAside(row, trace));
-  const all = [...aside, chainOf(rewritten, aside.length > 0, trace)].map(countsOfLines);
+  const all = [...aside, chainOf(rewritten, aside.length > 0, trace)].map((lines) =>
+    countsOfLines(lines, trace.problem.base),
+  );
   const sum = (of: (counts: LineCounts) => number) => all.reduce((so, one) => so + of(one), 0);
   return {
     facts: sum(({ facts }) => facts),
@@ -25,7 +29,8 @@ function chainOf(rewritten: readonly Row[], hasAside: boolean, trace: Trace): re
   if (!first && hasAside) return [];
   const taken = first && hasAside ? takenBy(first, trace) : null;
   const lines = rewritten.flatMap(sidesOf).map(lineOf);
-  return [taken ?? problemText(trace.problem), ...lines];
+  const { problem } = trace;
+  return [taken ?? withoutBase(problemText(problem), problem.base), ...lines];
 }
 
 type Row = readonly Mark[];
@@ -52,27 +57,41 @@ function isAside(row: Row, { answer, total }: Trace): boolean {
 function asideIn(row: Row, trace: Trace): readonly (readonly string[])[] {
   if (!isAside(row, trace)) return [];
   const [only] = row;
-  if (row.some(({ hop }) => hop) && !only!.glyph.includes('=')) return row.flatMap(jumpIn);
+  if (row.some(({ hop }) => hop) && !only!.glyph.includes('='))
+    return row.flatMap((mark) => jumpIn(mark, trace.problem.base));
   if (row.length > 1) return [sidesOf(row).map(lineOf)];
   if (only!.glyph.includes('=')) return [only!.glyph.split(' = ')];
   return [pairIn(only!, trace)];
 }
 
 /** A jump is added to, or taken from, where it begins. */
-function jumpIn({ hop }: Mark): readonly (readonly string[])[] {
+function jumpIn({ hop }: Mark, base: number): readonly (readonly string[])[] {
   if (!hop) return [];
   const { from, to } = hop;
   const size = to.minus(from);
-  return [[`${from} ${size.isNegative ? '−' : '+'} ${size.absolute()}`, `${to}`]];
+  const write = (amount: Exact) => numberText(amount, base);
+  const sign = size.isNegative ? '−' : '+';
+  return [[`${write(from)} ${sign} ${write(size.absolute())}`, write(to)]];
 }
 
 /** A pair is put together of others, or is so many times what one is. */
 function pairIn(mark: Mark, trace: Trace): readonly string[] {
   const own = takenBy([mark], trace);
   if (own !== null) return [own, mark.text];
-  const [left = '', right = ''] = mark.glyph.split(' | ');
-  const ratio = Exact.parse(right).dividedBy(Exact.parse(left));
-  return [`${left} × ${ratio}`, right];
+  const { kind, base, operands } = trace.problem;
+  const factor = operands.at(-1)!;
+  const [left = ''] = mark.glyph.split(' | ');
+  // A pair of a product counts one factor: the other one is what one of it makes.
+  const isShare = kind === 'quotient';
+  const other = isShare
+    ? factor
+    : (operands.find((own) => isTimes(left, own, mark, base)) ?? factor);
+  return [`${left} × ${numeralText(other)}`, mark.text];
+}
+
+function isTimes(left: string, by: Numeral, { worth }: Mark, base: number): boolean {
+  const number = /^[\dA-F]+(\.[\dA-F]+)?$/.test(left) ? numeralValue(numeral(left, base)) : null;
+  return number?.times(numeralValue(by)).equals(worth) ?? false;
 }
 
 /** What the steps of a line take, as one line; null where it is not all written before. */

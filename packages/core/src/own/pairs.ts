@@ -1,4 +1,3 @@
-import { choices } from '../account/spaces.ts';
 import { Exact } from '../exact/exact.ts';
 import type { Side } from './read-line.ts';
 
@@ -31,6 +30,9 @@ export interface PairPart {
 
 /** Only so many pairs before are looked at, the last ones. */
 const MOST_KNOWN = 10;
+/** At most so many are put together; of a long table only two. */
+const MOST_PARTS = 5;
+const LONG_TABLE = 60;
 /** Factors that are seen at once, and their inverses. */
 const SEEN_AT_ONCE = [2n, 10n, 5n, 100n, 1000n].map((factor) => Exact.of(factor));
 
@@ -59,8 +61,10 @@ function originOf(left: Exact, same: readonly Pair[], known: readonly Pair[]): P
   const isWhole = (by: Exact) =>
     !by.isZero && !by.equals(Exact.ONE) && (by.isWhole || Exact.ONE.dividedBy(by).isWhole);
   const parts = () =>
-    added(left, last)?.map((own) => ({ of: place(own), isTaken: false })) ??
-    lessened(left, last)?.map((own, k) => ({ of: place(own), isTaken: k > 0 }));
+    added(left, last, known.length > LONG_TABLE ? 2 : MOST_PARTS)?.map((own) => ({
+      of: place(own),
+      isTaken: false,
+    })) ?? lessened(left, last)?.map((own, k) => ({ of: place(own), isTaken: k > 0 }));
   const easy = scaled(isEasy);
   if (easy) return easy;
   const together = parts();
@@ -69,16 +73,23 @@ function originOf(left: Exact, same: readonly Pair[], known: readonly Pair[]): P
 }
 
 /** The fewest pairs that make a number together, each once; the latest of several. */
-function added(left: Exact, pairs: readonly Pair[]): readonly Pair[] | null {
-  const subsets = choices(pairs.map(() => [0, 1])).map((bits) =>
-    pairs.filter((_, k) => bits[k] === 1),
-  );
-  const fitting = subsets.filter(
-    (own) => own.length > 1 && Exact.sum(own.map((pair) => pair.left)).equals(left),
-  );
-  fitting.sort((a, b) => a.length - b.length);
-  const fewest = fitting.filter((own) => own.length === fitting[0]!.length);
-  return fewest.at(-1) ?? null;
+function added(left: Exact, pairs: readonly Pair[], most: number): readonly Pair[] | null {
+  for (let count = 2; count <= Math.min(most, pairs.length); count++) {
+    const found = makingUp(left, pairs, count);
+    if (found) return found;
+  }
+  return null;
+}
+
+/** So many pairs that make a number together, looked for from the last one on. */
+function makingUp(left: Exact, pairs: readonly Pair[], count: number): readonly Pair[] | null {
+  if (count === 0) return left.isZero ? [] : null;
+  for (let k = pairs.length - 1; k >= count - 1; k--) {
+    const own = pairs[k]!;
+    const rest = makingUp(left.minus(own.left), pairs.slice(0, k), count - 1);
+    if (rest) return [...rest, own];
+  }
+  return null;
 }
 
 /** One pair less another. */

@@ -1,4 +1,4 @@
-import { Exact } from '../../exact/exact.ts';
+import type { Exact } from '../../exact/exact.ts';
 import { numberText } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
 import type { FoundLine, HopLine, JudgedPaper, LineStep, TableLine } from '../judged-paper.ts';
@@ -9,6 +9,7 @@ import {
   productNode,
   sumNode,
   termKey,
+  termValue,
   turned,
   valueOfTerms,
   type Term,
@@ -129,7 +130,7 @@ export class LineLedger {
 
   /** A whole quotient, and what is left over as its share of the divisor. */
   private withRest(live: readonly Live[], { n, to }: LineStep, rest: Exact): Lived {
-    const { base, unit } = this.laying.shape!;
+    const { base } = this.problem;
     const drafts: Draft[] = [];
     const law = 'evaluate' as const;
     let all = live[0]!;
@@ -139,12 +140,13 @@ export class LineLedger {
       all = { term, held, owed: null, column: 0 };
       drafts.push({ n, law, move: null, takes: live, gives: [all], isBetween: true });
     }
-    const over = numberOf(Exact.ONE.dividedBy(unit), base);
+    const [whole] = flat(to);
+    const left = termValue(all.term).minus(termValue(whole!)).rational!;
     const share = productNode([
       { under: false, node: numberOf(rest, base) },
-      { under: true, node: over },
+      { under: true, node: numberOf(rest.dividedBy(left), base) },
     ]);
-    const terms = [flat(to)[0]!, { minus: false, node: share }];
+    const terms = [whole!, { minus: false, node: share }];
     const helds = this.laying.follow([all], terms, null);
     const gives = terms.map((term, column): Live => ({
       term,
