@@ -58,4 +58,10 @@ describe('what is counted of own lines', () => {
     expect(counts('952 ÷ 7', '100 kg | 700', '36 kg | 252', '136 | 952')).toEqual([2, 1, 0, 1]);
     expect(counts('24 × 15', '2 1/2 | 37.5', '21 1/2 | 322.5', '24 | 360')[1]).toBe(1);
   });
+
+  it('is the same for pairs that share a line, and for statements run on in one', () => {
+    expect(counts('24 × 15', '20 | 300; 4 | 60', '24 | 360')).toEqual([2, 1, 0, 1]);
+    const broken = counts('6 + 8 + 5', '6 + 8 = 14', '14 + 5 = 19', '19');
+    expect(counts('6 + 8 + 5', '6 + 8 = 14 + 5 = 19')).toEqual(broken);
+  });
 });

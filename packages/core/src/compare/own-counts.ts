@@ -9,7 +9,7 @@ import { problemText } from '../problem/problem.ts';
 /** Facts, additions and carries of someone's own lines, counted from the lines as they stand. */
 export function ownCounts(trace: Trace): LineCounts {
   const rows = rowsOf(trace);
-  const aside = rows.flatMap((row) => asideIn(row, trace));
+  const aside = [...rows.flatMap((row) => asideIn(row, trace)), ...pairsPassed(trace)];
   const rewritten = rows.filter((row) => !isAside(row, trace));
   const all = [...aside, chainOf(rewritten, aside.length > 0, trace)].map((lines) =>
     countsOfLines(lines, trace.problem.base),
@@ -60,8 +60,22 @@ function asideIn(row: Row, trace: Trace): readonly (readonly string[])[] {
   if (row.some(({ hop }) => hop) && !only!.glyph.includes('='))
     return row.flatMap((mark) => jumpIn(mark, trace.problem.base));
   if (row.length > 1) return [sidesOf(row).map(lineOf)];
-  if (only!.glyph.includes('=')) return [only!.glyph.split(' = ')];
+  if (only!.glyph.includes('=')) return statementsIn(only!.glyph);
   return [pairIn(only!, trace)];
+}
+
+/** Each side of a statement with the number that stands for it behind the next equals sign: 6 + 8 = 14 + 5 = 19. */
+function statementsIn(text: string): readonly (readonly string[])[] {
+  const sides = text.split(' = ');
+  return sides.slice(1).map((side, k) => [sides[k]!, /^−?[\dA-F.]+/.exec(side)?.[0] ?? side]);
+}
+
+/** Pairs that share their line with others are passed in the head. */
+function pairsPassed(trace: Trace): readonly (readonly string[])[] {
+  const marks = trace.steps.flatMap(({ gives }) => gives);
+  return marks
+    .filter(({ spot, glyph }) => spot.area === 'between' && glyph.includes('|'))
+    .map((mark) => pairIn(mark, trace));
 }
 
 /** A jump is added to, or taken from, where it begins. */

@@ -41,7 +41,7 @@ export function shareDrafts({ laying, live }: At, chunks: readonly Chunk[]): Liv
   const isAll = Exact.sum(sizes).equals(shape.sizes[0]!);
   const helds = isAll ? laying.along(whole!, 0, sizes) : null;
   if (!helds) return null;
-  const marks = chunks.map(({ n, size, looks, isBetween = false }, k): Live => {
+  const marks = chunks.map(({ n, size, looks }, k): Live => {
     const share = size.times(shape.unit);
     return {
       term: { minus: share.isNegative, node: numberOf(share.absolute(), shape.base) },
@@ -49,7 +49,7 @@ export function shareDrafts({ laying, live }: At, chunks: readonly Chunk[]): Liv
       owed: null,
       column: 0,
       row: n,
-      ...(isBetween ? {} : { looks }),
+      looks,
     };
   });
   const isInside = sizes.every((size) => !size.isNegative);

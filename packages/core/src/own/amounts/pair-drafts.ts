@@ -35,7 +35,7 @@ export function pairDrafts(at: At, { n, answer }: TableLine, pairs: readonly Pai
     owed: null,
     column: 0,
     row: n,
-    ...(counts.get(n) === 1 ? { looks: answer.text } : {}),
+    looks: answer.text,
   };
   const end: Draft = {
     n,
@@ -102,13 +102,13 @@ function strips(at: At, leaves: readonly TableLeaf[], whole: Live): Lived | null
   const sizes = leaves.map(({ pair, isTaken }) => signed(pair.left, isTaken));
   const helds = laying.along(whole, 1 - across, sizes);
   if (!helds) return null;
-  const marks = leaves.map(({ pair, isTaken, isBetween }, k): Live => ({
+  const marks = leaves.map(({ pair, isTaken }, k): Live => ({
     term: { minus: isTaken, node: numberOf(pair.right, laying.shape!.base) },
     held: helds[k]!.map((piece) => ({ ...piece, own: null })),
     owed: null,
     column: k,
     row: pair.n,
-    ...(isBetween ? {} : { looks: pair.text }),
+    looks: pair.text,
   }));
   const draft: Draft = {
     n: first!.pair.n,
