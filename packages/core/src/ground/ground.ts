@@ -46,11 +46,12 @@ function lengths({ problem, lanes }: Comparison): LineGround {
   return { kind: 'line', low, high: isBar ? nextWhole(high) : high };
 }
 
-/** What no method works is one length, in which its terms have theirs; none where there are letters. */
+/** What no method works is one length, in which its terms have theirs; none where there are letters, or nothing is long. */
 function oneLength(comparison: Comparison): LineGround | null {
-  const { problem, space } = comparison;
+  const { space } = comparison;
   const isNumber = space.cuts.every((parts) => parts.every(({ worth }) => worth.isConstant));
-  return isNumber && scriptOf(problem) !== 'terms' ? lengths(comparison) : null;
+  const ground = isNumber ? lengths(comparison) : null;
+  return ground?.low.equals(ground.high) ? null : ground;
 }
 
 /** The bar of fractions goes to the end of the whole that it is in. */
