@@ -69,6 +69,8 @@ export interface JudgedLine {
   /** A false rule that writes this line too, which is right here by chance. */
   readonly chance: Chance | null;
   readonly units: readonly string[];
+  /** Whether it is drawn with signs, and no words or figures. */
+  readonly isSketch: boolean;
   /** Why it could not be read, and at which character. */
   readonly unread: { readonly at: number; readonly reason: string } | null;
   /** Both readings of a line that people read in two ways. */

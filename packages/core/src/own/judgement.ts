@@ -23,6 +23,7 @@ export const BLANK = {
   followed: false,
   ...NO_MISTAKE,
   units: [],
+  isSketch: false,
   unread: null,
   ambiguous: false,
 } as const;

@@ -1,5 +1,6 @@
 import { readAsked } from './asked.ts';
 import { judgeLines } from './paper.ts';
+import { briefOf, saysOf } from './says.ts';
 
 function paper(problem: string, ...lines: readonly string[]) {
   const read = readAsked(problem);
@@ -201,4 +202,30 @@ it('takes any computation with an exact value, whether a method works it or not'
   expect(read.ok && [read.asked.problem, `${read.asked.value}`]).toEqual([null, '12']);
   expect(readAsked('46')).toMatchObject({ ok: false });
   expect(readAsked('5 ÷ (3 − 3)')).toMatchObject({ ok: false });
+});
+
+describe('what is no working', () => {
+  it.each(['||||| ||', '●●●○', '○ ○ ○', '[___|___]', '▭▭▭', '--|--|--', '☐☐☐', '/// //'])(
+    'is a sketch that is kept and not judged: %s',
+    (drawn) => {
+      const made = paper('46 × 58', drawn, '= 2668');
+      expect(made.lines[0]).toMatchObject({ kind: 'note', verdict: 'note', isSketch: true });
+      expect(saysOf(made.lines[0]!)).toBe('A sketch; it is not judged.');
+      expect(briefOf(made.lines[0]!)).toEqual({ sign: '–', words: 'not judged' });
+      expect([made.complete, made.right]).toEqual([true, true]);
+    },
+  );
+
+  it.each(['136 | 952', '□', '=', '((((', '|7', '38 +', '2 – 3'])('is no sketch: %s', (text) => {
+    expect(paper('952 ÷ 7', text).lines[0]!.isSketch).toBe(false);
+  });
+
+  it.each(['□', '= □', '46 × 58 = □', '46 × 58 = ?'])(
+    'is an open question that claims nothing: %s',
+    (text) => {
+      const made = paper('46 × 58', text);
+      expect(made.lines[0]).toMatchObject({ kind: 'note', verdict: 'note', law: null });
+      expect([made.complete, made.right]).toEqual([false, false]);
+    },
+  );
 });

@@ -96,7 +96,7 @@ class Paper {
       case 'unread':
         return { kind: 'note', verdict: 'unread', unread: { at: read.at, reason: read.reason } };
       case 'note':
-        return { kind: 'note', verdict: 'note' };
+        return { kind: 'note', verdict: 'note', isSketch: read.isSketch ?? false };
       case 'compared': {
         const [left, right] = read.sides;
         return { kind: 'note', verdict: 'note', off: right.value.minus(left.value) };
@@ -123,6 +123,8 @@ class Paper {
 
   private chain(n: number, { goesOn, sides, signs }: Chain): Judgement {
     const [first, ...rest] = sides;
+    // What is looked for still stands open: nothing is said yet.
+    if (sides.at(-1)!.expression.kind === 'box') return { kind: 'note', verdict: 'note' };
     if (goesOn) return this.rewritings(n, sides, this.last, signs);
     if (rest.length === 0) {
       const isTotal = this.sides.length > 0 && isLoneNumber(first!.terms);

@@ -34,7 +34,7 @@ export interface Hop {
 
 export type LineRead =
   | Unread
-  | { readonly kind: 'note' }
+  | { readonly kind: 'note'; readonly isSketch?: true }
   | {
       readonly kind: 'compared';
       readonly sign: '≈' | '<' | '>' | '≤' | '≥' | '≠';
@@ -122,6 +122,7 @@ class LineReader {
     const amounts = withoutAmountWords(inBase(plain, this.asked.base));
     const { line, units } = withoutUnits(amounts, this.asked.letters);
     const bare = trimmed(line);
+    if (isSketch(bare.text)) return { kind: 'note', isSketch: true };
     if (bare.text === '' || this.hasWords(bare.text)) return { kind: 'note' };
     if (bare.text.includes('|')) return { kind: 'table', rows: this.rows(bare), units };
     if (/→|->|⟶|➝/.test(bare.text)) return { ...this.hops(bare), units };
@@ -261,6 +262,12 @@ class LineReader {
       rest: null,
     };
   }
+}
+
+/** Strokes, dots, boxes and lines drawn with signs alone, `||||| ||` or `●●●○`, without a figure or a sign of working. */
+function isSketch(text: string): boolean {
+  const isDrawn = /^[\s|/\\_\-–—*.:'’,[\]<>^~#\u2500-\u27bf\u2b00-\u2bff]+$/u.test(text);
+  return isDrawn && text.replace(/\s/g, '').length > 1;
 }
 
 /** The character of a piece that a failure points at, from 0; its end where something is missing. */

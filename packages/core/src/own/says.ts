@@ -68,7 +68,7 @@ const BRIEF_WORDS: Readonly<Record<MoveId, string>> = {
 
 /** What is said of a line in its margin: the sign of its verdict, and a word or two. */
 export interface Brief {
-  readonly sign: '✓' | '✗' | '=' | '?';
+  readonly sign: '✓' | '✗' | '=' | '?' | '–';
   readonly words: string;
 }
 
@@ -93,7 +93,7 @@ export function briefOf(line: JudgedLine, write: WriteAmount = PLAIN): Brief | n
       return { sign: '✓', words: pair ?? (line.joins === null ? 'true' : 'goes on below') };
     }
     case 'note':
-      return null;
+      return line.isSketch ? { sign: '–', words: 'not judged' } : null;
     case 'unread':
       return { sign: '?', words: 'not read' };
   }
@@ -147,7 +147,7 @@ function verdictSays(line: JudgedLine, write: WriteAmount): string {
         ? 'True by itself.'
         : `True by itself; goes into line ${line.joins}.`;
     case 'note':
-      return 'A note; it is not judged.';
+      return line.isSketch ? 'A sketch; it is not judged.' : 'A note; it is not judged.';
     case 'unread':
       return line.unread!.reason;
   }
