@@ -15,7 +15,9 @@ const WRITTEN = [
   ['387 +13→ 400 +242→ 642', 'jumps; sizes that are left out are offered'],
   ['10 | 70', 'a pair of a ratio table'],
   ['387 + □ = 642', 'an open sentence; □ is also written ?'],
+  ['= 136 r 3', 'a whole quotient with what is left over'],
   ['half of 46, 4 tens, 9 twelfths', 'amounts; any other words are a note'],
+  ['||||| ||, ●●●○', 'a sketch: kept, and not judged'],
 ] as const;
 
 const KEYS = [
