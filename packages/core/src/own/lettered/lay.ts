@@ -1,7 +1,8 @@
 import { type Exact } from '../../exact/exact.ts';
 import { numberText, numeralFor } from '../../exact/numeral.ts';
-import type { Asked } from '../asked.ts';
+import { readAsked, type Asked } from '../asked.ts';
 import { termsOf, type Term } from '../node.ts';
+import { judgeLines } from '../paper.ts';
 import { readLine } from '../read-line.ts';
 import { judgeHops, judgePairs } from '../statements.ts';
 import { amountText, isMet, readCondition, unmetSays } from './conditions.ts';
@@ -47,7 +48,33 @@ export function layOn(way: LetteredWay, asked: Asked): Laid {
     const says = `Line ${broken + 1} does not hold with these numbers: ${lines[broken]!}.`;
     return { ok: false, why: 'line', condition: null, says };
   }
+  if (!goTogether(way, lines, asked)) {
+    const says = 'With these numbers the lines aside do not come to the total.';
+    return { ok: false, why: 'line', condition: null, says };
+  }
   return { ok: true, lines, values };
+}
+
+/** Whether lines that stand aside go into a total as they did on the numbers that the way was first worked on. */
+function goTogether(way: LetteredWay, lines: readonly string[], asked: Asked): boolean {
+  const joins = (all: readonly string[], of: Asked) =>
+    judgeLines(of, all)
+      .lines.map((line) => line.joins ?? '')
+      .join();
+  const from = readAsked(way.from);
+  const first = from.ok ? givenValues(way, from.asked) : null;
+  if (!from.ok || !first) return true;
+  const values = withRules(way, first);
+  const own = way.lines.map((line) => withNumbers(line, way, values));
+  return (
+    own.every((line) => !isAside(line, from.asked)) ||
+    joins(own, from.asked) === joins(lines, asked)
+  );
+}
+
+function isAside(line: string, asked: Asked): boolean {
+  const read = readLine(line, asked);
+  return read.kind === 'chain' && !read.goesOn && read.sides.length > 1;
 }
 
 /** What the given letters stand for; null where the computation is of another form. */

@@ -317,3 +317,34 @@ it('has every named rule in the table of formats', () => {
   ).filter((id) => !table.includes(`\`${id}(`));
   expect(missing).toEqual([]);
 });
+
+describe('lines that stand aside', () => {
+  it('must come to the total with other numbers too, not only be true by themselves', () => {
+    expect(refusal('38 + 27', ['38 + 30 = 68', '68 − 3 = 65', '65'])).toMatch(/cannot tell where/);
+    const way = made('642 − 387', ['387 + 13 = 400', '400 + 242 = 642', '13 + 242 = 255']);
+    expect(laidLines(way, '503 − 276')).toEqual([
+      '276 + 24 = 300',
+      '300 + 203 = 503',
+      '24 + 203 = 227',
+    ]);
+  });
+
+  it('are refused where a way from a file has rules that do not go together', () => {
+    const way: LetteredWay = {
+      kind: 'sum',
+      name: '',
+      from: '38 + 27',
+      asked: 'a + b',
+      given: ['a', 'b'],
+      lines: ['a + c = d', 'd − e = f', 'g'],
+      rules: { c: 'largest-place(a)', d: 'a + c', e: 'b ÷ 9', f: 'd − e', g: 'a + b' },
+      holds: [],
+    };
+    expect(layOn(way, asked('38 + 27'))).toMatchObject({ ok: true });
+    expect(layOn(way, asked('57 + 36'))).toMatchObject({
+      ok: false,
+      why: 'line',
+      says: 'With these numbers the lines aside do not come to the total.',
+    });
+  });
+});

@@ -1,12 +1,15 @@
 import { type Exact } from '../../exact/exact.ts';
+import { numberText } from '../../exact/numeral.ts';
 import type { ProblemKind } from '../../problem/kinds.ts';
 import type { JudgedPaper } from '../judged-paper.ts';
 import type { Term } from '../node.ts';
+import { readAsked } from '../asked.ts';
 import { conditionsOf } from './holds.ts';
+import { layOn } from './lay.ts';
 import { lettered, type Lettered } from './lettering.ts';
 import { bottomsOf, NoWay } from './page.ts';
 import { sampleRows } from './samples.ts';
-import { figureOf, leavesOf } from './shape.ts';
+import { figureOf, leavesOf, textWith } from './shape.ts';
 import { isSameRow, type Sign } from './symbols.ts';
 
 /**
@@ -56,14 +59,35 @@ export function wayOf(paper: JudgedPaper, name = ''): WayMade {
     try {
       const made = lettered(paper, { rows, budget: { left: MOST_LOOKS }, byReading });
       const way = withLetters(made, paper, name, fixed);
-      if (way) return { ok: true, way };
-      return refused('The way has more numbers than there are letters.');
+      if (!way) return refused('The way has more numbers than there are letters.');
+      if (goesOnOthers(way, paper, rows)) return { ok: true, way };
+      first ??= new NoWay(paper.lines.length, 'origin');
     } catch (error) {
       if (!(error instanceof NoWay)) throw error;
       first ??= error;
     }
   }
   return refused(noWaySays(first!));
+}
+
+/**
+ * Whether the lines come to the answer on other numbers, where its conditions hold. Each line that stands aside is true by itself with almost any
+ * numbers; only there it shows whether they go together.
+ */
+function goesOnOthers(
+  way: LetteredWay,
+  { lines, problem }: JudgedPaper,
+  rows: readonly (readonly Exact[])[],
+): boolean {
+  if (lines.every(({ kind, joins }) => kind !== 'side' || joins === null)) return true;
+  const tried = rows.slice(1).flatMap((row) => {
+    let at = 0;
+    const read = readAsked(textWith(problem, () => numberText(row[at++]!, 10)));
+    return read.ok ? [layOn(way, read.asked)] : [];
+  });
+  if (tried.some((laid) => !laid.ok && laid.why === 'line')) return false;
+  // Numbers that are drawn hardly ever come out when they are shared.
+  return way.kind === 'quotient' || tried.some(({ ok }) => ok);
 }
 
 /** How many choices are looked at for one paper at each attempt. */
