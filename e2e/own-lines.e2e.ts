@@ -319,6 +319,19 @@ describe('a way on other numbers', () => {
     await page.waitTexts(there, ['= 27 × 90 − 27 × 1', '= 2430 − 27', '= 2403']);
   });
 
+  it('takes a rule of one’s own, key by key', async () => {
+    await page.click('.way-rules select option:last-child');
+    const rule = await page.find('.way-rules input');
+    await rule.sendKeys(Key.chord(Key.CONTROL, 'a'), 'b');
+    await page.settles('return document.querySelector(".way-rules input").value', 'b');
+    await rule.sendKeys(' + 2');
+    const there = '.way-lines td:nth-child(3)';
+    await page.waitTexts(there, ['= 27 × 91 − 27 × 2', '= 2457 − 54', '= 2403']);
+    expect(await rule.getAttribute('value')).toBe('b + 2');
+    await page.click('.way-rules select option:nth-child(3)');
+    await page.waitTexts(there, ['= 27 × 90 − 27 × 1', '= 2430 − 27', '= 2403']);
+  });
+
   it('goes to the bench with everything else, and back by undo', async () => {
     await page.press('Lay on 27 × 89');
     await page.waitText('.line-count', /3 lines ✓/);

@@ -11,6 +11,10 @@ interface RulesProps {
 /** Where every letter comes from; a rule that is chosen can be another one. */
 export function Rules({ way, choices, choose }: RulesProps) {
   const letters = Object.keys(way.rules);
+  // What could be chosen once stays open while a rule is typed that would follow from others.
+  const [open, setOpen] = useState<ReadonlySet<string>>(new Set());
+  const isOpen = (letter: string) =>
+    open.has(letter) || isChosen(way.rules[letter]!, choices[letter] ?? []);
   if (letters.length === 0) return null;
   return (
     <section className="way-rules" aria-labelledby="way-rules">
@@ -22,12 +26,15 @@ export function Rules({ way, choices, choose }: RulesProps) {
               <i>{letter}</i>
             </dt>
             <dd>
-              {isChosen(way.rules[letter]!, choices[letter] ?? []) ? (
+              {isOpen(letter) ? (
                 <Rule
                   letter={letter}
                   rule={way.rules[letter]!}
                   choices={choices[letter] ?? []}
-                  choose={(rule) => choose(letter, rule)}
+                  choose={(rule) => {
+                    setOpen(new Set([...open, letter]));
+                    choose(letter, rule);
+                  }}
                 />
               ) : (
                 <Lettered text={words(way.rules[letter]!)} way={way} />
