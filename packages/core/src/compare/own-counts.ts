@@ -1,7 +1,7 @@
 import type { EntryId, Mark, Trace } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
 import { numberText, numeral, numeralText, numeralValue, type Numeral } from '../exact/numeral.ts';
-import { BEHIND } from '../own/amounts/drafts.ts';
+import { sideOf } from '../own/amounts/drafts.ts';
 import { countsOfLines, type LineCounts } from '../own/ways/cost.ts';
 import { withoutBase } from '../own/displayed.ts';
 import { problemText } from '../problem/problem.ts';
@@ -126,7 +126,7 @@ function takenBy(row: Row, { steps }: Trace): string | null {
 function sidesOf(row: Row): readonly Row[] {
   const sides = new Map<number, Mark[]>();
   for (const mark of row) {
-    const side = Math.floor(mark.spot.column / BEHIND);
+    const side = sideOf(mark);
     sides.set(side, [...(sides.get(side) ?? []), mark]);
   }
   return [...sides.values()];

@@ -335,13 +335,22 @@ export const UNNAMED: LawRule = {
   ],
 };
 
+/** Powers of numbers: one product is written as another, of the same terms; in a sum there are none to put together. */
+function powers({ takes, gives }: Change, { kind, spent }: LawFrame): Fault {
+  if (kind !== 'product' && kind !== 'expression') return 'there are no powers';
+  const [only, ...more] = gives;
+  const isOne =
+    only !== undefined && more.length === 0 && sameTerms(only.terms, held(takes), spent);
+  return isOne ? null : 'it is not one product';
+}
+
 /** Terms with the same letters become one. */
 function likeTerms(change: Change, frame: LawFrame): Fault {
   const { takes, gives } = change;
   return firstFault(unequal(change), () => {
     // In one's own lines powers of numbers are put together, or written out, as letters are: 2² · 2³ for 2⁵.
     if (frame.script !== 'terms')
-      return frame.isOwn && gives.length === 1 ? null : 'there are no letters';
+      return frame.isOwn ? powers(change, frame) : 'there are no letters';
     if (takes.length < 2 && !frame.inFigures) return 'one term alone is put with nothing';
     if (gives.some(({ owed }) => owed)) return 'nothing is put together';
     const kinds = new Set(

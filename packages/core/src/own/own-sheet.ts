@@ -4,7 +4,7 @@ import { draftSheet } from '../sheet/draft-sheet.ts';
 import { hasStack, setRunning } from '../sheet/running.ts';
 import type { Box, Ruling, Sheet, SheetNote, SheetSign } from '../sheet/sheet.ts';
 import { amountsOf } from './asked.ts';
-import { BEHIND } from './amounts/drafts.ts';
+import { sideOf } from './amounts/drafts.ts';
 import { displayed, onPaper } from './displayed.ts';
 import type { JudgedWork } from './judged-work.ts';
 import { briefOf } from './says.ts';
@@ -236,11 +236,6 @@ class OwnPage {
     this.end = x;
     return x;
   }
-}
-
-/** Which side of the equals signs of its line a mark stands on, from 0. */
-function sideOf({ spot }: Mark): number {
-  return Math.floor(spot.column / BEHIND);
 }
 
 /** How wide the first number of a pair is, in squares; null for what is no lone pair. */

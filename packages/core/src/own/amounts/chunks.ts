@@ -1,9 +1,8 @@
 import { Exact } from '../../exact/exact.ts';
 import { numberOf, productNode, type Term } from '../node.ts';
-import { termsText } from '../node-text.ts';
 import type { SpaceShape } from './grid.ts';
 import type { Span } from './held.ts';
-import type { Aside, At, Draft, Live, Lived } from './laying.ts';
+import { statementText, type Aside, type At, type Draft, type Live, type Lived } from './laying.ts';
 
 /**
  * Products of the divisor that make up the dividend, `7 × 100 = 700` and `7 × 36 = 252`: each finds the share of a piece of
@@ -78,7 +77,7 @@ function takenAway(asides: readonly Aside[], dividend: Exact): readonly Chunk[] 
     const [start, size] = [from, by].map((term) => term?.node.value.rational);
     const goesOn = by?.minus && more.length === 0 && start?.equals(at) && size?.isConstant;
     if (!goesOn) return null;
-    chunks.push({ n, size: size, looks: `${termsText(left)} = ${termsText(right)}` });
+    chunks.push({ n, size: size, looks: statementText({ left, right }) });
     at = at.minus(size);
   }
   return chunks.length > 0 && at.isZero ? chunks : null;
@@ -93,7 +92,7 @@ function chunkOf({ n, left, right }: Aside, unit: Exact, total: readonly Term[])
   const share = size.times(unit);
   if (!isChosenFactor(product, share, unit)) return null;
   const isTaken = total.some(({ minus, node }) => minus && node.value.rational?.equals(share));
-  const looks = `${termsText(left)} = ${termsText(right)}`;
+  const looks = statementText({ left, right });
   return { n, size: isTaken ? size.negate() : size, looks };
 }
 

@@ -1,3 +1,4 @@
+import type { Mark } from '../../account/account.ts';
 import type { Exact } from '../../exact/exact.ts';
 import { numberText } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
@@ -27,6 +28,11 @@ type WorkedLine = LineStep | HopLine | TableLine | FoundLine;
 
 /** Where the right side of a statement begins. */
 export const BEHIND = 100;
+
+/** Which side of the equals signs of its line a mark stands on, from 0. */
+export function sideOf({ spot }: Pick<Mark, 'spot'>): number {
+  return Math.floor(spot.column / BEHIND);
+}
 
 /** What lines do, one after the other, before anything is written. */
 export class LineLedger {

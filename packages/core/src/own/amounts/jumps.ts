@@ -4,7 +4,7 @@ import { numberOf, termValue, type Term } from '../node.ts';
 import { termsText } from '../node-text.ts';
 import type { SpaceShape } from './grid.ts';
 import { span, type Piece, type Span } from './held.ts';
-import type { Aside, At, Draft, Lived, Live } from './laying.ts';
+import { statementText, type Aside, type At, type Draft, type Lived, type Live } from './laying.ts';
 
 /** One jump, and how the line is written that it stands on where it is a statement of its own. */
 interface Jump {
@@ -28,7 +28,7 @@ export function statedJumps(at: At, asides: readonly Aside[]): Lived | null {
     n,
     from: termValue(left[0]!).rational!,
     to: termValue(right[0]!).rational!,
-    looks: `${termsText(left)} = ${termsText(right)}`,
+    looks: statementText({ left, right }),
   }));
   const goesOn = jumps.every(({ from }, k) => k === 0 || from.equals(jumps[k - 1]!.to));
   return goesOn ? drafted(at, jumps) : null;

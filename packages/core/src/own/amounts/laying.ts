@@ -3,6 +3,7 @@ import type { Exact } from '../../exact/exact.ts';
 import type { Problem } from '../../problem/problem.ts';
 import type { Move } from '../move.ts';
 import type { Term } from '../node.ts';
+import { termsText } from '../node-text.ts';
 import type { Amounted } from './follow.ts';
 import type { SpaceShape } from './grid.ts';
 import type { Held, Span } from './held.ts';
@@ -75,4 +76,9 @@ export interface Live extends Amounted {
   readonly row?: number;
   /** For a jump, where it starts and where it lands. */
   readonly hop?: Hop;
+}
+
+/** A statement as it stands on its line. */
+export function statementText({ left, right }: Pick<Aside, 'left' | 'right'>): string {
+  return `${termsText(left)} = ${termsText(right)}`;
 }
