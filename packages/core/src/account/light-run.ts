@@ -4,6 +4,8 @@ import type { Leak } from './leaks.ts';
 
 /** What a work comes to, without how it looks or what is said of it. */
 export interface LightRun {
+  /** How many steps it takes. */
+  readonly steps: number;
   readonly answer: Exact;
   readonly total: Exact;
   readonly leaks: readonly Leak[];

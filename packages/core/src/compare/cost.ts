@@ -178,7 +178,7 @@ const BESIDE: ReadonlySet<Role> = new Set(['scratch', 'carry']);
 
 /** The place of a worth that is one figure of some place and not below zero; null for every other. */
 function figurePlace(worth: Exact, base: number): number | null {
-  if (worth.isNegative || worth.letters !== '') return null;
+  if (!worth.isConstant || worth.isNegative) return null;
   const decimals = decimalsNeeded(worth, base);
   if (decimals === null) return null;
   const figures = worth.times(placeValue(base, decimals)).numerator.toString(base);

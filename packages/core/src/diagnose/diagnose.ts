@@ -5,6 +5,7 @@ import { problemText, type Problem } from '../problem/problem.ts';
 import { slipIdea } from '../slips/catalogue.ts';
 import type { Effect } from '../slips/slip-idea.ts';
 import { readAnswer, type AnswerFault, type Form } from './answer.ts';
+import type { Budget } from './budget.ts';
 import type { Cause, CauseSlip, CauseWork } from './cause.ts';
 import { evidenceOf, type Evidence } from './evidence.ts';
 import { type Search, type Searched } from './search.ts';
@@ -54,7 +55,7 @@ export type Diagnosed =
 const MOST = 12;
 
 /** Reads one answer to the problem of a search and says what explains it; nothing explained is an empty list. */
-export function diagnose(search: Search, text: string): Diagnosed {
+export function diagnose(search: Search, text: string, budget?: Budget): Diagnosed {
   const read = readAnswer(text, search.problem);
   if (!read.ok) return read;
   const answer = text.trim();
@@ -75,7 +76,7 @@ export function diagnose(search: Search, text: string): Diagnosed {
   const explanations = right
     ? []
     : search
-        .explain(amount)
+        .explain(amount, budget)
         .slice(0, MOST)
         .map((cause) => explained(search, cause));
   const off = amount.minus(search.right).toString();

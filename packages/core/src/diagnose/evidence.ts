@@ -1,6 +1,5 @@
 import { Exact } from '../exact/exact.ts';
 import { slipCount, type Cause } from './cause.ts';
-import { pairSums } from './pairs.ts';
 import type { Search } from './search.ts';
 
 /** How much a search for so many slips explains anyway. */
@@ -14,19 +13,11 @@ export interface Evidence {
   readonly near: number | null;
 }
 
-const PAIRS = new WeakMap<Search, ReadonlySet<string>>();
-
 /** The answers that two slips reach are told by what each is off by; they are not proved one by one. */
 export function evidenceOf(search: Search, cause: Cause): Evidence {
   const isPair = slipCount(cause) > 1 && !cause.habit;
-  const reached = isPair ? pairsOf(search) : new Set(search.reached);
+  const reached = isPair ? search.reachedByPairs : new Set(search.reached);
   return { reaches: reached.size, near: near(search, cause.answer, reached) };
-}
-
-function pairsOf(search: Search): ReadonlySet<string> {
-  const known = PAIRS.get(search) ?? pairSums(search.events);
-  PAIRS.set(search, known);
-  return known;
 }
 
 function near(search: Search, answer: Exact, reached: ReadonlySet<string>): number | null {

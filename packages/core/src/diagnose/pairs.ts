@@ -1,6 +1,8 @@
 import { type Exact } from '../exact/exact.ts';
 import type { Problem } from '../problem/problem.ts';
+import type { Budget } from './budget.ts';
 import type { Cause } from './cause.ts';
+import { costOf } from './works.ts';
 import type { Event, WayEvents } from './search.ts';
 
 /** The most pairs that are proved for one answer, over all ways. */
@@ -17,14 +19,20 @@ export interface PairCauses {
  * Two slips of one way of working that together are off by so much. Pairs are found by adding what each is off by itself,
  * and proved by working them both; where one changes what the other gives, they are not found.
  */
-export function pairCauses(problem: Problem, ways: readonly WayEvents[], off: Exact): PairCauses {
+export function pairCauses(
+  problem: Problem,
+  ways: readonly WayEvents[],
+  off: Exact,
+  budget: Budget,
+): PairCauses {
   const causes: Cause[] = [];
   let tried = 0;
   for (const { way, singles, facts } of ways) {
     const right = way.clean.answer;
     for (const [one, other] of pairsWithSum([...singles, ...facts], right, off)) {
-      if (tried >= MOST_PROVED) return { causes, tried, cut: true };
+      if (tried >= MOST_PROVED || !budget.goesOn()) return { causes, tried, cut: true };
       tried += 1;
+      budget.spend(costOf(problem, way.clean));
       const slips = [...one.slips, ...other.slips];
       const { answer } = way.method.light(problem, { school: way.school, slips });
       if (!answer.equals(right.plus(off))) continue;
@@ -77,9 +85,21 @@ function sameAt(a: readonly number[], b: readonly number[]): boolean {
   return a.length === b.length && a.every((number, k) => number === b[k]);
 }
 
-/** Every answer that two slips of one way give, so far as what they are off by adds up. */
-export function pairSums(ways: readonly WayEvents[]): ReadonlySet<string> {
+/** How many sums of two are added up for one search. */
+const MOST_SUMS = 400_000;
+
+/**
+ * Every answer that two slips of one way give, so far as what they are off by adds up; `cut` where there are so many that
+ * some were left out.
+ */
+export function pairSums(ways: readonly WayEvents[]): {
+  readonly sums: ReadonlySet<string>;
+  readonly cut: boolean;
+} {
   const sums = new Set<string>();
+  // Of each way so many amounts that all their sums together are not too many.
+  const most = Math.floor(Math.sqrt((2 * MOST_SUMS) / Math.max(1, ways.length)));
+  let cut = false;
   for (const { way, singles, facts } of ways) {
     const right = way.clean.answer;
     const offs = new Map(
@@ -89,9 +109,11 @@ export function pairSums(ways: readonly WayEvents[]): ReadonlySet<string> {
       }),
     );
     const amounts = [...offs.values()].filter((amount) => !amount.isZero);
-    amounts.forEach((one, k) => {
-      for (const other of amounts.slice(k)) sums.add(right.plus(one).plus(other).toString());
+    cut ||= amounts.length > most;
+    const taken = amounts.slice(0, most);
+    taken.forEach((one, k) => {
+      for (const other of taken.slice(k)) sums.add(right.plus(one).plus(other).toString());
     });
   }
-  return sums;
+  return { sums, cut };
 }

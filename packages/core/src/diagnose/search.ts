@@ -1,4 +1,4 @@
-import type { FactChance } from '../account/account.ts';
+import type { FactChance, Opportunity } from '../account/account.ts';
 import { addressText, FEATURES, type Addressed, type Feature } from '../account/chance.ts';
 import type { LightRun } from '../account/light-run.ts';
 import type { Exact } from '../exact/exact.ts';
@@ -7,10 +7,11 @@ import { problemValue, type Problem } from '../problem/problem.ts';
 import { wrongCopies } from '../slips/copies.ts';
 import { factErrors } from '../slips/fact-errors.ts';
 import { suits, workWithHabits, type Habit, type HabitWork } from '../slips/habits.ts';
+import { Budget } from './budget.ts';
 import { causeKey, compareCauses, type Cause, type CauseSlip } from './cause.ts';
-import { pairCauses } from './pairs.ts';
+import { pairCauses, pairSums } from './pairs.ts';
 import { linesForAll, wholeItems, type WholeItem } from './whole-item.ts';
-import { methodsFor, waysOf, type Way } from './works.ts';
+import { costOf, methodsFor, waysOf, type Way } from './works.ts';
 
 /** How much was looked through. */
 export interface Searched {
@@ -23,6 +24,10 @@ export interface Searched {
   /** Whether the search was broken off before it was through. */
   readonly cut: boolean;
 }
+
+/** What a step of a whole trace, and to look at one copy by one method, costs of a budget. */
+const TRACE_COST = 4;
+const COPY_COST = 2;
 
 /** One thing that goes wrong in one way of working, with what it gives. */
 export interface Event {
@@ -39,34 +44,42 @@ export interface WayEvents {
   readonly facts: readonly Event[];
 }
 
+/** What a search may spend of its own: numbers of four figures by four are looked through without a cut. */
+export const SEARCH_BUDGET = 550_000;
+/** What proving pairs may spend for one answer. */
+const PAIR_BUDGET = 60_000;
+/** Of what is left, the share that first goes to slips made once and to schools; the rest is for habits, facts and pairs. */
+const FOR_SINGLES = 0.6;
+
 /**
  * Everything that single slips, habits, facts and copies make of one problem, by the answer that they give. It is made
- * once and asked for as many answers as there are.
+ * once and asked for as many answers as there are. What is looked through is bounded by a budget, which several searches
+ * may share; what was left out for it is told by `searched.cut`.
  */
 export class Search {
   readonly right: Exact;
   readonly methods: readonly Method[];
   readonly events: readonly WayEvents[];
+  /** What looking it through has spent. */
+  readonly spent: number;
   private readonly byAnswer = new Map<string, Cause[]>();
+  private readonly byPairs = new Map<string, readonly Cause[]>();
+  private sums: ReadonlySet<string> | null = null;
   private pairs = 0;
-  private cut = false;
+  private cut: boolean;
 
   constructor(
     readonly problem: Problem,
     ids?: readonly string[],
+    private readonly budget = new Budget(SEARCH_BUDGET),
   ) {
+    const start = budget.rest;
     this.right = problemValue(problem);
     this.methods = methodsFor(problem, ids);
-    this.events = this.methods.flatMap((method) =>
-      waysOf(method, problem).map((way) => eventsOf(problem, way)),
-    );
+    this.events = this.worked();
     const causes = merged([
       ...wholeItems(problem).map((item) => wholeItemCause(item)),
-      ...this.methods.flatMap((method) =>
-        linesForAll(method.trace(problem)).map((item) =>
-          wholeItemCause(item, [{ method, school: method.defaultSchool }]),
-        ),
-      ),
+      ...this.everyLine(),
       ...this.events.flatMap(({ way, singles, habits, facts }) => [
         ...[...singles, ...habits].map((event) => eventCause(event, way, 'method')),
         ...facts.map((event) => eventCause(event, way, 'fact')),
@@ -79,16 +92,54 @@ export class Search {
       this.byAnswer.set(key, [...(this.byAnswer.get(key) ?? []), cause]);
     }
     for (const [key, list] of this.byAnswer) this.byAnswer.set(key, list.sort(compareCauses));
+    this.cut = budget.isCut;
+    this.spent = start - budget.rest;
+  }
+
+  /** All ways of working, slips made once first; each method has an even share of what is left when its turn comes. */
+  private worked(): readonly WayEvents[] {
+    const { methods, problem, budget } = this;
+    const ways = budget.share(FOR_SINGLES, (own) =>
+      methods.flatMap((method, k) =>
+        own.goesOn()
+          ? own.share(Math.min(1, 2 / (methods.length - k)), (part) => waysOf(method, problem, part))
+          : [],
+      ),
+    );
+    // Something is left for copies and pairs.
+    return budget.share(0.7, (own) =>
+      ways.map((way, k) =>
+        own.share(Math.min(1, 2 / (ways.length - k)), (part) => eventsOf(problem, way, part)),
+      ),
+    );
+  }
+
+  private everyLine(): readonly Cause[] {
+    const { problem, budget } = this;
+    return this.methods.flatMap((method) => {
+      if (!budget.goesOn()) return [];
+      const trace = method.trace(problem);
+      budget.spend(TRACE_COST * (trace.steps.length + 1));
+      const works = [{ method, school: method.defaultSchool }];
+      return linesForAll(trace).map((item) => wholeItemCause(item, works));
+    });
   }
 
   /** What explains a wrong answer, the likeliest first: single slips and habits, or, where there are none, two slips. */
-  explain(answer: Exact): readonly Cause[] {
+  explain(answer: Exact, budget = new Budget(PAIR_BUDGET)): readonly Cause[] {
     const single = this.byOne(answer);
     if (single.length > 0) return single;
-    const { causes, tried, cut } = pairCauses(this.problem, this.events, answer.minus(this.right));
+    const key = answer.toString();
+    const known = this.byPairs.get(key);
+    if (known) return known;
+    const { causes, tried, cut } = budget.within(PAIR_BUDGET, (own) =>
+      pairCauses(this.problem, this.events, answer.minus(this.right), own),
+    );
     this.pairs += tried;
     this.cut ||= cut;
-    return merged(causes).sort(compareCauses);
+    const made = merged(causes).sort(compareCauses);
+    this.byPairs.set(key, made);
+    return made;
   }
 
   /** What explains it by one slip or one habit alone, the likeliest first. */
@@ -99,6 +150,16 @@ export class Search {
   /** Every wrong answer that one slip gives, as a text. */
   get reached(): readonly string[] {
     return [...this.byAnswer.keys()];
+  }
+
+  /** Every wrong answer that two slips give, so far as what they are off by adds up. */
+  get reachedByPairs(): ReadonlySet<string> {
+    if (!this.sums) {
+      const { sums, cut } = pairSums(this.events);
+      this.sums = sums;
+      this.cut ||= cut;
+    }
+    return this.sums;
   }
 
   /** Slips of these methods that give no wrong answer on these numbers. */
@@ -126,7 +187,8 @@ export class Search {
 
   /** A number that is copied wrongly is worked rightly then, by whatever method. */
   private copies(): readonly Cause[] {
-    return wrongCopies(this.problem).map(({ slip, at, problem }): Cause => {
+    const cost = this.methods.length * COPY_COST;
+    return this.budget.each(wrongCopies(this.problem), cost, ({ slip, at, problem }): Cause => {
       const takes = this.methods
         .filter((method) => method.accepts(problem).ok)
         .map((method) => ({ method, school: method.defaultSchool }));
@@ -183,29 +245,30 @@ function merged(causes: readonly Cause[]): Cause[] {
   return [...byKey.values()];
 }
 
-/** All that goes wrong in one way of working: each slip once, as a habit, and each fact. */
-export function eventsOf(problem: Problem, way: Way): WayEvents {
-  const singles = way.clean.opportunities.map(({ slip, at }): Event => {
-    const run = way.singles.get(addressText({ slip, at }))!;
-    return { slips: [{ slip, at, idea: slip }], run, habit: null };
+/** All that goes wrong in one way of working, as far as the budget lasts: each slip once, as a habit, and each fact. */
+export function eventsOf(problem: Problem, way: Way, budget: Budget): WayEvents {
+  const singles = way.clean.opportunities.flatMap(({ slip, at }): Event[] => {
+    const run = way.singles.get(addressText({ slip, at }));
+    return run ? [{ slips: [{ slip, at, idea: slip }], run, habit: null }] : [];
   });
-  return { way, singles, habits: habitsOf(problem, way), facts: factsOf(problem, way) };
+  const habits = budget.share(0.5, (own) => habitsOf(problem, way, own));
+  return { way, singles, habits, facts: factsOf(problem, way, budget) };
 }
 
 /** Every habit that is followed at two chances or more; one with a feature only where it is not the same as without. */
-function habitsOf(problem: Problem, way: Way): readonly Event[] {
-  const ids = new Set(way.clean.opportunities.map(({ slip }) => slip));
-  return [...ids].flatMap((slip): readonly Event[] => {
+function habitsOf(problem: Problem, way: Way, budget: Budget): readonly Event[] {
+  const bySlip = new Map<string, Opportunity[]>();
+  for (const chance of way.clean.opportunities) {
+    bySlip.set(chance.slip, [...(bySlip.get(chance.slip) ?? []), chance]);
+  }
+  return [...bySlip].flatMap(([slip, chances]): readonly Event[] => {
     const known = new Set<string>();
-    const chances = way.clean.opportunities.filter((chance) => chance.slip === slip);
     const features = FEATURES.filter((feature) =>
       chances.some((chance) => suits({ slip, where: feature }, chance)),
     );
     return (['all', ...features] as const).flatMap((where) => {
-      const work = workWithHabits(way.method, problem, {
-        school: way.school,
-        habits: [{ slip, where }],
-      });
+      const work = habitWork(problem, way, { slip, where }, budget);
+      if (!work) return [];
       const key = work.made.map(addressText).join(' ');
       if (work.made.length < 2 || known.has(key)) return [];
       known.add(key);
@@ -214,32 +277,45 @@ function habitsOf(problem: Problem, way: Way): readonly Event[] {
   });
 }
 
+function habitWork(problem: Problem, way: Way, habit: Habit, budget: Budget): HabitWork | null {
+  if (!budget.goesOn()) return null;
+  const work = workWithHabits(way.method, problem, { school: way.school, habits: [habit] });
+  budget.spend(work.rounds * costOf(problem, work.run));
+  return work;
+}
+
 function habitEvent({ run, made }: HabitWork, habit: { readonly where: 'all' | Feature }): Event {
   return { slips: made.map((one) => ({ ...one, idea: one.slip })), run, habit };
 }
 
 /** Every fact taken for each number that is commonly taken for it, once; and everywhere, where it is used more than once. */
-function factsOf(problem: Problem, way: Way): readonly Event[] {
+function factsOf(problem: Problem, way: Way, budget: Budget): readonly Event[] {
   const { method, school, clean } = way;
   const byFact = new Map<string, FactChance[]>();
-  const once = clean.facts.flatMap((chance) => {
+  for (const chance of clean.facts) {
     const { sign, of } = chance.fact;
     const name = `${sign} ${[...of].sort((a, b) => a - b).join(' ')}`;
     byFact.set(name, [...(byFact.get(name) ?? []), chance]);
-    return factErrors(chance.fact, problem.base).map(({ idea, value }): Event => {
+  }
+  const errors = clean.facts.flatMap((chance) =>
+    factErrors(chance.fact, problem.base).map((error) => ({ chance, ...error })),
+  );
+  const once = budget.share(0.7, (own) =>
+    own.each(errors, costOf(problem, clean), ({ chance, idea, value }): Event => {
       const one: Addressed = { slip: chance.slip, at: chance.at, value };
       const run = method.light(problem, { school, slips: [one] });
       return { slips: [{ ...one, idea, fact: chance.fact }], run, habit: null };
-    });
-  });
+    }),
+  );
   const everywhere = [...byFact.values()].flatMap((chances) => {
     const [first] = chances;
     if (!first || chances.length < 2) return [];
     return factErrors(first.fact, problem.base).flatMap(({ idea, value }): Event[] => {
       const habit: Habit = { sign: first.fact.sign, of: first.fact.of, value };
-      const { run, made } = workWithHabits(method, problem, { school, habits: [habit] });
-      const slips = made.map((one) => ({ ...one, idea, fact: first.fact }));
-      return made.length < 2 ? [] : [{ slips, run, habit: { where: 'all' } }];
+      const work = habitWork(problem, way, habit, budget);
+      if (!work || work.made.length < 2) return [];
+      const slips = work.made.map((one) => ({ ...one, idea, fact: first.fact }));
+      return [{ slips, run: work.run, habit: { where: 'all' } }];
     });
   });
   return [...once, ...everywhere];

@@ -7,8 +7,10 @@ import { problemText, type Problem } from '../problem/problem.ts';
 import { slipIdea } from '../slips/catalogue.ts';
 import { suits, workWithHabits, type SlipHabit } from '../slips/habits.ts';
 import { readAnswer } from './answer.ts';
+import { Budget } from './budget.ts';
 import { compareCauses, slipCount, type Cause } from './cause.ts';
 import { Search, wholeItemCause } from './search.ts';
+import { costOf } from './works.ts';
 import { otherItems } from './whole-item.ts';
 
 /** One answer of a learner. */
@@ -43,12 +45,16 @@ export interface SheetSlip {
 }
 
 export interface SheetDiagnosis {
+  /** Whether habits were left out because the budget was spent. */
+  readonly cut: boolean;
   readonly slips: readonly SheetSlip[];
   readonly items: readonly ItemVerdict[];
 }
 
 /** An item with its answer read and its search. */
 interface Read {
+  /** What may still be spent on the sheet. */
+  readonly budget: Budget;
   readonly item: SheetItem;
   readonly search: Search;
   readonly amount: Exact | null;
@@ -61,6 +67,8 @@ interface Candidate extends SlipHabit {
   readonly school: School;
 }
 
+/** What looking for the habits of one sheet may spend beside its searches. */
+const SHEET_BUDGET = 600_000;
 /** The most habits that a sheet is explained by. */
 const MOST_HABITS = 3;
 
@@ -72,17 +80,20 @@ const MOST_HABITS = 3;
 export function diagnoseSheet(
   items: readonly SheetItem[],
   searchFor: (problem: Problem) => Search = (problem) => new Search(problem),
+  budget = new Budget(SHEET_BUDGET),
 ): SheetDiagnosis {
-  const read = items.map((item) => readItem(item, searchFor(item.problem)));
+  const read = items.map((item) => readItem(item, searchFor(item.problem), budget));
   const habits = habitsOf(read);
   const verdicts = read.map((one) => verdictOf(one, habits, read));
-  return { slips: slipsOf(read, habits, verdicts), items: verdicts };
+  const cut = budget.isCut || read.some(({ search }) => search.searched.cut);
+  return { cut, slips: slipsOf(read, habits, verdicts), items: verdicts };
 }
 
-function readItem(item: SheetItem, search: Search): Read {
+function readItem(item: SheetItem, search: Search, budget: Budget): Read {
   const read = readAnswer(item.answer, item.problem);
   const answered = !read.ok || read.answered;
-  return { item, search, answered, amount: read.ok && read.answered ? read.amount : null };
+  const amount = read.ok && read.answered ? read.amount : null;
+  return { item, search, answered, amount, budget };
 }
 
 /** Habits chosen one by one, each the one that explains most of what is left. */
@@ -110,9 +121,9 @@ function isWrong({ amount, search }: Read): boolean {
 /** Habits that come into question: every slip that explains some wrong answer, with every feature of its chances. */
 function candidatesOf(wrong: readonly Read[]): readonly Candidate[] {
   const known = new Map<string, Candidate>();
-  for (const { amount, search } of wrong) {
+  for (const { amount, search, budget } of wrong) {
     if (!amount) continue;
-    const causes = search.explain(amount).filter((cause) => cause.tier === 'method');
+    const causes = search.explain(amount, budget).filter((cause) => cause.tier === 'method');
     for (const { works, slips } of causes) {
       for (const { method, school } of works) {
         for (const { slip } of slips) {
@@ -176,7 +187,7 @@ function scoreOf(candidate: Candidate, read: readonly Read[], left: readonly Rea
   );
   // What nothing explains speaks for no habit and against none.
   const silent = others.filter(
-    (one) => isWrong(one) && one.search.explain(one.amount!).length === 0,
+    (one) => isWrong(one) && one.search.explain(one.amount!, one.budget).length === 0,
   );
   const unlike = others.filter((one) => !partly.includes(one) && !silent.includes(one));
   return {
@@ -197,15 +208,20 @@ function explains(candidate: Candidate, one: Read): boolean {
 
 const PREDICTED = new WeakMap<Search, Map<string, ReturnType<typeof workWithHabits> | null>>();
 
-function workOf({ method, school, slip, where }: Candidate, { search }: Read) {
+function workOf(
+  { method, school, slip, where }: Candidate,
+  { search, budget }: Pick<Read, 'search' | 'budget'>,
+) {
   const all = PREDICTED.get(search) ?? new Map<string, ReturnType<typeof workWithHabits> | null>();
   PREDICTED.set(search, all);
   const name = `${method.id} ${JSON.stringify(school)} ${slip} ${where}`;
   const known = all.get(name);
   if (known !== undefined) return known;
-  const work = method.accepts(search.problem).ok
-    ? workWithHabits(method, search.problem, { school, habits: [{ slip, where }] })
-    : null;
+  const work =
+    method.accepts(search.problem).ok && budget.goesOn()
+      ? workWithHabits(method, search.problem, { school, habits: [{ slip, where }] })
+      : null;
+  if (work) budget.spend(work.rounds * costOf(search.problem, work.run));
   all.set(name, work);
   return work;
 }
@@ -216,12 +232,12 @@ function predicted(candidate: Candidate, one: Read): Exact | null {
 }
 
 /** One more slip or wrong fact by which the habit gives the answer; null where there is none. */
-function withOneMore(candidate: Candidate, { search, amount }: Read): Cause | null {
+function withOneMore(candidate: Candidate, { search, amount, budget }: Read): Cause | null {
   const { method, school, slip, where } = candidate;
   const way = search.events.find(
     (events) => events.way.method === method && sameSchool(events.way.school, school),
   );
-  const work = workOf(candidate, { search } as Read);
+  const work = workOf(candidate, { search, budget });
   if (!way || !work || !amount) return null;
   const off = amount.minus(work.run.answer);
   for (const event of [...way.facts, ...way.singles]) {
@@ -229,12 +245,14 @@ function withOneMore(candidate: Candidate, { search, amount }: Read): Cause | nu
     const isFact = event.slips.every(({ fact }) => fact);
     const isSame = event.slips.some((one) => one.slip === slip);
     if (isSame || (!isFact && !event.run.answer.minus(search.right).equals(off))) continue;
+    if (!budget.goesOn()) return null;
     const slips = event.slips;
-    const { run, made } = workWithHabits(method, search.problem, {
+    const { run, made, rounds } = workWithHabits(method, search.problem, {
       school,
       habits: [{ slip, where }],
       slips,
     });
+    budget.spend(rounds * costOf(search.problem, run));
     if (!run.answer.equals(amount)) continue;
     const all = [...made.map((one) => ({ ...one, idea: one.slip })), ...slips];
     const works = [{ method, school }];
@@ -256,7 +274,7 @@ function sameSchool(one: School, other: School): boolean {
 }
 
 function verdictOf(one: Read, habits: readonly Candidate[], all: readonly Read[]): ItemVerdict {
-  const { item, search, amount, answered } = one;
+  const { item, search, amount, answered, budget } = one;
   const told = {
     problem: problemText(item.problem),
     answer: item.answer.trim(),
@@ -276,7 +294,7 @@ function verdictOf(one: Read, habits: readonly Candidate[], all: readonly Read[]
   });
   const [both] = withMore;
   if (both) return { ...told, right, habits: [both.k], cause: both.cause, spared };
-  const others = [...search.explain(amount), ...fromAnother(one, all)];
+  const others = [...search.explain(amount, budget), ...fromAnother(one, all)];
   const [cause = null] = others.sort(compareCauses);
   return { ...told, right, habits: [], cause, spared };
 }

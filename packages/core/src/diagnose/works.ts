@@ -4,14 +4,21 @@ import type { LightRun } from '../account/light-run.ts';
 import { registry } from '../methods/index.ts';
 import { schoolsOf, type Method } from '../methods/method.ts';
 import type { Problem } from '../problem/problem.ts';
+import type { Budget } from './budget.ts';
 
 /** One way in which a problem can be worked, so far as it makes a difference to what slips give. */
 export interface Way {
   readonly method: Method;
   readonly school: School;
   readonly clean: LightRun;
-  /** What each slip gives that is made once, by its address. */
+  /** What each slip gives that is made once, by its address; as many as the budget had room for. */
   readonly singles: ReadonlyMap<string, LightRun>;
+}
+
+/** What one run of a problem costs: its steps, what is asked and used in them, all of it more with long numbers. */
+export function costOf({ operands }: Problem, { steps, opportunities, facts }: LightRun): number {
+  const figures = operands.reduce((sum, { digits }) => sum + digits.length, 0);
+  return Math.ceil((10 + 3 * steps + opportunities.length + facts.length) * (1 + figures / 60));
 }
 
 /** The methods that take a problem. */
@@ -25,15 +32,16 @@ export function methodsFor(problem: Problem, ids?: readonly string[]): readonly 
  * The schools of a method that can change what slips give on a problem. A school is tried by itself: when every slip made
  * once gives what it gives in the default school, the school only changes how the paper looks, and is worked once.
  */
-export function waysOf(method: Method, problem: Problem): readonly Way[] {
-  const first = wayBy(method, problem, method.defaultSchool);
+export function waysOf(method: Method, problem: Problem, budget: Budget): readonly Way[] {
+  const first = wayBy(method, problem, method.defaultSchool, budget);
   let schools: readonly School[] = [method.defaultSchool];
   for (const { id, options } of schoolsOf(method, problem)) {
     const others = options
       .map((option) => option.id)
       .filter((option) => option !== method.defaultSchool[id])
       .filter((option) => {
-        const way = wayBy(method, problem, { ...method.defaultSchool, [id]: option });
+        if (!budget.goesOn()) return false;
+        const way = wayBy(method, problem, { ...method.defaultSchool, [id]: option }, budget);
         return signature(way) !== signature(first);
       });
     schools = [
@@ -41,7 +49,11 @@ export function waysOf(method: Method, problem: Problem): readonly Way[] {
       ...others.flatMap((option) => schools.map((s) => ({ ...s, [id]: option }))),
     ];
   }
-  const ways = [first, ...schools.slice(1).map((school) => wayBy(method, problem, school))];
+  const more = schools
+    .slice(1)
+    .filter(() => budget.goesOn())
+    .map((school) => wayBy(method, problem, school, budget));
+  const ways = [first, ...more];
   const seen = new Set<string>();
   return ways.filter((way) => {
     const own = signature(way);
@@ -49,15 +61,20 @@ export function waysOf(method: Method, problem: Problem): readonly Way[] {
   });
 }
 
-function wayBy(method: Method, problem: Problem, school: School): Way {
+function wayBy(method: Method, problem: Problem, school: School, budget: Budget): Way {
   const clean = method.light(problem, { school });
-  const singles = new Map(
-    clean.opportunities.map(({ slip, at }) => [
-      addressText({ slip, at }),
-      method.light(problem, { school, slips: [{ slip, at }] }),
-    ]),
+  const cost = costOf(problem, clean);
+  budget.spend(cost);
+  const singles = budget.each(
+    clean.opportunities,
+    cost,
+    ({ slip, at }) =>
+      [
+        addressText({ slip, at }),
+        method.light(problem, { school, slips: [{ slip, at }] }),
+      ] as const,
   );
-  return { method, school, clean, singles };
+  return { method, school, clean, singles: new Map(singles) };
 }
 
 const SIGNATURES = new WeakMap<Way, string>();

@@ -1,5 +1,6 @@
 import { addressText } from '../account/chance.ts';
 import type { School } from '../account/account.ts';
+import { Budget } from '../diagnose/budget.ts';
 import { diagnose, type Diagnosed, type Diagnosis } from '../diagnose/diagnose.ts';
 import type { AnswerRow } from '../diagnose/rows.ts';
 import type { Search } from '../diagnose/search.ts';
@@ -27,10 +28,14 @@ export function diagnosisDocument(problem: Problem, diagnosis: Diagnosis): Diagn
 export function diagnosedDocument(
   search: Search,
   answer: string,
+  budget?: Budget,
 ): { readonly ok: true; readonly document: DiagnosisDocument } | Extract<Diagnosed, { ok: false }> {
-  const made = diagnose(search, answer);
+  const made = diagnose(search, answer, budget);
   return made.ok ? { ok: true, document: diagnosisDocument(search.problem, made.diagnosis) } : made;
 }
+
+/** What looking for habits may spend for all sheets of a list. */
+const SHEETS_BUDGET = 800_000;
 
 /** The sheets of a list of answers, one for each code, in the order in which codes are first met. */
 export function sheetDocument(
@@ -38,12 +43,13 @@ export function sheetDocument(
   searchFor: (problem: Problem) => Search,
 ): SheetDiagnosisDocument {
   const codes = [...new Set(rows.map(({ code }) => code))];
-  const learners = codes.map((code) => {
-    const { slips, items } = diagnoseSheet(
-      rows.filter((row) => row.code === code),
-      searchFor,
+  const budget = new Budget(SHEETS_BUDGET);
+  const learners = codes.map((code, k) => {
+    const own = rows.filter((row) => row.code === code);
+    const { cut, slips, items } = budget.share(1 / (codes.length - k), (part) =>
+      diagnoseSheet(own, searchFor, part),
     );
-    return { code, slips, items: items.map(itemDocument) };
+    return { code, cut, slips, items: items.map(itemDocument) };
   });
   return { format: 'levee-sheet-diagnosis', version: 1, learners };
 }

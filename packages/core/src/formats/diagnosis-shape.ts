@@ -108,6 +108,7 @@ export const SHEET_DIAGNOSIS = record({
   learners: listOf(
     record({
       code: text(80),
+      cut: said('Whether habits were left out because the search was broken off.', flag()),
       slips: listOf(
         record({
           slip: text(80),

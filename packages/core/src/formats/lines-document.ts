@@ -4,7 +4,8 @@ import type { JudgedPaper } from '../own/judged-paper.ts';
 import { OWN_PHRASES } from '../own/amounts/phrases.ts';
 import { expressionProblem } from '../own/computation.ts';
 import { ownTrace } from '../own/method.ts';
-import { lineSlip, wrongWorking } from '../own/line-slip.ts';
+import { Budget } from '../diagnose/budget.ts';
+import { lineSlip, PAPER_BUDGET, wrongWorking } from '../own/line-slip.ts';
 import { saysOf } from '../own/says.ts';
 import type { OwnLinesDocument } from './lines-shape.ts';
 import { traceDocument } from './trace-document.ts';
@@ -13,6 +14,11 @@ import { askedHead } from './ways-document.ts';
 /** Someone's own working as an open document. */
 export function linesDocument(paper: JudgedPaper): OwnLinesDocument {
   const { asked, complete, right, unused, searched } = paper;
+  const budget = new Budget(PAPER_BUDGET);
+  const lines = paper.lines.map((line) => ({
+    ...lineOf(line),
+    slip: slipOf(paper, line, budget),
+  }));
   return {
     format: 'levee-lines',
     version: 1,
@@ -21,16 +27,16 @@ export function linesDocument(paper: JudgedPaper): OwnLinesDocument {
     right,
     form: formOf(paper),
     unused,
-    searched,
+    searched: { ...searched, cut: searched.cut || budget.isCut },
     trace: traceOf(paper),
-    lines: paper.lines.map((line) => ({ ...lineOf(line), slip: slipOf(paper, line) })),
+    lines,
   };
 }
 
 /** The slip of a method with which the computation of an unequal line comes to what the line gives. */
-function slipOf(paper: JudgedPaper, { n }: JudgedLine): string | null {
+function slipOf(paper: JudgedPaper, { n }: JudgedLine, budget: Budget): string | null {
   const working = wrongWorking(paper, n);
-  return working && (lineSlip(working)?.address ?? null);
+  return working && (lineSlip(working, budget)?.address ?? null);
 }
 
 /** The account of the lines; null where no line works anything, or what is asked has roots in its value. */

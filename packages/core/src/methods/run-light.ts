@@ -30,8 +30,8 @@ export function runLight(spec: MethodSpec, problem: Problem, request: Request): 
   const chancesOf = (clean: Request) => runLight(spec, problem, clean).opportunities;
   const { scale, whole, own, staged } = prepared(spec, problem, request, chancesOf);
   const run = staged ? stagedRun(spec, whole, own) : onlyRun(runOnce(spec, whole, own), whole);
-  if (!scale) return run.light;
-  const read = scaled(run.light, problem, scale.unit);
+  if (!scale) return run;
+  const read = scaled(run, problem, scale.unit);
   return pointSlip(read, run.steps + 1, problem, { slips: own.slips, scale });
 }
 
@@ -45,14 +45,15 @@ function runOnce(spec: MethodSpec, problem: Problem, own: Named): LightWork {
   return { steps, answer, made, leaks, chances, facts };
 }
 
-function onlyRun({ steps, answer, leaks, chances, facts }: LightWork, problem: Problem) {
-  const total = problemValue(problem);
-  const light: LightRun = { answer, total, leaks, opportunities: chances, facts };
-  return { steps, light };
+function onlyRun(
+  { steps, answer, leaks, chances, facts }: LightWork,
+  problem: Problem,
+): LightRun {
+  return { steps, answer, total: problemValue(problem), leaks, opportunities: chances, facts };
 }
 
 /** Stage after stage; what an early one leaks is multiplied by the factors still to come. */
-function stagedRun(spec: MethodSpec, problem: Problem, own: Named) {
+function stagedRun(spec: MethodSpec, problem: Problem, own: Named): LightRun {
   const { taken } = inOrder(spec, problem, own.school);
   const works = inStages(taken, own, {
     run: (stage, request) => runOnce(spec, stage, request),
@@ -76,23 +77,24 @@ function stagedRun(spec: MethodSpec, problem: Problem, own: Named) {
     }
     steps += work.steps;
   });
-  const light: LightRun = {
+  return {
+    steps,
     answer: works.at(-1)!.answer,
     total: problemValue(problem),
     leaks,
     opportunities: withEnds(opportunities),
     facts,
   };
-  return { steps, light };
 }
 
 /** A run in whole numbers read as the one with decimals that it stands for. */
 function scaled(
-  { answer, leaks, opportunities, facts }: LightRun,
+  { steps, answer, leaks, opportunities, facts }: LightRun,
   problem: Problem,
   unit: Exact,
 ): LightRun {
   return {
+    steps,
     answer: answer.times(unit),
     total: problemValue(problem),
     leaks: leaks.map(({ step, amount }) => ({ step, amount: amount.times(unit) })),

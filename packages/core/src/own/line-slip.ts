@@ -1,4 +1,5 @@
 import { addressText } from '../account/chance.ts';
+import { Budget } from '../diagnose/budget.ts';
 import type { Cause } from '../diagnose/cause.ts';
 import { Search } from '../diagnose/search.ts';
 import type { Exact } from '../exact/exact.ts';
@@ -45,9 +46,21 @@ export interface LineSlip {
   readonly address: string;
 }
 
-/** The likeliest single slip or habit with which a computation comes to what a line gives; null where none does. */
-export function lineSlip(working: WrongWorking): LineSlip | null {
-  const [cause] = searchOf(working.problem).byOne(working.answer);
+/** What the search for the slip of one line may spend, and for all lines of a paper. */
+const LINE_BUDGET = 150_000;
+export const PAPER_BUDGET = 450_000;
+
+/**
+ * The likeliest single slip or habit with which a computation comes to what a line gives; null where none does, or where
+ * none was found before the budget was spent.
+ */
+export function lineSlip(
+  working: WrongWorking,
+  budget = new Budget(PAPER_BUDGET),
+): LineSlip | null {
+  const search = searchOf(working.problem, Math.min(LINE_BUDGET, budget.rest));
+  budget.charge(search.spent, search.searched.cut);
+  const [cause] = search.byOne(working.answer);
   const [slip] = cause?.slips ?? [];
   return cause && slip ? { working, cause, address: addressText(slip) } : null;
 }
@@ -56,9 +69,9 @@ export function lineSlip(working: WrongWorking): LineSlip | null {
 const MOST_SEARCHES = 12;
 const SEARCHES = new Map<string, Search>();
 
-function searchOf(problem: Problem): Search {
-  const key = JSON.stringify([problem.kind, problem.operands, problem.base]);
-  const made = SEARCHES.get(key) ?? new Search(problem);
+function searchOf(problem: Problem, most: number): Search {
+  const key = JSON.stringify([problem.kind, problem.operands, problem.base, most]);
+  const made = SEARCHES.get(key) ?? new Search(problem, undefined, new Budget(most));
   SEARCHES.delete(key);
   SEARCHES.set(key, made);
   if (SEARCHES.size > MOST_SEARCHES) SEARCHES.delete(SEARCHES.keys().next().value!);

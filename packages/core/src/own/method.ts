@@ -51,7 +51,8 @@ export function ownLinesMethod(own: OwnWork): OwnLinesMethod {
     light: (problem) => {
       const made = trace(problem);
       const { answer, total, opportunities, facts } = made;
-      return { answer, total, leaks: leaksOf(made), opportunities, facts };
+      const { steps } = made;
+      return { steps: steps.length, answer, total, leaks: leaksOf(made), opportunities, facts };
     },
     own,
     bareSheet: (made) => ownSheet(made, judged(problemText(made.problem)), true),

@@ -28,6 +28,8 @@ export interface HabitWork {
   readonly run: LightRun;
   /** Where the habits were followed. */
   readonly made: readonly Addressed[];
+  /** How often the work was done until nothing changed. */
+  readonly rounds: number;
 }
 
 export interface HabitRequest {
@@ -55,13 +57,14 @@ export function workWithHabits(
   const options = school ? { school } : {};
   let made = likely;
   let run = method.light(problem, { ...options, slips: [...slips, ...made] });
-  for (let round = 0; round < MOST_ROUNDS; round++) {
+  let rounds = 1;
+  for (; rounds <= MOST_ROUNDS; rounds++) {
     const next = habits.flatMap((habit) => followed(habit, run));
     if (sameAddresses(made, next)) break;
     made = next;
     run = method.light(problem, { ...options, slips: [...slips, ...made] });
   }
-  return { run, made };
+  return { run, made, rounds };
 }
 
 /** Where a habit is followed in a work. */

@@ -253,30 +253,30 @@ export class LineLedger {
 
   private stage(
     live: readonly Live[],
-    to: readonly Term[],
+    goal: readonly Term[],
     n: number,
     isBetween: boolean,
     behind = 0,
     at?: (term: Term) => Pick<Live, 'row' | 'looks'>,
   ) {
-    const old = live.map(({ term }) => term);
+    // Terms are told apart by where they stand: one and the same may stand at several places of a line.
+    const old = live.map(({ term }) => ({ ...term }));
+    const to = goal.map((term) => ({ ...term }));
     const [from, made] = withoutCommonTerms(old, to);
     const ways = groupedWays(old, to);
     const explained = (way: (typeof ways)[number]) =>
       way.every(([a, b]) => groupSteps(a, b, this.page).length > 0);
     const way = ways.find(explained) ?? [[from, made] as const];
     const drafts = way.flatMap(([a, b]): readonly Draft[] => {
-      const takes = a.map((term) => live.find((own) => own.term === term)!);
+      const takes = a.map((term) => live[old.indexOf(term)]!);
       const [found] = groupSteps(a, b, this.page);
       const move = found?.[0] ?? null;
       const helds = this.laying.follow(takes, b, move);
-      const gives = b.map((term, k): Live => ({
-        term,
-        held: helds[k]!,
-        owed: null,
-        column: behind + to.indexOf(term),
-        ...at?.(term),
-      }));
+      const gives = b.map((made, k): Live => {
+        const place = to.indexOf(made);
+        const term = goal[place]!;
+        return { term, held: helds[k]!, owed: null, column: behind + place, ...at?.(term) };
+      });
       return oneByOne({ n, law: move?.law ?? 'unnamed', move, takes, gives, isBetween });
     });
     const taken = new Set(drafts.flatMap(({ takes }) => takes));
@@ -284,7 +284,7 @@ export class LineLedger {
     const gives = drafts.flatMap((draft) => draft.gives);
     return {
       drafts: drafts.filter(({ takes, gives: own }) => takes.length + own.length > 0),
-      live: inOrder(to, [...kept, ...gives]),
+      live: inOrder(goal, [...kept, ...gives]),
     };
   }
 

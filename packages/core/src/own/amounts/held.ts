@@ -199,6 +199,8 @@ export function cutAlong(
   parts: readonly Exact[],
   edge: Edge,
 ): readonly Held[] | null {
+  // Letters have no size, so that nothing is cut along them.
+  if (!parts.every(({ isConstant }) => isConstant)) return null;
   const order = parts.map((part, index) => ({ part, index }));
   order.sort(
     (a, b) => Number(a.part.isNegative) - Number(b.part.isNegative) || b.part.compare(a.part),

@@ -200,7 +200,7 @@ function refactored(term: Term, aim: Aim): readonly Expansion[] {
   const told = (variant: string, law: Law, move: MoveId, changed: readonly Factor[]) =>
     made.push({ variant, law, move, terms: one(term, productNode(changed)) });
   factors.forEach(({ under, node }, index) => {
-    if (node.kind !== 'number' || !node.amount.isWhole) return;
+    if (node.kind !== 'number' || !node.amount.isWhole || node.amount.isZero) return;
     for (const part of numbers) {
       if (!part.isWhole || part.compare(Exact.ONE) <= 0 || part.equals(node.amount)) continue;
       const other = node.amount.dividedBy(part);

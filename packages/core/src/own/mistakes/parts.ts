@@ -1,4 +1,5 @@
-import { type Exact } from '../../exact/exact.ts';
+import { Exact } from '../../exact/exact.ts';
+import { Surd } from '../../exact/surd.ts';
 import { placesOf } from '../moves/apart.ts';
 import { factorsOf } from '../moves/distribute.ts';
 import { isPlain } from '../moves/working.ts';
@@ -18,6 +19,14 @@ export const plus = (node: Node): Term => ({ minus: false, node });
 export const minus = (node: Node): Term => ({ minus: true, node });
 export const by = (node: Node): Factor => ({ under: false, node });
 export const over = (node: Node): Factor => ({ under: true, node });
+
+/** A product with divisors; null where one of these is nothing that can be divided by. */
+export function shared(factors: readonly Factor[]): Node | null {
+  const isPossible = ({ under, node }: Factor) =>
+    !under || Surd.of(Exact.ONE).dividedBy(node.value) !== null;
+  const isSafe = ({ under, node }: Factor) => !under || !node.value.isZero;
+  return factors.every((factor) => isSafe(factor) && isPossible(factor)) ? productNode(factors) : null;
+}
 export const number = (amount: Exact): Node => numberOf(amount, 10);
 
 /** Two numbers with one sign between them, where that is all there is. */
@@ -44,17 +53,20 @@ export function plainOf(node: Node): Exact | null {
   return isPlain(node) ? node.value.rational : null;
 }
 
-export function lineOf({ sign, a, b }: Pair): readonly Term[] {
+/** The line of a pair; none where it would divide by zero. */
+export function linesOf({ sign, a, b }: Pair): readonly (readonly Term[])[] {
   const [left, right] = [number(a), number(b)];
   switch (sign) {
     case '+':
-      return [plus(left), plus(right)];
+      return [[plus(left), plus(right)]];
     case '-':
-      return [plus(left), minus(right)];
+      return [[plus(left), minus(right)]];
     case '×':
-      return [plus(productNode([by(left), by(right)]))];
-    case '÷':
-      return [plus(productNode([by(left), over(right)]))];
+      return [[plus(productNode([by(left), by(right)]))]];
+    case '÷': {
+      const share = shared([by(left), over(right)]);
+      return share ? [[plus(share)]] : [];
+    }
   }
 }
 
@@ -69,7 +81,7 @@ export function changedPair(
     if (!pair || !target || pair.sign !== target.sign || !signs.includes(pair.sign)) return [];
     if (target.a.equals(pair.a)) return [];
     const b = change(pair, target.a);
-    return b && !b.equals(pair.b) ? [lineOf({ ...pair, a: target.a, b })] : [];
+    return b && !b.equals(pair.b) ? linesOf({ ...pair, a: target.a, b }) : [];
   };
 }
 

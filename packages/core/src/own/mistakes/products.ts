@@ -7,7 +7,7 @@ import type { FalseRule } from './rule.ts';
 import {
   by,
   changedPair,
-  lineOf,
+  linesOf,
   number,
   pairOf,
   partsOf,
@@ -66,7 +66,7 @@ export const OF_PRODUCTS: readonly FalseRule[] = [
     truth: 'A product counts so many of one number; only now and then is it worth their sum.',
     write: (from) => {
       const pair = pairOf(from);
-      return pair?.sign === '×' ? [lineOf({ ...pair, sign: '+' })] : [];
+      return pair?.sign === '×' ? linesOf({ ...pair, sign: '+' }) : [];
     },
   },
   {

@@ -3,7 +3,6 @@ import { factorsOf } from '../moves/distribute.ts';
 import {
   flat,
   fractionNode,
-  productNode,
   sumNode,
   valueOfTerms,
   type Factor,
@@ -12,7 +11,7 @@ import {
   type Term,
 } from '../node.ts';
 import type { FalseRule } from './rule.ts';
-import { by, fractionsIn, over, partsOf, plainOf, plus, single, whole } from './parts.ts';
+import { by, fractionsIn, over, partsOf, plainOf, plus, shared, single, whole } from './parts.ts';
 
 /** Rules about quotients and fractions. */
 export const OF_QUOTIENTS: readonly FalseRule[] = [
@@ -29,10 +28,11 @@ export const OF_QUOTIENTS: readonly FalseRule[] = [
         const [a, b, ...more] = factorsOf(node);
         if (!a || !b?.under || a.under || more.length > 0) return null;
         const cut = partsOf(b.node) ?? divisorsOf(a, b, aim);
-        return (
-          cut?.map((part) => ({ minus: part.minus, node: productNode([a, over(part.node)]) })) ??
-          null
-        );
+        const shares = cut?.map((part) => {
+          const node = shared([a, over(part.node)]);
+          return node && { minus: part.minus, node };
+        });
+        return !shares || shares.includes(null) ? null : (shares as readonly Term[]);
       }),
   },
   {
@@ -130,7 +130,8 @@ function termsStruck(node: Node): readonly Term[] | null {
   const left = above.filter((term) => term !== common);
   const rest = below.filter((other) => key(other) !== key(common));
   if (rest.length === 0) return left;
-  return [plus(productNode([by(sumNode(left)), over(sumNode(rest))]))];
+  const made = shared([by(sumNode(left)), over(sumNode(rest))]);
+  return made && [plus(made)];
 }
 
 /** One figure that stands above and below is struck in both. */

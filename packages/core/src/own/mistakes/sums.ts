@@ -1,7 +1,7 @@
 import { isNumber, isPlain } from '../moves/working.ts';
 import { productNode, termValue, type Term } from '../node.ts';
 import type { FalseRule } from './rule.ts';
-import { by, changedPair, lineOf, minus, number, pairOf, plus } from './parts.ts';
+import { by, changedPair, linesOf, minus, number, pairOf, plus } from './parts.ts';
 
 /** Rules about sums and differences. */
 export const OF_SUMS: readonly FalseRule[] = [
@@ -20,7 +20,7 @@ export const OF_SUMS: readonly FalseRule[] = [
     truth: 'The numbers of a sum may change places; those of a difference may not.',
     write: (from) => {
       const pair = pairOf(from);
-      return pair?.sign === '-' ? [lineOf({ ...pair, a: pair.b, b: pair.a })] : [];
+      return pair?.sign === '-' ? linesOf({ ...pair, a: pair.b, b: pair.a }) : [];
     },
   },
   {

@@ -11,6 +11,7 @@ import {
   valueOfFactors,
   type Factor,
   type Node,
+  type PowerNode,
   type Term,
   turned,
 } from '../node.ts';
@@ -179,9 +180,8 @@ export function eachCuts(
   const wanted = made.map(termValue);
   const numbers = numbersIn(made);
   const choices = factors.map((factor) => cutsOf(factor.node, numbers, base));
-  for (const cuts of combinations(choices)) {
+  for (const cuts of combinations(choices, made.length)) {
     if (cuts.filter((cut) => cut.length > 1).length < 2) continue;
-    if (cuts.reduce((count, cut) => count * cut.length, 1) !== made.length) continue;
     const products = cuts.reduce((all, cut) => all.flatMap((a) => cut.map((b) => a.times(b))));
     if (isSame(products, wanted)) return cuts;
   }
@@ -193,16 +193,27 @@ function withoutPower(node: Node): Node {
   return node.kind === 'power' ? productNode(repeated(node)) : node;
 }
 
-/** Factors, a square or a cube as its base so many times. */
+/** Most factors that powers are written out to, a square, a cube or a bracket to some power. */
+const MOST_REPEATED = 12;
+
+/** Factors, a square, a cube or a power of a bracket as its base so many times; as it stands where that is too much. */
 export function repeated(node: Node): readonly Factor[] {
-  if (node.kind === 'power' && node.exponent <= 3) {
-    return Array.from({ length: node.exponent }, () => ({ under: false, node: node.of }));
-  }
-  return factorsOf(node).flatMap((factor) =>
-    factor.node.kind === 'power' && !factor.under && factor.node.of.kind === 'sum'
-      ? repeated(factor.node)
-      : [factor],
+  const isOnlyPower = node.kind === 'power' && node.exponent <= 3;
+  const factors = isOnlyPower ? timesOver(node) : factorsOf(node).flatMap(bracketRepeated);
+  return factors.length > MOST_REPEATED ? factorsOf(node) : factors;
+}
+
+function timesOver({ of, exponent }: PowerNode): readonly Factor[] {
+  return Array.from({ length: exponent }, () => ({ under: false, node: of })).flatMap(
+    bracketRepeated,
   );
+}
+
+/** A factor that is a power of a bracket, or of such a power, as that bracket so many times. */
+function bracketRepeated(factor: Factor): readonly Factor[] {
+  const { node, under } = factor;
+  if (node.kind !== 'power' || under || node.exponent > MOST_REPEATED) return [factor];
+  return node.of.kind === 'sum' || node.of.kind === 'power' ? timesOver(node) : [factor];
 }
 
 function numbersIn(terms: readonly Term[]): readonly Exact[] {
@@ -231,9 +242,20 @@ function areParts(part: Exact, other: Exact, whole: Exact): boolean {
   return other.equals(whole.minus(part)) || other.equals(part.minus(whole));
 }
 
-function combinations<T>(choices: readonly (readonly T[])[]): readonly (readonly T[])[] {
-  return choices.reduce<readonly (readonly T[])[]>(
-    (all, options) => all.flatMap((head) => options.map((option) => [...head, option])),
-    [[]],
-  );
+/** How many ways of cutting all factors are looked at. */
+const MOST_COMBINED = 500;
+
+/** One option of each choice, so that their lengths multiply to a count. */
+function combinations<T>(
+  choices: readonly (readonly (readonly T[])[])[],
+  count: number,
+): readonly (readonly (readonly T[])[])[] {
+  const [first, ...rest] = choices;
+  if (!first) return count === 1 ? [[]] : [];
+  return first
+    .filter((option) => count % option.length === 0)
+    .flatMap((option) =>
+      combinations(rest, count / option.length).map((others) => [option, ...others]),
+    )
+    .slice(0, MOST_COMBINED);
 }

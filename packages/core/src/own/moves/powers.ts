@@ -31,7 +31,10 @@ function writtenOut(node: Node): readonly Factor[] | null {
   const all = factorsOf(node).flatMap((factor): readonly Factor[] => {
     const { node: own, under } = factor;
     if (own.kind !== 'power' || own.exponent > MOST_WRITTEN) return [factor];
-    return Array.from({ length: own.exponent }, () => ({ under, node: own.of }));
+    const inner = own.of.kind === 'power' ? writtenOut(own.of) : [{ under: false, node: own.of }];
+    return Array.from({ length: own.exponent }, () => inner ?? [])
+      .flat()
+      .map((each) => ({ under: under !== each.under, node: each.node }));
   });
-  return all.length <= MOST_WRITTEN ? all : null;
+  return all.length > 0 && all.length <= MOST_WRITTEN ? all : null;
 }
