@@ -40,6 +40,7 @@ export default {
     project('core', ['packages/core/src']),
     project('cli', ['packages/cli/src'], WATCHED),
     project('server', ['apps/server/src'], WATCHED),
+    project('scripts', ['scripts'], { testMatch: ['**/*.test.mjs'], transform: {} }),
     project('web', ['apps/web/src'], {
       setupFilesAfterEnv: [
         ...WATCHED.setupFilesAfterEnv,

@@ -38,7 +38,7 @@ await main(async () => {
   const counts = { passed: 0, failed: 0 };
   const failures = [
     step('unit tests', () =>
-      jest(counts, 'unit', 'core', 'cli', 'server', 'web', '--maxWorkers=100%'),
+      jest(counts, 'unit', 'core', 'cli', 'server', 'web', 'scripts', '--maxWorkers=100%'),
     ),
     step('browser tests', () => jest(counts, 'browser', 'e2e', '--runInBand')),
   ].filter((failure) => failure !== null);

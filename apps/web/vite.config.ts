@@ -59,7 +59,8 @@ export default defineConfig({
   build: {
     assetsInlineLimit: 0,
     outDir: 'dist/site',
-    emptyOutDir: true,
+    // Where a server runs from here, pages that are open still ask for the files of their own build.
+    emptyOutDir: process.env.LEVEE_KEEP_FILES !== 'yes',
     target: 'es2022',
     rolldownOptions: {
       output: {

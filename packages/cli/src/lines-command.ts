@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import {
   FALSE_RULES,
   judgeLines,
@@ -10,10 +9,13 @@ import {
   wayOf,
   waysDocument,
   waysFor,
+  OWN_LIMITS,
+  type Asked,
   type JudgedPaper,
   type LetteredWay,
 } from '@levee/core';
 import { oneOf } from './arguments.ts';
+import { fileLines, fileText, jsonIn } from './files.ts';
 import { RefutedError, UsageError } from './usage-error.ts';
 
 export interface LinesOptions {
@@ -24,13 +26,13 @@ export interface LinesOptions {
   readonly format: string;
 }
 
-/** Judges someone's own working line by line: of one problem, or of one on each line of a batch. */
-export function linesCommand(text: string | undefined, options: LinesOptions): string {
+/** Judges someone's own working line by line: of one problem, or of one on each line of a batch, piece by piece. */
+export function* linesCommand(text: string | undefined, options: LinesOptions): Generator<string> {
   oneOf(options.format, ['json'], 'format');
-  if (options.rules) return `${FALSE_RULES.map(({ id }) => id).join('\n')}\n`;
-  if (options.batch !== undefined) return batch(options.batch);
+  if (options.rules) return yield `${FALSE_RULES.map(({ id }) => id).join('\n')}\n`;
+  if (options.batch !== undefined) return yield* batch(options.batch);
   if (text === undefined) throw new UsageError('Say which problem: levee lines "46 * 58" --line …');
-  return judged(text, linesOf(options));
+  yield judged(text, linesOf(options));
 }
 
 /** Ways others take with these numbers, each proved line by line. */
@@ -77,7 +79,7 @@ function wayOfLines(text: string | undefined, options: WayOptions): LetteredWay 
 }
 
 function wayIn(file: string): LetteredWay {
-  const read = readWay(parsedJson(textIn(file), ''));
+  const read = readWay(jsonIn(fileText(file), file));
   if (!read.ok) throw new UsageError(`${read.where}: ${read.fault}`);
   return read.value;
 }
@@ -86,39 +88,70 @@ function linesOf({ line, lines }: Pick<LinesOptions, 'line' | 'lines'>): readonl
   return [...line, ...(lines === undefined ? [] : linesIn(lines))];
 }
 
-function judged(problem: string, lines: readonly string[], where = ''): string {
-  return `${JSON.stringify(linesDocument(judgedPaper(problem, lines, where)))}\n`;
+function judged(problem: string, lines: readonly string[]): string {
+  return `${JSON.stringify(linesDocument(judgedPaper(problem, lines)))}\n`;
 }
 
-function judgedPaper(problem: string, lines: readonly string[], where = ''): JudgedPaper {
+function judgedPaper(problem: string, lines: readonly string[]): JudgedPaper {
+  return judgeLines(askedOf(problem, lines), lines);
+}
+
+/** The problem, where it can be read and there are lines that can be judged. UsageError where not. */
+function askedOf(problem: string, lines: readonly string[], where = ''): Asked {
   const read = readAsked(problem);
   if (!read.ok) throw new UsageError(`${where}${read.reason}`);
   if (lines.length === 0) {
     throw new UsageError(`${where}There is no line; give one with --line TEXT or --lines FILE.`);
   }
-  if (lines.length > MOST_LINES) {
+  if (lines.length > OWN_LIMITS.lines) {
     throw new UsageError(
-      `${where}There are ${lines.length} lines; up to ${MOST_LINES} are judged.`,
+      `${where}There are ${lines.length} lines; up to ${OWN_LIMITS.lines} are judged.`,
     );
   }
-  return judgeLines(read.asked, lines);
+  const long = lines.findIndex((line) => line.length > OWN_LIMITS.characters);
+  if (long >= 0) {
+    throw new UsageError(
+      `${where}Line ${long + 1} has ${lines[long]!.length} characters; up to ${OWN_LIMITS.characters} are read.`,
+    );
+  }
+  return read.asked;
 }
 
-const MOST_LINES = 60;
+/** The most papers of one batch. */
+const MOST_PAPERS = 10_000;
 
-/** `{"problem": …, "lines": […]}` on each line; one result a line. */
-function batch(file: string): string {
-  return linesIn(file)
-    .map((line, index) => {
-      const where = `Line ${index + 1}: `;
-      const { problem, lines } = parsed(line, where);
-      return judged(problem, lines, where);
-    })
-    .join('');
+/**
+ * `{"problem": …, "lines": […]}` on each line; one result a line, each as soon as it is there. All of it is read before
+ * the first is judged; a paper on which the judge itself fails is told in its place, and the others are judged.
+ */
+function* batch(file: string): Generator<string> {
+  const rows = fileLines(file).filter((line) => line.trim() !== '');
+  if (rows.length > MOST_PAPERS) {
+    throw new UsageError(`${file} has ${rows.length} papers; up to ${MOST_PAPERS} are judged.`);
+  }
+  const papers = rows.map((row, index) => {
+    const where = `Line ${index + 1}: `;
+    const { problem, lines } = parsed(row, where);
+    askedOf(problem, lines, where);
+    return { problem, lines };
+  });
+  const failed: number[] = [];
+  for (const [index, { problem, lines }] of papers.entries()) {
+    try {
+      yield judged(problem, lines);
+    } catch (failure) {
+      failed.push(index + 1);
+      const told = { line: index + 1, problem, lines, fault: (failure as Error).message };
+      yield `${JSON.stringify({ format: 'levee-lines-failure', version: 1, ...told })}\n`;
+    }
+  }
+  if (failed.length > 0) {
+    throw new RefutedError(`The judge failed on the papers of these lines: ${failed.join(', ')}.`);
+  }
 }
 
-function parsed(line: string, where: string): { problem: string; lines: readonly string[] } {
-  const made = parsedJson(line, where);
+function parsed(row: string, where: string): { problem: string; lines: readonly string[] } {
+  const made = jsonIn(row, `${where}this`);
   const { problem, lines } = (made ?? {}) as { problem?: unknown; lines?: unknown };
   if (
     typeof problem !== 'string' ||
@@ -130,24 +163,6 @@ function parsed(line: string, where: string): { problem: string; lines: readonly
   return { problem, lines };
 }
 
-function parsedJson(text: string, where: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    throw new UsageError(`${where}this is not JSON.`);
-  }
-}
-
-function textIn(file: string): string {
-  try {
-    return readFileSync(file === '-' ? 0 : file, 'utf8');
-  } catch {
-    throw new UsageError(`The file ${file} cannot be read.`);
-  }
-}
-
 function linesIn(file: string): readonly string[] {
-  return textIn(file)
-    .split(/\r\n|\r|\n/)
-    .filter((line) => line.trim() !== '');
+  return fileLines(file).filter((line) => line.trim() !== '');
 }

@@ -13,6 +13,7 @@ import {
 import { Ajv2020, type ValidateFunction } from 'ajv/dist/2020.js';
 import { runCommandLine } from './program.ts';
 
+const ROOT = fileURLToPath(new URL('../../../', import.meta.url));
 const SCHEMAS = fileURLToPath(new URL('../../../docs/schemas/', import.meta.url));
 
 const validators = new Map<string, ValidateFunction>(
@@ -213,7 +214,7 @@ describe('levee trace', () => {
       error: expect.stringMatching(/5000 are worked/),
     });
     const many = ['compare', `${long} * ${long}`, '--methods', 'lattice,crosswise'];
-    expect(runCommandLine(many).error).toMatch(/2500 are compared/);
+    expect(runCommandLine(many).error).toMatch(/1200 are compared/);
   });
 });
 
@@ -335,7 +336,7 @@ describe('mistakes', () => {
     [['trace', '46 x', '--method', 'lattice'], /number is missing after “x” at character 4/],
     [['trace', '', '--method', 'lattice'], /Type a computation/],
     [['trace', '46**58', '--method', 'lattice'], /follows another sign/],
-    [['trace', '--', '--method', 'lattice'], /missing/],
+    [['trace', '--', '--method', 'lattice'], /required option '--method/],
     [['trace', '-3 × 4', '--method', 'lattice'], /negative number/],
     [['trace', '46*58'], /--method/],
     [['trace', '46*58', '--method', 'magic'], /no method "magic"; the methods are: column/],
@@ -443,5 +444,51 @@ describe('docs/formats.md', () => {
 
   it('names every schema', () => {
     for (const format of validators.keys()) expect(page).toContain(`schemas/${format}.schema.json`);
+  });
+});
+
+describe('what is typed before and behind', () => {
+  it('tells the version of the packages', () => {
+    const { version } = JSON.parse(readFileSync(`${ROOT}package.json`, 'utf8')) as {
+      version: string;
+    };
+    expect(runCommandLine(['--version'])).toEqual({
+      exitCode: 0,
+      output: `${version}\n`,
+      error: '',
+    });
+  });
+
+  it.each([
+    [['lines', '-5 + 3', '--line', '= -2']],
+    [['lines', '--line', '= -2', '--', '-5 + 3']],
+    [['lines', '--line=-5 + 1 + 2', '−5 + 3']],
+  ])('reads a problem that begins with a minus: %j', (args) => {
+    const made = JSON.parse(runCommandLine(args).output) as { problem: { text: string } };
+    expect(made.problem.text).toBe('−5 + 3');
+  });
+
+  it('gives what it puts out piece by piece', () => {
+    const pieces: string[] = [];
+    const file = join(mkdtempSync(join(tmpdir(), 'levee-cli-')), 'answers.txt');
+    writeFileSync(file, '\uFEFF2668\r\n2378\r\n');
+    const made = runCommandLine(['diagnose', '46 * 58', '--answers', file], (piece) =>
+      pieces.push(piece),
+    );
+    expect([made, pieces.length]).toEqual([{ exitCode: 0, output: '', error: '' }, 2]);
+    expect(JSON.parse(pieces[0]!)).toMatchObject({ answer: '2668', right: true });
+  });
+
+  it('bounds lists of answers, and reads all before it looks for anything', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'levee-cli-'));
+    const file = join(folder, 'answers.txt');
+    writeFileSync(file, '1\n'.repeat(1001));
+    const many = runCommandLine(['diagnose', '46 * 58', '--answers', file]);
+    expect(many).toMatchObject({ exitCode: 2, output: '' });
+    expect(many.error).toMatch(/1001 answers; up to 1000/);
+    writeFileSync(file, '2668\nabc\n');
+    const bad = runCommandLine(['diagnose', '46 * 58', '--answers', file]);
+    expect(bad).toMatchObject({ exitCode: 2, output: '' });
+    expect(bad.error).toMatch(/^levee: Line 2: /);
   });
 });

@@ -4,6 +4,7 @@ import { compareCommand, methodsCommand, traceCommand } from './commands.ts';
 import { linesCommand, wayCommand, waysCommand } from './lines-command.ts';
 import { diagnoseCommand, learnerCommand } from './slip-commands.ts';
 import { RefutedError, UsageError } from './usage-error.ts';
+import { VERSION } from './version.ts';
 
 export interface Outcome {
   readonly exitCode: 0 | 1 | 2;
@@ -12,33 +13,38 @@ export interface Outcome {
   readonly error: string;
 }
 
-/** Runs the command line on its arguments, the program's own name left out. Writes nothing itself. */
-export function runCommandLine(args: readonly string[]): Outcome {
+/**
+ * Runs the command line on its arguments, the program's own name left out. What it puts out is given to `put` piece by
+ * piece as it comes, and is the outcome's output where there is no `put`.
+ */
+export function runCommandLine(args: readonly string[], put?: (piece: string) => void): Outcome {
   let output = '';
   let complaint = '';
-  const program = commandTree(
-    (text) => (output += text),
-    (text) => (complaint += text),
-  );
+  const program = commandTree(put ?? ((text) => (output += text)), (text) => (complaint += text));
   try {
-    program.parse(problemLast(args), { from: 'user' });
+    program.parse(problemsLast(args), { from: 'user' });
     return { exitCode: 0, output, error: '' };
   } catch (error) {
     if (error instanceof CommanderError && error.exitCode === 0)
       return { exitCode: 0, output, error: '' };
     if (error instanceof CommanderError) return refused(complaint || error.message);
     if (error instanceof UsageError) return refused(error.message);
-    if (error instanceof RefutedError) return { ...refused(error.message), exitCode: 1 };
+    if (error instanceof RefutedError) return { ...refused(error.message), output, exitCode: 1 };
     throw error;
   }
 }
 
-/** A problem may begin with a minus: it is moved behind `--` so that it is not read as an option. */
-function problemLast(args: readonly string[]): string[] {
-  const [command, problem, ...rest] = args;
-  if (command !== 'trace' && command !== 'compare') return [...args];
-  if (!problem?.startsWith('-') || /^--[a-z]/.test(problem) || problem === '-h') return [...args];
-  return [command, ...rest, '--', problem];
+/** Problems may begin with a minus: they are moved behind `--` so that they are not read as options. */
+function problemsLast(args: readonly string[]): string[] {
+  const end = args.indexOf('--');
+  const own = end < 0 ? args : args.slice(0, end);
+  const isValue = (k: number) => /^--[a-z-]+$/.test(own[k - 1] ?? '');
+  const isProblem = (text: string, k: number) =>
+    k > 0 && !isValue(k) && text.length > 1 && /^[-−]([^-hV]|[hV].)/.test(text);
+  const problems = own.filter(isProblem);
+  if (problems.length === 0) return [...args];
+  const rest = end < 0 ? [] : args.slice(end + 1);
+  return [...own.filter((text, k) => !isProblem(text, k)), '--', ...problems, ...rest];
 }
 
 function refused(message: string): Outcome {
@@ -53,6 +59,7 @@ function commandTree(write: (text: string) => void, complain: (text: string) => 
   const program = new Command('levee');
   program
     .description('Works a computation by several methods, each with its exact account.')
+    .version(VERSION, '--version', 'tell the version')
     .exitOverride()
     .configureOutput({ writeOut: write, writeErr: complain });
 
@@ -125,7 +132,7 @@ function addLineCommands(program: Command, write: (text: string) => void): void 
     .option('--batch <file>', 'one JSON object a line with problem and lines; - for standard input')
     .option('--rules', 'list the false rules that are tried on an unequal line')
     .option('--format <format>', 'json', 'json')
-    .action((problem, options) => write(linesCommand(problem, options)));
+    .action((problem, options) => each(linesCommand(problem, options), write));
 
   program
     .command('ways')
@@ -157,7 +164,7 @@ function addSlipCommands(program: Command, write: (text: string) => void): void 
     .option('--sheet <file>', 'code, problem, answer on each line; - for standard input')
     .option('--methods <ids>', 'look only at these methods, joined by commas')
     .option('--format <format>', 'json', 'json')
-    .action((problem, options) => write(diagnoseCommand(problem, options)));
+    .action((problem, options) => each(diagnoseCommand(problem, options), write));
 
   program
     .command('learner')
@@ -177,4 +184,8 @@ function addSlipCommands(program: Command, write: (text: string) => void): void 
 
 function collect(value: string, all: readonly string[]): readonly string[] {
   return [...all, value];
+}
+
+function each(pieces: Iterable<string>, write: (piece: string) => void): void {
+  for (const piece of pieces) write(piece);
 }

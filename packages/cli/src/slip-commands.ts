@@ -1,6 +1,9 @@
-import { readFileSync } from 'node:fs';
 import {
   answerFaultText,
+  Budget,
+  readAnswer,
+  SEARCH_BUDGET,
+  type AnswerRow,
   currentSlip,
   diagnosedDocument,
   FEATURES,
@@ -15,6 +18,7 @@ import {
   type Problem,
   type SlipHabit,
 } from '@levee/core';
+import { fileLines, fileText } from './files.ts';
 import { methodArgument, oneOf, problemArgument, schoolArgument } from './arguments.ts';
 import { UsageError } from './usage-error.ts';
 
@@ -26,37 +30,66 @@ export interface DiagnoseOptions {
   readonly format: string;
 }
 
-/** What explains one answer, many answers to one problem (a line each), or the sheets of learners. */
-export function diagnoseCommand(text: string | undefined, options: DiagnoseOptions): string {
+/** The most answers to one problem in one call. */
+const MOST_ANSWERS = 1000;
+/** What looking for pairs may spend for all answers of one call. */
+const ANSWERS_BUDGET = 900_000;
+
+/**
+ * What explains one answer, many answers to one problem (a line each), or the sheets of learners; piece by piece. All
+ * answers are read before the first is written.
+ */
+export function* diagnoseCommand(
+  text: string | undefined,
+  options: DiagnoseOptions,
+): Generator<string> {
   oneOf(options.format, ['json'], 'format');
   const asked = ['answer', 'answers', 'sheet'] as const;
   const given = asked.filter((name) => options[name] !== undefined);
   if (given.length !== 1) {
     throw new UsageError('Give one of --answer TEXT, --answers FILE or --sheet FILE.');
   }
-  if (options.sheet !== undefined) return sheets(options.sheet, options.methods);
+  if (options.sheet !== undefined) return yield sheets(options.sheet, options.methods);
   if (text === undefined) throw new UsageError('Say to which problem: levee diagnose "46 * 58" …');
-  const search = searchOf(problemArgument(text), options.methods);
-  if (options.answer !== undefined) return diagnosed(search, options.answer);
-  const lines = fileText(options.answers!)
-    .replace(/(\r\n|\r|\n)$/, '')
-    .split(/\r\n|\r|\n/);
-  return lines.map((line, k) => diagnosed(search, line, `Line ${k + 1}: `)).join('');
+  const problem = problemArgument(text);
+  const one = options.answer;
+  const answers =
+    one === undefined ? answersIn(options.answers!, problem) : [readable(one, problem)];
+  const search = searchOf(problem, options.methods);
+  const budget = new Budget(ANSWERS_BUDGET);
+  for (const answer of answers) yield diagnosed(search, answer, budget);
 }
 
-function diagnosed(search: Search, answer: string, where = ''): string {
-  const made = diagnosedDocument(search, answer);
-  if (!made.ok) throw new UsageError(`${where}${answerFaultText(made.fault)}`);
+function answersIn(file: string, problem: Problem): readonly string[] {
+  const lines = fileLines(file);
+  if (lines.length > MOST_ANSWERS) {
+    throw new UsageError(
+      `${file} has ${lines.length} answers; up to ${MOST_ANSWERS} are diagnosed at a time.`,
+    );
+  }
+  return lines.map((line, k) => readable(line, problem, `Line ${k + 1}: `));
+}
+
+/** An answer that can be read. UsageError for any other. */
+function readable(answer: string, problem: Problem, where = ''): string {
+  const read = readAnswer(answer, problem);
+  if (!read.ok) throw new UsageError(`${where}${answerFaultText(read.fault)}`);
+  return answer;
+}
+
+function diagnosed(search: Search, answer: string, budget: Budget): string {
+  const made = diagnosedDocument(search, answer, budget);
+  if (!made.ok) throw new UsageError(answerFaultText(made.fault));
   return `${JSON.stringify(made.document)}\n`;
 }
 
-function searchOf(problem: Problem, methods: string | undefined): Search {
+function searchOf(problem: Problem, methods: string | undefined, budget?: Budget): Search {
   const ids = methods?.split(',').map((id) => id.trim());
   ids?.forEach((id) => methodArgument(id, problem));
   if (methodsFor(problem, ids).length === 0) {
     throw new UsageError('No method works this problem, so no slip can be looked for.');
   }
-  return new Search(problem, ids);
+  return new Search(problem, ids, budget);
 }
 
 function sheets(file: string, methods: string | undefined): string {
@@ -64,14 +97,28 @@ function sheets(file: string, methods: string | undefined): string {
   const [fault] = faults;
   if (fault) throw new UsageError(`Line ${fault.line}: ${fault.fault}`);
   if (rows.length === 0) throw new UsageError(`${file} holds no answers.`);
-  const searches = new Map<string, Search>();
-  const document = sheetDocument(rows, (problem) => {
-    const name = JSON.stringify(problem);
-    const search = searches.get(name) ?? searchOf(problem, methods);
-    searches.set(name, search);
-    return search;
-  });
+  const searches = searchesFor(rows, methods);
+  const document = sheetDocument(rows, (problem) => searches.get(JSON.stringify(problem))!);
   return `${JSON.stringify(document)}\n`;
+}
+
+/** What looking problems through may spend for all of a list: some forty of two figures by two. */
+const SHEETS_BUDGET = 1_200_000;
+
+/** A search for every problem of a list; each has an even share of what is left when its turn comes. */
+function searchesFor(
+  rows: readonly AnswerRow[],
+  methods: string | undefined,
+): ReadonlyMap<string, Search> {
+  const problems = new Map(rows.map(({ problem }) => [JSON.stringify(problem), problem]));
+  const budget = new Budget(SHEETS_BUDGET);
+  let left = problems.size;
+  return new Map(
+    [...problems].map(([name, problem]) => {
+      const make = (own: Budget) => searchOf(problem, methods, own);
+      return [name, budget.share(1 / left--, (own) => own.within(SEARCH_BUDGET, make))] as const;
+    }),
+  );
 }
 
 export interface LearnerOptions {
@@ -113,13 +160,4 @@ function habitArgument(method: Method, text: string): SlipHabit {
     throw new UsageError(`"${text}" is no habit of ${method.id}; its slips are: ${known}.`);
   }
   return { slip, where: oneOf(feature, ['all', ...FEATURES], 'feature') };
-}
-
-function fileText(file: string): string {
-  try {
-    return readFileSync(file === '-' ? 0 : file, 'utf8');
-  } catch (error) {
-    const { code } = error as NodeJS.ErrnoException;
-    throw new UsageError(`${file} cannot be read (${code}).`);
-  }
 }

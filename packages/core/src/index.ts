@@ -186,7 +186,8 @@ export { watchTraces } from './methods/watch.ts';
 export { auditDocument } from './formats/trace-audit.ts';
 export { LAW_TABLE } from './laws/table.ts';
 export { groundOf, type Ground, type LineGround } from './ground/ground.ts';
-export { Search } from './diagnose/search.ts';
+export { Budget } from './diagnose/budget.ts';
+export { Search, SEARCH_BUDGET } from './diagnose/search.ts';
 export {
   diagnose,
   type Diagnosis,

@@ -102,7 +102,9 @@ export class Search {
     const ways = budget.share(FOR_SINGLES, (own) =>
       methods.flatMap((method, k) =>
         own.goesOn()
-          ? own.share(Math.min(1, 2 / (methods.length - k)), (part) => waysOf(method, problem, part))
+          ? own.share(Math.min(1, 2 / (methods.length - k)), (part) =>
+              waysOf(method, problem, part),
+            )
           : [],
       ),
     );

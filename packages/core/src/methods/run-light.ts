@@ -45,10 +45,7 @@ function runOnce(spec: MethodSpec, problem: Problem, own: Named): LightWork {
   return { steps, answer, made, leaks, chances, facts };
 }
 
-function onlyRun(
-  { steps, answer, leaks, chances, facts }: LightWork,
-  problem: Problem,
-): LightRun {
+function onlyRun({ steps, answer, leaks, chances, facts }: LightWork, problem: Problem): LightRun {
   return { steps, answer, total: problemValue(problem), leaks, opportunities: chances, facts };
 }
 

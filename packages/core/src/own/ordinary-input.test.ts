@@ -1,42 +1,68 @@
-import { appendFileSync } from 'node:fs';
+import { writeFileSync } from 'node:fs';
 import { Random } from '../classroom/random.ts';
+import { compare } from '../compare/compare.ts';
+import { comparisonReport } from '../formats/comparison-report.ts';
 import { linesDocument } from '../formats/lines-document.ts';
+import { sheetText } from '../sheet/text-sink.ts';
+import { ordinaryInput, type OrdinaryInput } from '../testing/ordinary-input.ts';
 import { Dice } from '../testing/rewritings.ts';
-import { ordinaryInput } from '../testing/ordinary-input.ts';
 import { readAsked } from './asked.ts';
+import { readComputation } from './computation.ts';
+import { ownLinesMethod } from './method.ts';
+import { offersFor, typedLine } from './offers.ts';
+import { workOf } from './own-work.ts';
 import { judgeLines } from './paper.ts';
 
-const RUNS = Number(process.env.LEVEE_FUZZ ?? 400);
+/** How many are drawn; `npm run siege` asks for more, and for the figures in a file. */
+const RUNS = Number(process.env.LEVEE_FUZZ ?? 250);
 const SEED = Number(process.env.LEVEE_FUZZ_SEED ?? 1);
+const FIGURES = process.env.LEVEE_FUZZ_FIGURES;
 
-function judged(problem: string, lines: readonly string[]): string | null {
+/** All that the command line says of lines; null where the computation is none. */
+function judged({ problem, lines }: OrdinaryInput): string | null {
   const read = readAsked(problem);
   return read.ok ? JSON.stringify(linesDocument(judgeLines(read.asked, lines))) : null;
 }
 
-test('x', () => {
-  const seen = new Map<string, number>();
-  let refused = 0;
-  const slow: [number, string][] = [];
+/** All that the bench makes of them: paper, certificate, and what is offered for the last line. */
+function laid({ problem, lines }: OrdinaryInput): string {
+  const method = ownLinesMethod(workOf(lines));
+  const made = readComputation(problem);
+  const asked = readAsked(problem);
+  if (!made.ok || !asked.ok) return '';
+  const comparison = compare(made.problem, [{ method }]);
+  const { trace } = comparison.lanes[0]!;
+  const offers = offersFor(typedLine(asked.asked, lines.slice(0, -1), lines.at(-1)!));
+  const report = comparisonReport(comparison);
+  return sheetText(method.sheet(trace), trace) + JSON.stringify([offers, report]);
+}
+
+function draw(k: number): OrdinaryInput {
+  return ordinaryInput(new Dice(new Random(SEED * 1_000_003 + k)));
+}
+
+it('nothing that anybody types makes the judge fail, and the same input gives the same bytes', () => {
+  const failed: string[] = [];
+  const counts = { inputs: 0, refused: 0, thrown: 0, differing: 0, slowest: 0, slowestInput: '' };
   for (let k = 0; k < RUNS; k++) {
-    const { problem, lines } = ordinaryInput(new Dice(new Random(SEED * 1000003 + k)));
-    const where = JSON.stringify({ problem, lines });
-    const t = performance.now();
-    let made: string | null = null;
+    const input = draw(k);
+    const start = performance.now();
+    counts.inputs += 1;
     try {
-      made = judged(problem, lines);
-      if (made === null) { refused++; continue; }
-      if (judged(problem, lines) !== made) throw new Error('differs');
-      if (judged(problem, lines) !== made) throw new Error('differs3');
-    } catch (e) {
-      const stack = (e as Error).stack!.split('\n').filter((s) => s.includes('/src/')).slice(0, 3).map((s) => s.replace(/.*src\//, '').replace(/:\d+\)?$/, '')).join(' < ');
-      const key = (e as Error).message.replace(/\d+/g, 'N').slice(0, 80) + ' @ ' + stack;
-      const n = seen.get(key) ?? 0;
-      seen.set(key, n + 1);
-      if (n < 2) appendFileSync('/tmp/w/fuzz.txt', `${key}\n   ${where}\n`);
+      const made = judged(input);
+      if (made === null) counts.refused += 1;
+      const took = performance.now() - start;
+      if (took > counts.slowest)
+        Object.assign(counts, { slowest: Math.round(took), slowestInput: JSON.stringify(input) });
+      if (made === null || (judged(input) === made && laid(input) === laid(input))) continue;
+      counts.differing += 1;
+      failed.push(`differs: ${JSON.stringify(input)}`);
+    } catch (failure) {
+      counts.thrown += 1;
+      failed.push(`${(failure as Error).stack?.slice(0, 700)}: ${JSON.stringify(input)}`);
     }
-    slow.push([performance.now() - t, where]);
   }
-  slow.sort((a, b) => b[0] - a[0]);
-  appendFileSync('/tmp/w/fuzz.txt', `refused ${refused} of ${RUNS}\n` + slow.slice(0, 12).map(([a, b]) => `${a.toFixed(0)} ms ${b.slice(0, 400)}`).join('\n') + '\n' + [...seen].map(([a, b]) => `${b} ${a}`).join('\n') + '\n');
-}, 3000000);
+  if (FIGURES) writeFileSync(FIGURES, JSON.stringify(counts));
+  expect(failed.slice(0, 5)).toEqual([]);
+  expect(counts.refused).toBeLessThan(counts.inputs / 4);
+}, 3_600_000);

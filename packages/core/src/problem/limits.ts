@@ -30,7 +30,7 @@ export const LIMITS = {
   /** Products of single figures that factors make, counted once for each stage of a string of factors. */
   products: 5000,
   /** The same where several methods are compared. */
-  comparedProducts: 2500,
+  comparedProducts: 1200,
   /** What the bench draws: figures of a number, products and added figures as above. */
   benchFigures: 12,
   benchProducts: 300,

@@ -54,8 +54,20 @@ function problemTree(dice: Dice, letters: readonly string[]): Tree {
 function simple(dice: Dice, sign: '+' | '−' | '×' | '÷', letters: readonly string[]): Tree {
   const [a, b] = [leaf(dice, letters), leaf(dice, letters)];
   return sign === '+' || sign === '−'
-    ? { kind: 'sum', parts: [['+', a], [sign, b]] }
-    : { kind: 'product', parts: [['×', a], [sign, b]] };
+    ? {
+        kind: 'sum',
+        parts: [
+          ['+', a],
+          [sign, b],
+        ],
+      }
+    : {
+        kind: 'product',
+        parts: [
+          ['×', a],
+          [sign, b],
+        ],
+      };
 }
 
 function longSum(dice: Dice): Tree {
@@ -246,23 +258,60 @@ function numberChanged(dice: Dice, of: Tree & { readonly kind: 'text' }): Tree {
   const value = /^\d+$/.test(of.text) ? BigInt(of.text) : null;
   const by = BigInt(dice.from(0, 30));
   if (value === null)
-    return { kind: 'sum', parts: [['+', of], ['+', text(by)], ['−', text(by)]] };
+    return {
+      kind: 'sum',
+      parts: [
+        ['+', of],
+        ['+', text(by)],
+        ['−', text(by)],
+      ],
+    };
   switch (dice.from(0, 6)) {
     case 0:
-      return { kind: 'sum', parts: [['+', text(value - by < 0n ? 0n : value - by)], ['+', text(by)]] };
+      return {
+        kind: 'sum',
+        parts: [
+          ['+', text(value - by < 0n ? 0n : value - by)],
+          ['+', text(by)],
+        ],
+      };
     case 1:
-      return { kind: 'sum', parts: [['+', text(value + by)], ['−', text(by)]] };
+      return {
+        kind: 'sum',
+        parts: [
+          ['+', text(value + by)],
+          ['−', text(by)],
+        ],
+      };
     case 2:
-      return { kind: 'product', parts: [['×', text(value)], ['×', text(dice.from(0, 2))]] };
+      return {
+        kind: 'product',
+        parts: [
+          ['×', text(value)],
+          ['×', text(dice.from(0, 2))],
+        ],
+      };
     case 3:
-      return { kind: 'product', parts: [['×', text(value * by)], ['÷', text(by)]] };
+      return {
+        kind: 'product',
+        parts: [
+          ['×', text(value * by)],
+          ['÷', text(by)],
+        ],
+      };
     case 4:
       return text(value + by);
     case 5:
       return { kind: 'sum', parts: placesOf(of.text) };
     default:
       return value === 0n
-        ? { kind: 'product', parts: [['×', text(0)], ['×', text(by)]] }
+        ? {
+            kind: 'product',
+            parts: [
+              ['×', text(0)],
+              ['×', text(by)],
+            ],
+          }
         : { kind: 'power', of: text(value), exponent: dice.from(0, 2) };
   }
 }

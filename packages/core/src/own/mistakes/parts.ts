@@ -25,7 +25,9 @@ export function shared(factors: readonly Factor[]): Node | null {
   const isPossible = ({ under, node }: Factor) =>
     !under || Surd.of(Exact.ONE).dividedBy(node.value) !== null;
   const isSafe = ({ under, node }: Factor) => !under || !node.value.isZero;
-  return factors.every((factor) => isSafe(factor) && isPossible(factor)) ? productNode(factors) : null;
+  return factors.every((factor) => isSafe(factor) && isPossible(factor))
+    ? productNode(factors)
+    : null;
 }
 export const number = (amount: Exact): Node => numberOf(amount, 10);
 
