@@ -1,4 +1,12 @@
-import { chmodSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { decodeComparison, registry } from '@levee/core';
@@ -37,6 +45,7 @@ describe('the data file', () => {
       expect(names).toEqual([
         { name: 'Comparisons1790000000001' },
         { name: 'SearchText1790000000002' },
+        { name: 'Listed1790000000003' },
       ]);
       database.close();
     });
@@ -54,9 +63,13 @@ describe('the data file', () => {
     const database = new Database(file());
     database.prepare("UPDATE comparison SET searchText = 'sandbags'").run();
     database
-      .prepare("INSERT INTO comparison SELECT 'odd', 1, 't', 'p', 'odd', '{', '', '', NULL")
+      .prepare(
+        "INSERT INTO comparison SELECT 'odd', 1, 't', 'p', 'odd', '{', '', '', NULL, NULL, 0",
+      )
       .run();
-    database.prepare("DELETE FROM migrations WHERE name LIKE 'SearchText%'").run();
+    database.exec('ALTER TABLE comparison DROP COLUMN listed');
+    database.exec('ALTER TABLE comparison DROP COLUMN size');
+    database.prepare("DELETE FROM migrations WHERE name NOT LIKE 'Comparisons%'").run();
     database.close();
     await withServer(async (server) => {
       expect(await kinds(server)).toBe(1);
@@ -64,7 +77,11 @@ describe('the data file', () => {
         .get('/api/comparisons')
         .query({ search: 'odd' })
         .expect(200);
-      expect((body as { total: number }).total).toBe(1);
+      expect(body).toMatchObject({ total: 1, items: [{ listed: null, unreadable: {} }] });
+      const all = await server.ask.get('/api/comparisons').query({ kind: 'product' }).expect(200);
+      expect(all.body).toMatchObject({
+        items: [{ listed: { story: DEMO_COMPARISONS[0]!.story }, unreadable: null }],
+      });
     });
   });
 
@@ -126,6 +143,18 @@ describe('the data file', () => {
     const before = readFileSync(file());
     expect(await refusal()).toMatch(/later version of Levee .*Later1999/);
     expect(readFileSync(file())).toEqual(before);
+  });
+
+  it('stops the start when it is gone and one was set aside, and says how to come back', async () => {
+    await withServer(async () => undefined);
+    const aside = file().replace('.sqlite', '-replaced-2040-01-01T00-00-00.sqlite');
+    renameSync(file(), aside);
+    const said = await refusal();
+    expect(said).toContain(`one that was set aside: ${aside}`);
+    expect(said).toContain(`--restore ${aside}`);
+    expect(existsSync(file())).toBe(false);
+    rmSync(aside);
+    await withServer(async ({ ask }) => void (await ask.get('/api/comparisons').expect(200)));
   });
 
   it('tells a database module of another Node.js from a damaged file', () => {

@@ -14,6 +14,7 @@ import { dataFile, faultText } from './database/data-file.ts';
 import { holdingOf, holdingText, restore } from './database/restore.ts';
 import { ListComparisonsDto } from './comparisons/comparison.dto.ts';
 import { DEMO_COMPARISONS } from './demo/comparisons.ts';
+import { printable } from './common/printable.ts';
 import { StartFailure } from './start-failure.ts';
 
 const HOST = '127.0.0.1';
@@ -53,7 +54,7 @@ function settings(): Settings {
 }
 
 function say(text: string): void {
-  process.stdout.write(`${text}\n`);
+  process.stdout.write(`${printable(text)}\n`);
 }
 
 function listCopies(dataFolder: string): void {
@@ -72,7 +73,10 @@ async function bringBack(copy: string, { dataFolder, yes }: Settings): Promise<v
     return say('Nothing was changed. With --yes it is put there without asking.');
   }
   const replaced = await restore(copy, file, new Date());
-  say(`It is now ${file}.${replaced ? ` What was there is ${replaced}.` : ''}`);
+  const back = replaced
+    ? ` What was there is ${replaced}; --restore ${replaced} brings it back.`
+    : '';
+  say(`It is now ${file}.${back}`);
 }
 
 /** Asks the person at the terminal; where nobody is there, the answer is no. */
@@ -149,6 +153,6 @@ function faultSentence(error: unknown): string {
 try {
   await start(settings());
 } catch (error) {
-  process.stderr.write(`levee: ${faultSentence(error)}\n`);
+  process.stderr.write(`levee: ${printable(faultSentence(error))}\n`);
   process.exit(1);
 }

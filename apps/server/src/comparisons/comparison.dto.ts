@@ -6,7 +6,7 @@ import {
   TEXT_LIMITS,
   type ComparisonDocument,
 } from '@levee/core';
-import { ApiProperty } from '@nestjs/swagger';
+import { ApiProperty, OmitType } from '@nestjs/swagger';
 import { Transform, Type } from 'class-transformer';
 import {
   IsBoolean,
@@ -122,7 +122,7 @@ export class ComparisonDto {
 
   @ApiProperty({
     oneOf: [DOCUMENT, { type: 'null' }],
-    description: 'Null in a list where this version cannot read it; see `unreadable`.',
+    description: 'Null where this version cannot read it; see `unreadable`.',
   })
   document: ComparisonDocument | null;
 
@@ -135,9 +135,68 @@ export class ComparisonDto {
   unreadable: { code: string; detail: string } | null;
 }
 
+class ListedPaperDto {
+  @ApiProperty()
+  method: string;
+
+  @ApiProperty({ description: 'What own lines are called; empty for every other method.' })
+  name: string;
+}
+
+class HoldsDto {
+  @ApiProperty()
+  lines: number;
+
+  @ApiProperty()
+  slips: number;
+
+  @ApiProperty()
+  checks: number;
+
+  @ApiProperty()
+  answers: number;
+}
+
+class ListedDto {
+  @ApiProperty()
+  story: string;
+
+  @ApiProperty()
+  unit: string;
+
+  @ApiProperty({ type: String, nullable: true })
+  estimate: string | null;
+
+  @ApiProperty({ type: [String] })
+  tags: string[];
+
+  @ApiProperty({ type: [ListedPaperDto] })
+  papers: ListedPaperDto[];
+
+  @ApiProperty({ type: HoldsDto })
+  holds: HoldsDto;
+}
+
+/** A row of a list; the document itself is asked for by its id. */
+export class ListedComparisonDto extends OmitType(ComparisonDto, ['document'] as const) {
+  @ApiProperty({ type: ListedDto, nullable: true, description: 'Null where it cannot be read.' })
+  listed: ListedDto | null;
+}
+
+export class NamedWayDto {
+  @ApiProperty()
+  problem: string;
+
+  @ApiProperty()
+  name: string;
+
+  @ApiProperty({ type: [String] })
+  lines: string[];
+}
+
 export class ComparisonPageDto {
-  @ApiProperty({ type: [ComparisonDto] })
-  items: ComparisonDto[];
+  @ApiProperty({ type: [ListedComparisonDto] })
+  items: ListedComparisonDto[];
 
   @ApiProperty()
   total: number;

@@ -24,6 +24,14 @@ export class ComparisonEntity {
   @Column('text')
   document: string;
 
+  /** What a list shows of it, as JSON; null where it could not be read. */
+  @Column('text', { nullable: true })
+  listed: string | null;
+
+  /** Bytes of the document when it was written. */
+  @Column('integer')
+  size: number;
+
   /** ISO 8601, UTC. */
   @Column('text')
   createdAt: string;

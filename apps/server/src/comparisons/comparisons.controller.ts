@@ -26,12 +26,14 @@ import {
   ComparisonPageDto,
   CreateComparisonDto,
   ListComparisonsDto,
+  NamedWayDto,
   UpdateComparisonDto,
 } from './comparison.dto.ts';
 import {
   ComparisonsService,
   type ComparisonPage,
   type KeptComparison,
+  type NamedWay,
   type StoredComparison,
 } from './comparisons.service.ts';
 
@@ -52,6 +54,13 @@ export class ComparisonsController {
   @ApiOkResponse({ type: [String] })
   tags(): Promise<readonly string[]> {
     return this.comparisons.tags();
+  }
+
+  @Get('ways')
+  @ApiOperation({ summary: 'Ways of own lines that were given a name, the latest change first' })
+  @ApiOkResponse({ type: [NamedWayDto] })
+  namedWays(): Promise<readonly NamedWay[]> {
+    return this.comparisons.namedWays();
   }
 
   @Get('examples')

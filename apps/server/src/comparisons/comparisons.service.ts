@@ -1,5 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import { decodeComparison, registry, type ComparisonDocument } from '@levee/core';
+import {
+  decodeComparison,
+  isCounted,
+  OWN_LINES,
+  registry,
+  TEXT_LIMITS,
+  type ComparisonDocument,
+  type OwnWork,
+} from '@levee/core';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { IsNull, Not, Repository } from 'typeorm';
@@ -7,6 +15,7 @@ import { Failure } from '../common/failure.ts';
 import { patiently } from '../database/patience.ts';
 import type { ListComparisonsDto } from './comparison.dto.ts';
 import { ComparisonEntity } from './comparison.entity.ts';
+import { listedOf, type Listed } from './listed.ts';
 import { mark, searchable, searchTextOf } from './search-text.ts';
 
 interface Row {
@@ -34,8 +43,21 @@ export interface UnreadableComparison extends Row {
 
 export type KeptComparison = StoredComparison | UnreadableComparison;
 
+/** A row of a list: what it shows, and why where that cannot be told. */
+export type ListedComparison = Row & {
+  readonly listed: Listed | null;
+  readonly unreadable: UnreadableComparison['unreadable'] | null;
+};
+
+/** A way of own lines that has a name, on the comparison that it stands on. */
+export interface NamedWay {
+  readonly problem: string;
+  readonly name: string;
+  readonly lines: readonly string[];
+}
+
 export interface ComparisonPage {
-  readonly items: readonly KeptComparison[];
+  readonly items: readonly ListedComparison[];
   readonly total: number;
   readonly page: number;
   readonly pageSize: number;
@@ -54,6 +76,26 @@ const TAGS_IN_USE = `
   SELECT DISTINCT tag.value AS tag
   FROM comparison c, json_each(CASE WHEN json_valid(c.document) THEN c.document ELSE '{}' END, '$.tags') tag
   WHERE c.deletedAt IS NULL`;
+
+/** The named ways of kept comparisons, the latest change first. */
+const NAMED_WAYS = `
+  SELECT c.problem AS problem, json_extract(paper.value, '$.own') AS own
+  FROM (SELECT problem, document FROM comparison
+    WHERE deletedAt IS NULL AND searchText LIKE ? ESCAPE '\\' ORDER BY updatedAt DESC LIMIT 100) c,
+    json_each(CASE WHEN json_valid(c.document) THEN c.document ELSE '{}' END, '$.papers') paper
+  WHERE json_extract(paper.value, '$.own.name') <> ''`;
+
+/** Columns that a list is made of; no document is among them. */
+const LISTED = [
+  'c.id AS id',
+  'c.version AS version',
+  'c.createdAt AS createdAt',
+  'c.updatedAt AS updatedAt',
+  'c.title AS title',
+  'c.problem AS problem',
+  'c.listed AS listed',
+  'c.size <> octet_length(c.document) AS altered',
+];
 
 /** Texts that must all be found in the search text. */
 function needlesOf({ search, kind, method, tag }: ListComparisonsDto): readonly string[] {
@@ -88,11 +130,39 @@ export class ComparisonsService {
         deleted && sort === 'updatedAt' ? 'c.deletedAt' : COLUMNS[sort],
         order === 'asc' ? 'ASC' : 'DESC',
       )
-      .addOrderBy('c.id')
-      .skip((page - 1) * pageSize)
-      .take(pageSize);
-    const [entities, total] = await patiently(() => query.getManyAndCount());
-    return { items: entities.map(kept), total, page, pageSize };
+      .addOrderBy('c.id');
+    const total = await patiently(() => query.getCount());
+    const rows: readonly ListedRow[] = await patiently(() =>
+      query
+        .select(LISTED)
+        .offset((page - 1) * pageSize)
+        .limit(pageSize)
+        .getRawMany(),
+    );
+    const items: ListedComparison[] = [];
+    for (const row of rows) items.push(listedRow(row) ?? (await this.lookedInto(row)));
+    return { items, total, page, pageSize };
+  }
+
+  /** A row whose document is not as it was written, or could not be read then: it is looked into, alone. */
+  private async lookedInto(row: ListedRow): Promise<ListedComparison> {
+    const entity = await patiently(() => this.repository.findOneBy({ id: row.id }));
+    const read = readDocument(entity?.document ?? '');
+    return 'code' in read
+      ? { ...rowOf(row), listed: null, unreadable: read }
+      : { ...rowOf(row), listed: listedOf(read), unreadable: null };
+  }
+
+  /** Ways that were given a name on any of the hundred latest comparisons with own lines. */
+  async namedWays(): Promise<readonly NamedWay[]> {
+    const needle = `%${escapeLike(mark('method', OWN_LINES))}%`;
+    const rows: readonly { readonly problem: string; readonly own: string }[] = await patiently(
+      () => this.repository.query(NAMED_WAYS, [needle]),
+    );
+    return rows.map(({ problem, own }) => {
+      const { name, lines } = JSON.parse(own) as OwnWork;
+      return { problem, name, lines: lines.filter(isCounted).map(({ text }) => text) };
+    });
   }
 
   /** Every tag that is used, in the order of the alphabet. */
@@ -142,8 +212,7 @@ export class ComparisonsService {
 
   async duplicate(id: string): Promise<StoredComparison> {
     const { document } = await this.read(id);
-    const title = `${document.title} (copy)`.slice(0, 120);
-    return this.create({ ...document, title });
+    return this.create({ ...document, title: copyTitle(document.title) });
   }
 
   async remove(id: string): Promise<void> {
@@ -192,14 +261,44 @@ function accepted(input: unknown): ComparisonDocument {
   throw new Failure('comparison-invalid', decoded.fault, { where: decoded.where });
 }
 
+const COPY = ' (copy)';
+
+/** A title that says that it is a copy; where there is no room, the end of the title goes, never half a character. */
+export function copyTitle(title: string): string {
+  const room = TEXT_LIMITS.title - COPY.length;
+  if (title.length <= room) return `${title}${COPY}`;
+  let kept = '';
+  for (const { segment } of new Intl.Segmenter('en').segment(title)) {
+    if (kept.length + segment.length > room - 1) break;
+    kept += segment;
+  }
+  return `${kept.trimEnd()}…${COPY}`;
+}
+
 function columns(document: ComparisonDocument) {
   const { title, problem } = document;
+  const text = JSON.stringify(document);
   return {
     title,
     problem,
     searchText: searchTextOf(document),
-    document: JSON.stringify(document),
+    document: text,
+    listed: JSON.stringify(listedOf(document)),
+    size: Buffer.byteLength(text),
   };
+}
+
+/** A row of the table without its document. */
+type ListedRow = Row & { readonly listed: string | null; readonly altered: 0 | 1 };
+
+/** What a list shows of a row; null where its document must be looked into for that. */
+function listedRow(row: ListedRow): ListedComparison | null {
+  if (row.altered || row.listed === null) return null;
+  return { ...rowOf(row), listed: JSON.parse(row.listed) as Listed, unreadable: null };
+}
+
+function rowOf({ id, version, createdAt, updatedAt, title, problem }: ListedRow): Row {
+  return { id, version, createdAt, updatedAt, title, problem };
 }
 
 function escapeLike(text: string): string {

@@ -96,7 +96,7 @@ describe('a comparison that this version cannot read', () => {
     expect(items.find((item) => item['id'] === id)).toMatchObject({
       title: document!.title,
       problem: document!.problem,
-      document: null,
+      listed: null,
       unreadable: { code },
     });
     expect(items.find((item) => item['id'] === good.id)).toMatchObject({ unreadable: null });
@@ -152,6 +152,16 @@ describe('a comparison', () => {
     });
     const { body } = await server.ask.get(`/api/comparisons/${id}`);
     expect(body).toMatchObject({ version: 2, document: { title: won.document!.title } });
+  });
+
+  it('is duplicated with a title that says so, however long its own is', async () => {
+    for (const title of ['x'.repeat(120), `${'x'.repeat(111)}👩‍🌾${'y'.repeat(4)}`]) {
+      const { id } = await create({ ...document!, title });
+      const { body } = await server.ask.post(`/api/comparisons/${id}/duplicate`).expect(201);
+      const made = (body as Stored).document!.title;
+      expect(made).toMatch(/^x+… \(copy\)$/);
+      expect(made.length).toBeLessThanOrEqual(120);
+    }
   });
 
   it('is duplicated under a title of its own', async () => {
@@ -221,6 +231,55 @@ describe('the list', () => {
     const { body } = await server.ask.get('/api/comparisons/examples').expect(200);
     for (const example of body as ComparisonDocument[]) await create(example);
     expect((body as unknown[]).length).toBe(DEMO_COMPARISONS.length);
+  });
+
+  it('carries no document, and counts what each holds', async () => {
+    const lines = ['= 46 × 60 − 46 × 2', '= 2760 − 92'].map((text) => ({ text, struck: false }));
+    const [first, ...others] = document!.papers;
+    const own = { lines, code: 'T07', name: 'round up' };
+    const answers = [{ code: 'T01', problem: '', answer: '2668' }];
+    const papers = [...others, { ...first!, method: 'own-lines', school: {}, slips: [], own }];
+    await create({ ...document!, papers, answers, checks: [] });
+    const { body } = await server.ask.get('/api/comparisons').expect(200);
+    const [item] = (body as { items: Record<string, unknown>[] }).items;
+    expect(Object.keys(item!).sort()).toEqual(
+      [
+        'createdAt',
+        'id',
+        'listed',
+        'problem',
+        'title',
+        'unreadable',
+        'updatedAt',
+        'version',
+      ].sort(),
+    );
+    expect(item).toMatchObject({
+      unreadable: null,
+      listed: {
+        story: document!.story,
+        papers: [
+          ...others.map(({ method }) => ({ method, name: '' })),
+          { method: 'own-lines', name: 'round up' },
+        ],
+        holds: { lines: 2, checks: 0, answers: 1 },
+      },
+    });
+    const ways = await server.ask.get('/api/comparisons/ways').expect(200);
+    expect(ways.body).toEqual([
+      { problem: document!.problem, name: 'round up', lines: lines.map(({ text }) => text) },
+    ]);
+  });
+
+  it('of a hundred of the largest documents stays small', async () => {
+    const answers = Array.from({ length: 1000 }, (_, k) => ({
+      code: `T${k}`,
+      problem: '1'.repeat(400) + ' + 1',
+      answer: '1'.repeat(60),
+    }));
+    for (let k = 0; k < 12; k++) await create({ ...document!, answers });
+    const { text } = await server.ask.get('/api/comparisons?pageSize=100').expect(200);
+    expect(text.length).toBeLessThan(12 * 1500);
   });
 
   it('has the latest change first and is paged', async () => {

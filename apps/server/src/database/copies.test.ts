@@ -1,10 +1,22 @@
-import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import {
+  copyFileSync,
+  cpSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import Database from 'better-sqlite3';
 import { DEMO_COMPARISONS } from '../demo/comparisons.ts';
 import { temporaryFolder, testServer } from '../testing/server.ts';
 import { copiesOf, copyOfToday, sizeText, surplus, type Copy } from './copies.ts';
 import { holdingOf, holdingText, restore } from './restore.ts';
+import { setAsideOf, swapIn } from './set-aside.ts';
 
 let folder: ReturnType<typeof temporaryFolder>;
 const file = () => join(folder.path, 'levee.sqlite');
@@ -117,6 +129,92 @@ describe('bringing a copy back', () => {
     await server.close();
   });
 
+  it('is refused for the data file itself, by another name too', async () => {
+    await filled(2);
+    const link = join(folder.path, 'link.sqlite');
+    symlinkSync(file(), link);
+    for (const same of [file(), link, join(folder.path, '.', 'levee.sqlite')]) {
+      await expect(restore(same, file(), new Date())).rejects.toThrow(/data file itself/);
+    }
+    expect(holdingOf(file()).comparisons).toBe(2);
+    expect(setAsideOf(file())).toEqual([]);
+  });
+
+  it('keeps every file that was replaced, of one second too', async () => {
+    await filled(1);
+    const copy = await copyOfToday(file(), new Date('2040-01-01'));
+    await filled(1);
+    const now = new Date('2040-01-02T03:04:05Z');
+    const aside = [await restore(copy!.path, file(), now), await restore(copy!.path, file(), now)];
+    expect(aside.map((path) => holdingOf(path!).comparisons)).toEqual([2, 1]);
+    expect(new Set(setAsideOf(file()))).toEqual(new Set(aside));
+    expect(await restore(aside[0]!, file(), now)).toMatch(/-3\.sqlite$/);
+    expect(holdingOf(file()).comparisons).toBe(2);
+  });
+
+  it('leaves everything as it was where the copy cannot be made', async () => {
+    await filled(2);
+    const copy = await copyOfToday(file(), new Date('2040-01-01'));
+    const bytes = readFileSync(copy!.path);
+    bytes.fill(0xff, 4096);
+    writeFileSync(copy!.path, bytes);
+    // What waits in the log may be written into the file itself.
+    const there = () => readdirSync(folder.path).filter((name) => !/-(wal|shm)$/.test(name));
+    const before = there();
+    await expect(restore(copy!.path, file(), new Date())).rejects.toThrow();
+    expect(there()).toEqual(before);
+    expect(holdingOf(file()).comparisons).toBe(2);
+  });
+
+  it('leaves everything as it was where the file cannot be put in its place', async () => {
+    await filled(1);
+    const incoming = join(folder.path, 'incoming');
+    const wal = `${file()}-wal`;
+    writeFileSync(wal, 'a log of a damaged file');
+    const before = [...readdirSync(folder.path), 'incoming'].sort();
+    mkdirSync(incoming);
+    expect(() => swapIn(incoming, file(), new Date())).toThrow();
+    expect(readdirSync(folder.path).sort()).toEqual(before);
+    expect(readFileSync(wal, 'utf8')).toBe('a log of a damaged file');
+    rmSync(wal);
+    expect(holdingOf(file()).comparisons).toBe(1);
+  });
+
+  it('has a data file in its place at every moment, whenever it is killed', async () => {
+    await filled(3);
+    const copy = await copyOfToday(file(), new Date('2040-01-01'));
+    await filled(2);
+    const moments = await restoreKilledAtEveryStep(copy!.path, file());
+    expect(moments.length).toBeGreaterThan(4);
+    for (const { call, comparisons } of moments)
+      expect([call, [3, 5]]).toEqual([call, expect.arrayContaining([comparisons])]);
+    expect(moments.at(-1)!.comparisons).toBe(3);
+  });
+
+  it('is refused for a file with the right migrations and other tables, views or triggers', async () => {
+    await filled(1);
+    const copy = await copyOfToday(file(), new Date('2040-01-01'));
+    const altered = [
+      ['DROP TABLE comparison', /its (table|index) "comparison[a-z_]*" is not there/],
+      ['CREATE VIEW shadow AS SELECT * FROM comparison', /a view "shadow"/],
+      [
+        'CREATE TRIGGER gone AFTER INSERT ON comparison BEGIN DELETE FROM comparison; END',
+        /a trigger "gone"/,
+      ],
+      ['ALTER TABLE comparison ADD COLUMN mood TEXT', /its table "comparison" is another one/],
+      ['DROP INDEX comparison_latest', /its index "comparison_latest" is not there/],
+      ['CREATE TABLE song (name TEXT)', /a table "song"/],
+    ] as const;
+    for (const [change, fault] of altered) {
+      const path = join(folder.path, 'altered.sqlite');
+      copyFileSync(copy!.path, path);
+      const database = new Database(path);
+      database.exec(change);
+      database.close();
+      expect(() => holdingOf(path)).toThrow(fault);
+    }
+  });
+
   it('is refused for what is no copy', async () => {
     expect(() => holdingOf(join(folder.path, 'none'))).toThrow(/There is no file/);
     writeFileSync(join(folder.path, 'notes'), 'these are notes');
@@ -127,3 +225,29 @@ describe('bringing a copy back', () => {
     expect(() => holdingOf(join(folder.path, 'other'))).toThrow(/another program/);
   });
 });
+
+/**
+ * Puts a file in the place of another in a process that is killed before its first, second, … call of the file system, and
+ * says after each what is there.
+ */
+async function restoreKilledAtEveryStep(copy: string, file: string) {
+  const moments: { call: string; comparisons: number }[] = [];
+  for (let calls = 0; ; calls++) {
+    const at = `${folder.path}-${calls}`;
+    cpSync(folder.path, at, { recursive: true });
+    const incoming = join(at, 'incoming');
+    copyFileSync(copy, incoming);
+    const there = join(at, 'levee.sqlite');
+    const { status, stdout } = spawnSync(
+      process.execPath,
+      [KILLED, incoming, there, String(calls)],
+      { encoding: 'utf8' },
+    );
+    moments.push({ call: stdout.trim(), comparisons: holdingOf(there).comparisons });
+    rmSync(at, { recursive: true, force: true });
+    if (status === 0) return moments;
+    if (calls > 40) throw new Error(`never through: ${file}`);
+  }
+}
+
+const KILLED = fileURLToPath(new URL('../testing/killed-swap.mjs', import.meta.url));

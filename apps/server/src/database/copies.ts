@@ -90,7 +90,7 @@ async function backUp(file: string, path: string): Promise<void> {
 }
 
 /** A database file and what SQLite writes beside it. */
-function removeWithLog(file: string): void {
+export function removeWithLog(file: string): void {
   for (const ending of ['', '-wal', '-shm', '-journal']) rmSync(file + ending, { force: true });
 }
 

@@ -3,6 +3,8 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { StartFailure } from '../start-failure.ts';
 import { MIGRATION_NAMES } from './migrations/index.ts';
+import { schemaFault } from './schema.ts';
+import { setAsideOf } from './set-aside.ts';
 
 /** Whether this user may write a file or folder, as the system itself says. */
 export type MayWrite = (path: string) => boolean;
@@ -56,7 +58,13 @@ export function dataFile(folder: string, allowed: MayWrite = mayWrite): string {
  * when it may not be written, is damaged, or is not one that this version knows.
  */
 export function checkDataFile(file: string, allowed: MayWrite = mayWrite): void {
-  if (!existsSync(file)) return;
+  if (!existsSync(file)) {
+    const [latest] = setAsideOf(file);
+    if (latest === undefined) return;
+    throw new StartFailure(
+      `There is no data file ${file}, but one that was set aside: ${latest}. Bring it back with --restore ${latest}, or move it away to begin anew.`,
+    );
+  }
   if (!statSync(file).isFile()) throw new StartFailure(`${file} is not a file; move it away.`);
   const barred = [file, `${file}-wal`, `${file}-shm`].find(
     (path) => existsSync(path) && !allowed(path),
@@ -75,6 +83,7 @@ export type DataFault =
   | { readonly kind: 'damaged'; readonly detail: string }
   | { readonly kind: 'foreign'; readonly table: string }
   | { readonly kind: 'later'; readonly migration: string }
+  | { readonly kind: 'altered'; readonly detail: string }
   | { readonly kind: 'held' }
   | { readonly kind: 'module' };
 
@@ -86,7 +95,7 @@ export function faultIn(file: string): DataFault | null {
     database = new Database(file, { fileMustExist: true, readonly: true });
     const answer = String(database.pragma('quick_check(1)', { simple: true }));
     if (answer !== 'ok') return { kind: 'damaged', detail: answer.split('\n')[0]!.trim() };
-    return strangeTables(database);
+    return strangeTables(database) ?? otherSchema(database);
   } catch (error) {
     return faultOf(error);
   } finally {
@@ -116,6 +125,15 @@ function strangeTables(database: Database.Database): DataFault | null {
   return through.length === 0 && tables.length > 1 ? { kind: 'foreign', table: tables[0]! } : null;
 }
 
+/** Whether tables, views and triggers are those that its migrations make. */
+function otherSchema(database: Database.Database): DataFault | null {
+  const hasAny = names(database, 'SELECT name FROM sqlite_master').length > 0;
+  if (!hasAny) return null;
+  const through = names(database, 'SELECT name FROM migrations ORDER BY id');
+  const detail = schemaFault(database, through);
+  return detail === null ? null : { kind: 'altered', detail };
+}
+
 function names(database: Database.Database, query: string): readonly string[] {
   return (database.prepare(query).all() as { name: string }[]).map(({ name }) => name);
 }
@@ -129,6 +147,8 @@ export function faultText(file: string, fault: DataFault): string {
       return `${file} is a sound database, but of another program (it has a table "${fault.table}"); nothing in it was changed. Choose another folder with --data FOLDER.`;
     case 'later':
       return `The data file ${file} was written by a later version of Levee (it has been through ${fault.migration}, which this version does not know); nothing in it was changed. Start that version, ${ELSEWHERE}.`;
+    case 'altered':
+      return `The data file ${file} was altered by something else than Levee (${fault.detail}); nothing in it was changed. See the daily copies with --copies and bring one back with --restore FILE, ${ELSEWHERE}.`;
     case 'held':
       return `Another program holds the data file ${file}; stop that program, ${ELSEWHERE}.`;
     case 'module':

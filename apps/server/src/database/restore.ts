@@ -1,8 +1,9 @@
-import { existsSync, renameSync, rmSync, statSync } from 'node:fs';
+import { existsSync, statSync } from 'node:fs';
 import Database from 'better-sqlite3';
 import { StartFailure } from '../start-failure.ts';
-import { copyTo, sizeText } from './copies.ts';
+import { copyTo, removeWithLog, sizeText } from './copies.ts';
 import { faultIn, faultText } from './data-file.ts';
+import { swapIn } from './set-aside.ts';
 
 /** What a data file holds, told before it takes the place of another. */
 export interface Holding {
@@ -64,37 +65,51 @@ export function holdingText(file: string, holding: Holding): string {
 
 /**
  * Puts a copy in the place of the data file. What was there is kept beside it, under the name that comes
- * back, or null when nothing was there. StartFailure while a server still has the file open.
+ * back, or null when nothing was there. The copy is first made whole and checked beside the data file, so that a full
+ * disk, a fault or a kill at any moment leaves the old file in its place or the new one. StartFailure while a server still
+ * has the file open, and for the file itself.
  */
 export async function restore(copy: string, file: string, now: Date): Promise<string | null> {
-  const replaced = setAside(file, now);
-  await copyTo(copy, file);
-  return replaced;
+  if (isSameFile(copy, file)) {
+    throw new StartFailure(
+      `${copy} is the data file itself; choose one of the copies (--copies), or one that was set aside.`,
+    );
+  }
+  const incoming = `${file}.incoming-${process.pid}`;
+  const held = existsSync(file) ? hold(file) : null;
+  try {
+    await copyTo(copy, incoming);
+    return swapIn(incoming, file, now);
+  } finally {
+    removeWithLog(incoming);
+    held?.close();
+  }
 }
 
-function setAside(file: string, now: Date): string | null {
-  if (!existsSync(file)) return null;
-  const stamp = now.toISOString().slice(0, 19).replaceAll(':', '-');
-  const aside = file.replace(/\.sqlite$/, '') + `-replaced-${stamp}.sqlite`;
-  finishLog(file);
-  renameSync(file, aside);
-  for (const ending of ['-wal', '-shm']) rmSync(`${file}${ending}`, { force: true });
-  return aside;
+/** Whether two names are of one file, by links too. */
+function isSameFile(one: string, other: string): boolean {
+  const [a, b] = [one, other].map((path) => statSync(path, { throwIfNoEntry: false }));
+  return a !== undefined && b !== undefined && a.dev === b.dev && a.ino === b.ino;
 }
 
-/** Writes what waits in the log into the file itself, alone. A damaged file is left as it is. */
-function finishLog(file: string): void {
+/**
+ * Holds the data file for this process alone, what waits in its log written into it; null for a damaged one, which nobody
+ * can have open. StartFailure where somebody has it open.
+ */
+function hold(file: string): Database.Database | null {
   let database: Database.Database | undefined;
   try {
     database = new Database(file, { fileMustExist: true, timeout: 0 });
     database.pragma('locking_mode = EXCLUSIVE');
     database.pragma('journal_mode = DELETE');
+    database.exec('BEGIN EXCLUSIVE');
+    return database;
   } catch (error) {
+    database?.close();
     const { code = '' } = error as NodeJS.ErrnoException;
     if (/^SQLITE_(BUSY|LOCKED)/.test(code)) {
       throw new StartFailure(`Levee still runs on ${file}; stop it first, then restore.`);
     }
-  } finally {
-    database?.close();
+    return null;
   }
 }

@@ -66,7 +66,18 @@ describe('the built pages', () => {
     const { text, headers } = await ask().get('/c/1/why').expect(200);
     expect(text).toBe('<head></head><p nonce="abc">page</p>');
     expect(headers['cache-control']).toBe('no-store');
-    await ask().get('/assets/none.js').expect(404);
     await ask().get('/api/none').expect(404);
+  });
+
+  it.each([
+    ['get', '/assets/none.js'],
+    ['get', '/none.txt'],
+    ['post', '/c/1'],
+    ['delete', '/'],
+  ] as const)('are a plain page where nothing is: %s %s', async (method, path) => {
+    const { text, headers } = await ask()[method](path).expect(404);
+    expect(headers['content-type']).toMatch(/^text\/html/);
+    expect(text).toContain('There is nothing at this address');
+    expect(text).not.toContain('<script');
   });
 });

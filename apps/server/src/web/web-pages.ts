@@ -1,6 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { RequestHandler } from 'express';
+import type { RequestHandler, Response } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import { StartFailure } from '../start-failure.ts';
 import { nonceOf } from './security.ts';
@@ -49,7 +49,15 @@ export function webPages(folder: string): readonly RequestHandler[] {
     (request, response, next) =>
       isInterface(request.path) ? next() : files(request, response, next),
     pages,
+    (request, response, next) => (isInterface(request.path) ? next() : nothingThere(response)),
   ];
+}
+
+/** A plain page for a person who went to an address where nothing is. */
+function nothingThere(response: Response): void {
+  const text =
+    '<!doctype html><html lang="en"><meta charset="utf-8"><title>Levee</title><p>There is nothing at this address. <a href="/">Go to Levee</a></p></html>';
+  response.status(404).type('html').setHeader('Cache-Control', 'no-store').send(text);
 }
 
 /** Has the browser ask for the comparison of an address while it still reads the scripts. */
@@ -59,5 +67,5 @@ function ahead(path: string): string {
 }
 
 function isInterface(path: string): boolean {
-  return path === '/api' || path.startsWith('/api/');
+  return /^\/api(\/|$)/i.test(path);
 }

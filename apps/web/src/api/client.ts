@@ -22,8 +22,29 @@ export interface Unreadable extends Row {
 
 export type Kept = Stored | Unreadable;
 
+/** A comparison as a list shows it, without its document. */
+export type ListedComparison = Row & {
+  /** Null where it cannot be read. */
+  readonly listed: {
+    readonly story: string;
+    readonly unit: string;
+    readonly estimate: string | null;
+    readonly tags: readonly string[];
+    readonly papers: readonly { readonly method: string; readonly name: string }[];
+    readonly holds: Readonly<Record<'lines' | 'slips' | 'checks' | 'answers', number>>;
+  } | null;
+  readonly unreadable: Unreadable['unreadable'] | null;
+};
+
+/** A way of own lines that has a name, on the comparison that it stands on. */
+export interface NamedWay {
+  readonly problem: string;
+  readonly name: string;
+  readonly lines: readonly string[];
+}
+
 export interface Page {
-  readonly items: readonly Kept[];
+  readonly items: readonly ListedComparison[];
   readonly total: number;
   readonly page: number;
   readonly pageSize: number;
@@ -105,6 +126,7 @@ export const comparisonsApi = {
       'GET',
       `comparisons?${new URLSearchParams({ ...wanted, deleted: String(wanted.deleted ?? false), page: String(page), pageSize: String(pageSize) })}`,
     ),
+  ways: () => request<readonly NamedWay[]>('GET', 'comparisons/ways'),
   tags: () => request<readonly string[]>('GET', 'comparisons/tags'),
   examples: () => request<readonly ComparisonDocument[]>('GET', 'comparisons/examples'),
   /** Where a document can be fetched just as it is kept. */

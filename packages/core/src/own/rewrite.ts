@@ -4,7 +4,7 @@ import type { MoveId } from '../laws/law.ts';
 import type { Reading, Verdict } from './judged.ts';
 import { chanceOf, falseRuleOf, type Chance } from './mistakes/mistaken.ts';
 import { move, type Page } from './move.ts';
-import { nearest, type Nearest } from './mistakes/nearest.ts';
+import { isLong, nearest, type Nearest } from './mistakes/nearest.ts';
 import { type Term, lineKey } from './node.ts';
 import { termsText } from './node-text.ts';
 import { explain, type Explained } from './search.ts';
@@ -70,7 +70,7 @@ function judged(before: Standing, after: Standing, page: Page): Rewriting {
   if (!off.isZero) {
     const falseRule = falseRuleOf(before.terms, after.terms, page)?.id ?? null;
     const lines = nearest(before.terms, after.terms, page);
-    return { ...unnamed, verdict: 'unequal', falseRule, nearest: lines };
+    return { ...unnamed, verdict: 'unequal', falseRule, nearest: lines, cut: isLong(after.terms) };
   }
   const chance = chanceOf(before.terms, after.terms);
   const order = onlyOrder(before.terms, after.terms);

@@ -1,4 +1,5 @@
-import { aimFor, expandLine } from './expand/line.ts';
+import { aimFor, expandLine, type Expanded } from './expand/line.ts';
+import type { Aim } from './expand/expansion.ts';
 import { kindOf, type Found, type Move, type Page } from './move.ts';
 import { arePlacesOf, byPlaces } from './moves/apart.ts';
 import { isPlain } from './moves/working.ts';
@@ -31,6 +32,10 @@ export interface Explained extends Path {
 
 /** How much may be looked at for one line, in lines that are held against the new one. */
 const MOST_NODES = 500;
+/** How many terms may stand in all lines that are written for one line. */
+const MOST_WRITTEN = 40_000;
+/** Lines of more terms are not gone on from. */
+const MOST_TERMS = 48;
 /** How many stages a line may leap over. */
 const MOST_STAGES = 3;
 const MOST_READINGS = 3;
@@ -52,6 +57,7 @@ export function explain(old: readonly Term[], made: readonly Term[], page: Page)
 class Search {
   nodes = 0;
   isCut = false;
+  private written = 0;
 
   constructor(private readonly page: Page) {}
 
@@ -142,7 +148,7 @@ class Search {
 
   private through(old: readonly Term[], made: readonly Term[], most: number): readonly Path[] {
     const aim = aimFor(old, made, this.page.base);
-    const lines = expandLine(old, aim).filter(({ terms }) => this.mayPass(old, terms, made));
+    const lines = this.expand(old, aim).filter(({ terms }) => this.mayPass(old, terms, made));
     const found: Path[] = [];
     for (const { terms, moves, split } of lines) {
       if (!this.goesOn()) return found;
@@ -162,7 +168,7 @@ class Search {
     }
     for (const { terms, moves, split } of lines) {
       if (split.length > 0) continue;
-      for (const next of expandLine(terms, aim)) {
+      for (const next of this.expand(terms, aim)) {
         if (!this.goesOn()) return found;
         if (!this.mayPass(old, next.terms, made)) continue;
         // Places put together behind two other moves fit too many numbers, and so do places of a total of two steps.
@@ -174,6 +180,19 @@ class Search {
       }
     }
     return found;
+  }
+
+  /** The lines that come from one by a move, as far as there is room for them. */
+  private expand(line: readonly Term[], aim: Aim): readonly Expanded[] {
+    if (line.length > MOST_TERMS || this.written > MOST_WRITTEN) {
+      this.isCut = true;
+      return [];
+    }
+    const all = expandLine(line, aim);
+    const lines = all.filter(({ terms }) => terms.length <= MOST_TERMS);
+    this.isCut ||= lines.length < all.length;
+    for (const { terms } of lines) this.written += terms.length;
+    return lines;
   }
 
   /** Groups side by side that each follow by one move, of two kinds in all: 46 × 50 + 46 × 8 as 2300 + 320 + 48. */
@@ -207,7 +226,7 @@ class Search {
   private goesOn(): boolean {
     this.nodes++;
     if (this.nodes > MOST_NODES) this.isCut = true;
-    return !this.isCut;
+    return this.nodes <= MOST_NODES;
   }
 
   /**

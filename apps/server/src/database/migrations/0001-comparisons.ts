@@ -1,9 +1,9 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
 export class Comparisons1790000000001 implements MigrationInterface {
-  async up(runner: QueryRunner): Promise<void> {
-    await runner.query(`
-      CREATE TABLE "comparison" (
+  /** What it does to the tables, statement by statement. */
+  static readonly schema: readonly string[] = [
+    `CREATE TABLE "comparison" (
         "id" TEXT PRIMARY KEY NOT NULL,
         "version" INTEGER NOT NULL,
         "title" TEXT NOT NULL,
@@ -13,10 +13,12 @@ export class Comparisons1790000000001 implements MigrationInterface {
         "createdAt" TEXT NOT NULL,
         "updatedAt" TEXT NOT NULL,
         "deletedAt" TEXT
-      )`);
-    await runner.query(
-      'CREATE INDEX "comparison_latest" ON "comparison" ("deletedAt", "updatedAt")',
-    );
+      )`,
+    'CREATE INDEX "comparison_latest" ON "comparison" ("deletedAt", "updatedAt")',
+  ];
+
+  async up(runner: QueryRunner): Promise<void> {
+    for (const statement of Comparisons1790000000001.schema) await runner.query(statement);
   }
 
   async down(runner: QueryRunner): Promise<void> {

@@ -4,6 +4,8 @@ import { searchTextOf } from '../../comparisons/search-text.ts';
 
 /** Rows are found by operation, method and tag too; what cannot be read keeps the text that it has. */
 export class SearchText1790000000002 implements MigrationInterface {
+  static readonly schema: readonly string[] = [];
+
   async up(runner: QueryRunner): Promise<void> {
     const rows = (await runner.query('SELECT "id", "document" FROM "comparison"')) as {
       readonly id: string;

@@ -3,7 +3,7 @@ import AddIcon from '@mui/icons-material/Add';
 import { Button, MenuItem, TablePagination, TextField, ToggleButton } from '@mui/material';
 import { useCallback, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { comparisonsApi, type Kept, type Page, type Wanted } from '../../api/client.ts';
+import { comparisonsApi, type ListedComparison, type Page, type Wanted } from '../../api/client.ts';
 import { download } from '../../ui/download.ts';
 import { notify } from '../../ui/notices.tsx';
 import { ImportButton } from './import-button.tsx';
@@ -189,7 +189,7 @@ function useList(wanted: Wanted, page: number) {
 }
 
 async function exportList(wanted: Wanted): Promise<void> {
-  const all: Kept[] = [];
+  const all: ListedComparison[] = [];
   for (let page = 1; ; page++) {
     const reply = await comparisonsApi.list(wanted, page, 100);
     if (!reply.ok) return notify(`The list could not be exported. ${reply.detail}`);

@@ -1,9 +1,6 @@
 /** @jest-environment jsdom */
-import { documentWith } from '../../testing/scene.ts';
 import { fileName } from '../../ui/download.ts';
 import { listCsv } from './list-csv.ts';
-
-const document = documentWith('46 × 58', ['lattice', 'column-multiplication']);
 
 describe('the list as CSV', () => {
   it('quotes what needs it and disarms formulas', () => {
@@ -14,13 +11,23 @@ describe('the list as CSV', () => {
       updatedAt: '2026-01-02T00:00:00Z',
       title: 'a, "b"',
       problem: '46 × 58',
-      document: { ...document, title: 'a, "b"', story: '=1+1' },
+      listed: {
+        story: '=1+1',
+        unit: '',
+        estimate: '3000',
+        tags: ['a;=2', 'b'],
+        papers: [
+          { method: 'lattice', name: '' },
+          { method: 'own-lines', name: 'T07' },
+        ],
+        holds: { lines: 3, slips: 0, checks: 1, answers: 12 },
+      },
       unreadable: null,
     };
     const [head, row, rest] = listCsv([stored]).split('\r\n');
     expect(head).toMatch(/^id,title,story,problem/);
     expect(row).toBe(
-      `1,"a, ""b""",'=1+1,46 × 58,,,lattice column-multiplication,,2026-01-01T00:00:00Z,2026-01-02T00:00:00Z`,
+      `1,"a, ""b""",'=1+1,46 × 58,,"a;'=2, b",lattice own-lines,3000,3,0,1,12,2026-01-01T00:00:00Z,2026-01-02T00:00:00Z`,
     );
     expect(rest).toBe('');
   });
@@ -36,11 +43,11 @@ describe('a comparison that cannot be read', () => {
         updatedAt: 'now',
         title: 'Later',
         problem: '7 + 8',
-        document: null,
+        listed: null,
         unreadable: { code: 'later-version', detail: 'version' },
       },
     ]);
-    expect(csv.split('\r\n')[1]).toBe('9,Later,,7 + 8,,,,,then,now');
+    expect(csv.split('\r\n')[1]).toBe('9,Later,,7 + 8,,,,,,,,,then,now');
   });
 });
 

@@ -1,14 +1,12 @@
-import { methodFor } from '../../store/content.ts';
+import { OWN_LINES, OWN_LINES_NAME, registry } from '@levee/core';
 import { Button } from '@mui/material';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import {
   comparisonsApi,
-  type Kept,
+  type ListedComparison,
   type Page,
   type Reply,
-  type Stored,
-  type Unreadable,
   type Wanted,
 } from '../../api/client.ts';
 import { closeComparison } from '../../store/keeping.ts';
@@ -60,10 +58,17 @@ export function List({ found, wanted, want, reload }: ListProps) {
       </thead>
       <tbody>
         {found.items.map((kept) =>
-          kept.unreadable ? (
+          kept.unreadable || !kept.listed ? (
             <UnreadableRow key={kept.id} kept={kept} deleted={wanted.deleted} reload={reload} />
           ) : (
-            <Row key={kept.id} stored={kept} wanted={wanted} want={want} reload={reload} />
+            <Row
+              key={kept.id}
+              kept={kept}
+              listed={kept.listed}
+              wanted={wanted}
+              want={want}
+              reload={reload}
+            />
           ),
         )}
       </tbody>
@@ -97,20 +102,21 @@ function Sorted({ by, first, wanted, want, children }: SortedProps) {
 }
 
 interface RowProps extends Pick<ListProps, 'wanted' | 'want' | 'reload'> {
-  readonly stored: Stored;
+  readonly kept: ListedComparison;
+  readonly listed: NonNullable<ListedComparison['listed']>;
 }
 
-function Row({ stored, wanted, want, reload }: RowProps) {
-  const { id, document, updatedAt } = stored;
-  const name = document.title || 'Untitled';
+function Row({ kept, listed, wanted, want, reload }: RowProps) {
+  const { id, title, problem, updatedAt } = kept;
+  const name = title || 'Untitled';
   return (
     <tr>
       <td>
         {wanted.deleted ? <strong>{name}</strong> : <Link to={`/c/${id}`}>{name}</Link>}
-        <div className="caption">{document.story}</div>
-        {document.tags.length > 0 && (
+        <div className="caption">{listed.story}</div>
+        {listed.tags.length > 0 && (
           <div className="tags">
-            {document.tags.map((tag) => (
+            {listed.tags.map((tag) => (
               <button key={tag} type="button" className="chip" onClick={() => want({ tag })}>
                 {tag}
               </button>
@@ -118,37 +124,57 @@ function Row({ stored, wanted, want, reload }: RowProps) {
           </div>
         )}
       </td>
-      <td className="problem" title={document.problem}>
-        <ProblemText problem={document.problem} />
+      <td className="problem" title={problem}>
+        <ProblemText problem={problem} />
       </td>
       <td className="caption">
-        {document.papers.map((paper) => methodFor(paper).shortName).join(', ')}
+        {listed.papers.map(paperName).join(', ')}
+        <Holds {...listed.holds} />
       </td>
       <td className="figures when">{when(updatedAt)}</td>
       <td className="actions">
         {wanted.deleted ? (
-          <DeletedActions kept={stored} reload={reload} />
+          <DeletedActions kept={kept} reload={reload} />
         ) : (
-          <RowActions stored={stored} name={name} reload={reload} />
+          <RowActions kept={kept} name={name} reload={reload} />
         )}
       </td>
     </tr>
   );
 }
 
+/** What a paper is called: a method by its short name, own lines by their own. */
+function paperName({ method, name }: { readonly method: string; readonly name: string }): string {
+  if (method === OWN_LINES) return name || OWN_LINES_NAME;
+  return registry.find(method)?.shortName ?? method;
+}
+
+/** What a comparison holds beside its papers, counted; nothing where there is nothing. */
+function Holds(holds: NonNullable<ListedComparison['listed']>['holds']) {
+  const told = (count: number, one: string, more: string) =>
+    count === 0 ? [] : [`${count} ${count === 1 ? one : more}`];
+  const all = [
+    ...told(holds.lines, 'own line', 'own lines'),
+    ...told(holds.slips, 'slip', 'slips'),
+    ...told(holds.checks, 'check', 'checks'),
+    ...told(holds.answers, 'answer', 'answers'),
+  ];
+  return all.length === 0 ? null : <div>{all.join(' · ')}</div>;
+}
+
 function RowActions(props: {
-  readonly stored: Stored;
+  readonly kept: ListedComparison;
   readonly name: string;
   readonly reload: () => void;
 }) {
-  const { stored, name, reload } = props;
-  const { id, document } = stored;
-  const save = () =>
-    download(
-      fileName(document.title || document.problem, 'levee.json'),
-      JSON.stringify(document, null, 2),
-      'application/json',
-    );
+  const { kept, name, reload } = props;
+  const { id, title, problem } = kept;
+  const save = async () => {
+    const reply = await comparisonsApi.read(id);
+    if (!reply.ok) return notify(`It could not be exported. ${reply.detail}`);
+    const text = JSON.stringify(reply.value.document, null, 2);
+    download(fileName(title || problem, 'levee.json'), text, 'application/json');
+  };
   return (
     <>
       <Button
@@ -158,14 +184,10 @@ function RowActions(props: {
       >
         Duplicate
       </Button>
-      <Button size="small" aria-label={`Export ${name}`} onClick={save}>
+      <Button size="small" aria-label={`Export ${name}`} onClick={() => void save()}>
         Export
       </Button>
-      <Button
-        size="small"
-        onClick={() => void remove(stored, reload)}
-        aria-label={`Delete ${name}`}
-      >
+      <Button size="small" onClick={() => void remove(kept, reload)} aria-label={`Delete ${name}`}>
         Delete
       </Button>
     </>
@@ -173,7 +195,13 @@ function RowActions(props: {
 }
 
 /** What can be done with one that is in the bin. */
-function DeletedActions({ kept, reload }: { readonly kept: Kept; readonly reload: () => void }) {
+function DeletedActions({
+  kept,
+  reload,
+}: {
+  readonly kept: ListedComparison;
+  readonly reload: () => void;
+}) {
   const name = kept.title || kept.problem;
   const [asks, setAsks] = useState(false);
   const told = async (reply: Promise<Reply<unknown>>, what: string) => {
@@ -211,7 +239,7 @@ function UnreadableRow({
   deleted = false,
   reload,
 }: {
-  readonly kept: Unreadable;
+  readonly kept: ListedComparison;
   readonly deleted?: boolean | undefined;
   readonly reload: () => void;
 }) {
@@ -221,7 +249,7 @@ function UnreadableRow({
     <tr className="unreadable">
       <td>
         {name}
-        <div className="caption" title={unreadable.detail}>
+        <div className="caption" title={unreadable?.detail}>
           cannot be read by this version
         </div>
       </td>
@@ -270,7 +298,7 @@ async function duplicate(id: string, reload: () => void): Promise<void> {
   reload();
 }
 
-async function remove({ id, title, problem }: Kept, reload: () => void): Promise<void> {
+async function remove({ id, title, problem }: ListedComparison, reload: () => void): Promise<void> {
   const reply = await comparisonsApi.remove(id);
   if (!reply.ok) return notify(`It could not be deleted. ${reply.detail}`);
   closeComparison();

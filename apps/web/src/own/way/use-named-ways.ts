@@ -1,11 +1,7 @@
-import { isCounted, OWN_LINES, type ComparisonDocument } from '@levee/core';
 import { useEffect, useState } from 'react';
-import { comparisonsApi } from '../../api/client.ts';
+import { comparisonsApi, type NamedWay } from '../../api/client.ts';
 import { away } from '../../away/away.ts';
 import type { NamedLines, WayThere } from '../../away/way-job.ts';
-
-/** Kept comparisons with own lines that are looked through, the latest first. */
-const MOST_KEPT = 100;
 
 /** Ways that were given a name on any kept comparison, on this computation; null until they are found. */
 export function useNamedWays(isOpen: boolean, problem: string): readonly WayThere[] | null {
@@ -25,25 +21,15 @@ export function useNamedWays(isOpen: boolean, problem: string): readonly WayTher
 }
 
 async function namedWays(problem: string): Promise<readonly WayThere[]> {
-  const reply = await comparisonsApi.list({ method: OWN_LINES }, 1, MOST_KEPT);
-  if (!reply.ok) return [];
-  const documents = reply.value.items.flatMap(({ document }) => document ?? []);
-  return away('waysThere', problem, namedLines(documents, problem));
+  const reply = await comparisonsApi.ways();
+  return reply.ok ? away('waysThere', problem, namedLines(reply.value, problem)) : [];
 }
 
 /** The latest lines under every name, as they stand on papers of other computations. */
-export function namedLines(
-  documents: readonly ComparisonDocument[],
-  problem: string,
-): readonly NamedLines[] {
+export function namedLines(ways: readonly NamedWay[], problem: string): readonly NamedLines[] {
   const byName = new Map<string, NamedLines>();
-  for (const { papers, problem: from } of documents) {
-    if (from === problem) continue;
-    for (const { own } of papers) {
-      if (!own || own.name === '' || byName.has(own.name)) continue;
-      const lines = own.lines.filter(isCounted).map(({ text }) => text);
-      byName.set(own.name, { name: own.name, problem: from, lines });
-    }
+  for (const way of ways) {
+    if (way.problem !== problem && !byName.has(way.name)) byName.set(way.name, way);
   }
   return [...byName.values()];
 }

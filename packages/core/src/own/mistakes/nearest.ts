@@ -12,6 +12,7 @@ import {
   productNode,
   rootNode,
   sumNode,
+  termValue,
   valueOfTerms,
   type Node,
   type Term,
@@ -52,7 +53,7 @@ export function nearest(
   const off = valueOfTerms(line).minus(due);
   const single = [...turns(line, due), ...solved(line, due, page, 0)];
   const all =
-    single.length > 0
+    single.length > 0 || isLong(line)
       ? single
       : turnedLines(line).flatMap((turned) => solved(turned, due, page, 1));
   const sorted = [...all].sort(byNearness).slice(0, MOST_LOOKED);
@@ -63,6 +64,14 @@ export function nearest(
   told.sort((a, b) => byNearness(a, b, (x) => Number(!(x as typeof a).isLawful)));
   const texts = [...new Set(told.map(({ terms }) => termsText(terms)))];
   return texts.slice(0, MOST).map((text) => ({ text, off }));
+}
+
+/** In lines of more terms only one change is looked for. */
+const MOST_TERMS = 40;
+
+/** Whether a line is too long for two changes to be looked for. */
+export function isLong(line: readonly Term[]): boolean {
+  return line.length > MOST_TERMS;
 }
 
 function byNearness(
@@ -122,23 +131,19 @@ function isAsSimple(amount: Exact, old: Exact): boolean {
 }
 
 /** The number that must stand at a leaf: the line is linear in it, or in one over it. */
-function solution({ put }: Leaf, due: Surd): Exact | null {
-  const [one, two] = [Exact.ONE, Exact.of(2)].map((amount) => put(amount));
-  if (!one || !two) return null;
-  const [a, b] = [valueOfTerms(one), valueOfTerms(two)];
+function solution({ worth }: Leaf, due: Surd): Exact | null {
+  const isTrue = (amount: Exact) => worth(amount)?.equals(due) ?? false;
+  const [a, b] = [Exact.ONE, Exact.of(2)].map((amount) => worth(amount));
+  if (!a || !b) return null;
   const slope = b.minus(a);
   if (slope.isZero) return null;
   const linear = due.minus(a).dividedBy(slope)?.rational?.plus(Exact.ONE);
-  if (linear?.isConstant && put(linear) && isTrue(put(linear), due)) return linear;
+  if (linear?.isConstant && isTrue(linear)) return linear;
   // c + k ÷ x: with x = 1 and x = 2 it is c + k and c + k/2.
   const k = slope.plus(slope).negate();
   const rest = due.minus(a.minus(k));
   const inverse = rest.isZero ? null : k.dividedBy(rest)?.rational;
-  return inverse?.isConstant && isTrue(put(inverse), due) ? inverse : null;
-}
-
-function isTrue(terms: readonly Term[] | null, due: Surd): boolean {
-  return terms !== null && valueOfTerms(terms).equals(due);
+  return inverse?.isConstant && isTrue(inverse) ? inverse : null;
 }
 
 /** A number of a line, and the line with another in its place; null where it would have no value. */
@@ -146,13 +151,22 @@ interface Leaf {
   readonly amount: Exact;
   readonly text: string;
   readonly put: (amount: Exact) => readonly Term[] | null;
+  /** What the line is worth with another there. */
+  readonly worth: (amount: Exact) => Surd | null;
 }
 
 function leavesOf(line: readonly Term[]): readonly Leaf[] {
+  const whole = valueOfTerms(line);
   return line.flatMap(({ minus, node }, index) =>
     leavesIn(node).map(({ amount, text, put }) => ({
       amount,
       text,
+      worth: (other: Exact) => {
+        const made = put(other);
+        return (
+          made && whole.minus(termValue({ minus, node })).plus(termValue({ minus, node: made }))
+        );
+      },
       put: (other: Exact) => {
         const made = put(other);
         return made && line.map((term, k) => (k === index ? { minus, node: made } : term));
