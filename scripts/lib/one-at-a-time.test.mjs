@@ -1,3 +1,4 @@
+import { afterEach, beforeEach, expect, it } from '@jest/globals';
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';

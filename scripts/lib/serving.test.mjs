@@ -1,3 +1,4 @@
+import { expect, it } from '@jest/globals';
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';

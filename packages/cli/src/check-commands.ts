@@ -1,4 +1,10 @@
-import { auditDocument, decodeAgreement, verifyAgreement } from '@levee/core';
+import {
+  auditDocument,
+  CERTIFICATE_NOT_CHECKED,
+  decodeAgreement,
+  TRACE_NOT_CHECKED,
+  verifyAgreement,
+} from '@levee/core';
 import { fileText, jsonIn } from './files.ts';
 import { RefutedError } from './usage-error.ts';
 
@@ -15,11 +21,12 @@ export function verifyCommand(file: string): string {
   }
   const { methods } = read.value;
   const lines = methods.reduce((count, { moves }) => count + moves.length, 0);
-  const leaks = methods.flatMap(({ method, leak }) =>
-    leak ? [`${method} leaks ${leak.amount} in step ${leak.step}`] : [],
-  );
-  const asFar = leaks.length > 0 ? `; as far as it goes: ${leaks.join(', ')}` : '';
-  return `confirmed: ${methods.length} methods, ${lines} lines${asFar}\n`;
+  const leaking = methods.filter(({ leak, unfinished }) => leak || unfinished);
+  const asFar =
+    leaking.length > 0
+      ? `; as far as it goes: ${leaking.map(({ method }) => method).join(', ')}`
+      : '';
+  return `confirmed: ${methods.length} methods, ${lines} lines${asFar}\n${notChecked(CERTIFICATE_NOT_CHECKED)}`;
 }
 
 /** Whether a trace holds. RefutedError with the first fault. */
@@ -27,5 +34,10 @@ export function auditCommand(file: string): string {
   const fault = auditDocument(jsonIn(fileText(file), file));
   if (fault)
     throw new RefutedError(fault.step === 0 ? fault.fault : `step ${fault.step}: ${fault.fault}`);
-  return 'confirmed: every amount, balance, law and term\n';
+  return `confirmed: every amount, balance, law, figure and term\n${notChecked(TRACE_NOT_CHECKED)}`;
+}
+
+/** What a document claims that was not held against anything. */
+function notChecked(claims: readonly string[]): string {
+  return `not checked: ${claims.join('; ')}\n`;
 }

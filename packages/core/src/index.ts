@@ -155,6 +155,7 @@ export {
   type TermTexts,
 } from './compare/agreement-export.ts';
 export { verifyAgreement } from './compare/verify-agreement.ts';
+export { CERTIFICATE_NOT_CHECKED } from './compare/certificate-claims.ts';
 export { traceDocument } from './formats/trace-document.ts';
 export { traceMarkdown } from './formats/trace-markdown.ts';
 export { comparisonReport } from './formats/comparison-report.ts';
@@ -184,6 +185,7 @@ export {
 export { decodeAgreement } from './formats/agreement-document.ts';
 export { watchTraces } from './methods/watch.ts';
 export { auditDocument } from './formats/trace-audit.ts';
+export { TRACE_NOT_CHECKED } from './formats/trace-claims.ts';
 export { LAW_TABLE } from './laws/table.ts';
 export { groundOf, type Ground, type LineGround } from './ground/ground.ts';
 export { Budget } from './diagnose/budget.ts';

@@ -1,6 +1,7 @@
 import { Exact } from '../exact/exact.ts';
 import { lawFaults, OWN_LINES, workOf } from '../laws/replay.ts';
 import type { EntryId, Step, Trace } from './account.ts';
+import { glyphFault } from './glyphs.ts';
 import { beyondOf, holds, NOTHING_BEYOND, unlikeCells } from './beyond.ts';
 
 /** The first primes above a hundred thousand. */
@@ -20,12 +21,29 @@ export interface AuditFault {
  * Replays a whole trace from its opening account and reports every broken promise: entries taken
  * twice or never opened, a balance that is not the sum of the live entries, amounts left at the end
  * that are no part of the answer, steps that are no instance of the law they name, marks of terms that are not
- * there. Shares no code with the Scribe; worths are added as plain integers, as tops over one common bottom,
+ * there, figures that are not those of what they are worth. Shares no code with the Scribe; worths are added as plain integers, as tops over one common bottom,
  * letters as large primes.
  */
 export function audit(trace: Trace): readonly AuditFault[] {
   const own = trace.method === OWN_LINES ? cellFaults(trace) : [];
-  return [...amountFaults(trace), ...beyondFaults(trace), ...own, ...lawFaults(workOf(trace))];
+  const glyphs = trace.method === OWN_LINES ? [] : glyphFaults(trace);
+  return [
+    ...amountFaults(trace),
+    ...beyondFaults(trace),
+    ...own,
+    ...glyphs,
+    ...lawFaults(workOf(trace)),
+  ];
+}
+
+/** Marks whose figures are not those of what they are worth. */
+function glyphFaults({ steps, problem }: Trace): readonly AuditFault[] {
+  return steps.flatMap(({ number: step, gives }) =>
+    gives.flatMap((mark): readonly AuditFault[] => {
+      const fault = glyphFault(mark, problem);
+      return fault ? [{ step, fault: `${mark.id}: ${fault}` }] : [];
+    }),
+  );
 }
 
 function amountFaults(trace: Trace): readonly AuditFault[] {

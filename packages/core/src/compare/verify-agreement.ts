@@ -1,6 +1,7 @@
 import { KINDS, termShape } from '../problem/kinds.ts';
+import { bracketsFault, termTextFault, versionFault } from './certificate-claims.ts';
 import { isTaken } from '../problem/problem.ts';
-import { readComputation } from '../own/computation.ts';
+import { readWorked } from '../own/computation.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralText, numeralValue } from '../exact/numeral.ts';
 import { failureText } from '../problem/failure.ts';
@@ -35,14 +36,18 @@ export type Verification =
 /**
  * Checks a certificate from nothing but its own text: the operands are the sums of their parts, the
  * terms are all their products, every line is worth the total and holds the terms that it says, and what
- * changes from one line to the next is an instance of the law that is named, by the table of laws. Shares no
+ * changes from one line to the next is an instance of the law that is named, by the table of laws; texts of terms, brackets
+ * and ends are held against them too. What it cannot decide is named by {@link CERTIFICATE_NOT_CHECKED}. Shares no
  * code with what wrote the certificate except exact arithmetic and that table. A certificate of version 1 is
  * read too.
  */
 export function verifyAgreement(certificate: Agreement): Verification {
-  const read = readComputation(certificate.problem);
+  const read = readWorked(certificate.problem);
   const fault = read.ok
-    ? (problemFault(certificate, read.problem) ?? frameFault(certificate))
+    ? (problemFault(certificate, read.problem) ??
+      frameFault(certificate) ??
+      termTextFault(certificate) ??
+      versionFault(certificate))
     : failureText(read.reason);
   if (!read.ok || fault !== null) {
     return { ok: false, method: null, move: 0, fault: fault ?? 'the problem cannot be read' };
@@ -61,6 +66,8 @@ export function verifyAgreement(certificate: Agreement): Verification {
     if (early !== null) return { ok: false, method: agreement.method, move: 0, fault: early };
     const wrong = methodFault(agreement, frame);
     if (wrong) return { ok: false, method: agreement.method, ...wrong };
+    const brackets = bracketsFault(agreement, certificate);
+    if (brackets !== null) return { ok: false, method: agreement.method, move: 0, fault: brackets };
   }
   return { ok: true };
 }
@@ -264,6 +271,9 @@ function stepsFault(
     }
     const fault = moveFault(law, before, after, laws, brief);
     if (fault !== null) return { move, fault: `the line does not follow by ${law}: ${fault}` };
+    if (by !== undefined && !NAMES_ITS_SIZE.has(law)) {
+      return { move, fault: `the line says by how much, which ${law} does not` };
+    }
     const stays = new Set(after.leaves.flatMap(({ terms }) => [...terms]));
     for (const { terms } of before.leaves) {
       for (const term of terms) if (!stays.has(term)) spent.add(term);

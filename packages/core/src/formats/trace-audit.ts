@@ -2,14 +2,15 @@ import { beyondOf, NOTHING_BEYOND, unlikeCells, type Beyond } from '../account/b
 import { readAs, type Read } from '../describe/describe.ts';
 import { Exact } from '../exact/exact.ts';
 import type { Amount } from '../laws/law.ts';
-import { lawFaults, OWN_LINES, type Work } from '../laws/replay.ts';
+import { lawFaults, lineIn, OWN_LINES, type Work } from '../laws/replay.ts';
 import { failureText } from '../problem/failure.ts';
 import { problemValue, type Problem } from '../problem/problem.ts';
-import { readComputation } from '../own/computation.ts';
+import { readWorked } from '../own/computation.ts';
 import { readExpression } from '../problem/read-expression.ts';
 import { scriptOf } from '../problem/script.ts';
 import { headFault } from './heading.ts';
-import { TRACE, type EntryDocument } from './trace-shape.ts';
+import { claimFaults } from './trace-claims.ts';
+import { TRACE, type EntryDocument, type TraceDocument } from './trace-shape.ts';
 
 /** What is wrong with a trace that came from outside: the step, 0 for the document itself, and what. */
 export interface TraceFault {
@@ -20,7 +21,8 @@ export interface TraceFault {
 /**
  * Replays a trace document from nothing but its own text: every entry is taken once and only while it is there,
  * the balance after every step is what is live and what the problem is worth, every step is an instance of the law
- * it names, marks name terms that are there, and the answer is what is left. The first fault, or null.
+ * it names, marks name terms that are there and are the figures of what they are worth, and everything else that the
+ * document claims holds, but for what {@link TRACE_NOT_CHECKED} names. The first fault, or null.
  */
 export function auditDocument(input: unknown): TraceFault | null {
   const read = readTrace(input);
@@ -31,11 +33,13 @@ export function auditDocument(input: unknown): TraceFault | null {
     ...beyondFaults(work, beyond),
     ...(work.isOwn ? ownFaults(work, beyond) : []),
     ...lawFaults(work),
+    ...claimFaults(read.value.document, work.problem),
   ];
   return faults.sort((a, b) => a.step - b.step)[0] ?? null;
 }
 
 interface ReadTrace {
+  readonly document: TraceDocument;
   readonly work: Work;
   /** What entries hold beyond the edge of the problem, by their ids. */
   readonly beyond: ReadonlyMap<string, Beyond>;
@@ -49,9 +53,10 @@ function readTrace(input: unknown): Read<ReadTrace> {
   const described = readAs(TRACE, input, 'trace');
   if (!described.ok) return described;
   const { problem: told, entries: listed, steps } = described.value;
-  const read = readComputation(told.text);
+  const read = readWorked(told.text);
   if (!read.ok) return { ok: false, where: 'problem.text', fault: failureText(read.reason) };
-  const entries = new Map(listed.map((entry) => [entry.id, amountOf(entry, read.problem)]));
+  const isOwn = described.value.method === OWN_LINES;
+  const entries = new Map(listed.map((entry) => [entry.id, amountOf(entry, read.problem, isOwn)]));
   const given = new Set(steps.flatMap(({ gives }) => gives));
   const k = steps.findIndex(({ gives }) => gives.some((id) => !entries.has(id)));
   if (k >= 0) {
@@ -60,7 +65,7 @@ function readTrace(input: unknown): Read<ReadTrace> {
   }
   const work: Work = {
     problem: read.problem,
-    isOwn: described.value.method === OWN_LINES,
+    isOwn,
     start: new Map([...entries].filter(([id, { owed }]) => owed && !given.has(id))),
     steps: steps.map(({ number, law, takes, gives }) => ({
       number,
@@ -70,6 +75,7 @@ function readTrace(input: unknown): Read<ReadTrace> {
     })),
   };
   const value = {
+    document: described.value,
     work,
     balances: steps.map(({ balance }) => Exact.parse(balance)),
     total: problemValue(read.problem),
@@ -78,12 +84,13 @@ function readTrace(input: unknown): Read<ReadTrace> {
   return { ok: true, value };
 }
 
-function amountOf(entry: EntryDocument, problem: Problem): Amount {
+function amountOf(entry: EntryDocument, problem: Problem, isOwn: boolean): Amount {
   return {
     worth: Exact.parse(entry.worth),
     terms: new Set(entry.terms),
     owed: entry.standing === 'owed',
     written: writtenIn(entry, problem),
+    ...(isOwn && entry.glyph !== null ? { line: lineIn(entry.glyph) } : {}),
   };
 }
 

@@ -106,6 +106,7 @@ function entryDocument(entry: Entry): EntryDocument {
     standing: entry.standing,
     text: entry.text,
     glyph: marked?.glyph ?? null,
+    ...(marked?.place === undefined ? {} : { place: marked.place }),
     worth: entry.worth.toString(),
     medium: marked?.medium ?? null,
     role: marked?.role ?? null,

@@ -42,6 +42,12 @@ const ENTRY = record({
   standing: oneOf(['owed', 'marked']),
   text: text(),
   glyph: orNull(text()),
+  place: optional(
+    said(
+      'The place its last figure is written in; absent for what is written whole, or owed.',
+      integer(),
+    ),
+  ),
   worth: amount(),
   medium: orNull(oneOf(['paper', 'head'])),
   role: orNull(oneOf(ROLES)),

@@ -13,6 +13,8 @@ export interface Amount {
   readonly owed: boolean;
   /** How it is written, where that is not how its worth is told: `18/24`, `(80+6)^2`, `280÷7`. */
   readonly written: Expression | null;
+  /** The whole line as it stands, in someone's own lines. */
+  readonly line?: Expression | null;
 }
 
 /** What a law does at one place of a sum: these amounts go, those come in their place. */

@@ -1,6 +1,6 @@
 import { termShape } from '../problem/kinds.ts';
 import { numeralValue } from '../exact/numeral.ts';
-import { barOf, isFraction } from '../problem/expression.ts';
+import { barOf, expressionText, isFraction, type Expression } from '../problem/expression.ts';
 import {
   firstFault,
   held,
@@ -191,6 +191,14 @@ function addTakeBack(change: Change, frame: LawFrame): Fault {
   const { takes, gives } = change;
   return firstFault(unequal(change), () => {
     if (frame.isOwn && takes.length === 0) return gives.length === 2 ? null : 'it is no pair';
+    const [take, give] = [takes[0], gives[0]];
+    // Within a bracket the pair is seen in what is written, not in what is worth something.
+    if (frame.isOwn && take && give && takes.length + gives.length === 2) {
+      const isSeen = [take, give].some(({ line }) => line && holdsOpposites(line));
+      return isSeen
+        ? otherTerms(change, frame)
+        : 'no amount stands beside its opposite in a bracket';
+    }
     const pair = takes.find(({ worth }) =>
       takes.some((other) => !worth.isZero && other.worth.equals(worth.negate())),
     );
@@ -198,6 +206,29 @@ function addTakeBack(change: Change, frame: LawFrame): Fault {
     if (gives.length > 1) return 'more than one amount is left';
     return otherTerms(change, frame);
   });
+}
+
+/** Whether somewhere in an expression a sum has a number or bracket and the same with the other sign. */
+function holdsOpposites(of: Expression): boolean {
+  switch (of.kind) {
+    case 'sum': {
+      const told = of.parts.map(({ minus, of: part }) => ({ minus, text: expressionText(part) }));
+      const isPair = told.some((one) =>
+        told.some((other) => one.text === other.text && one.minus !== other.minus),
+      );
+      return isPair || of.parts.some((part) => holdsOpposites(part.of));
+    }
+    case 'product':
+      return of.factors.some(holdsOpposites);
+    case 'quotient':
+      return holdsOpposites(of.dividend) || holdsOpposites(of.divisor);
+    case 'negative':
+    case 'power':
+    case 'root':
+      return holdsOpposites(of.of);
+    default:
+      return false;
+  }
 }
 
 /** What must be added to one amount to make the other is what their difference is. */

@@ -27,7 +27,24 @@ export function regroups(change: Change, frame: Places): Fault {
   const nothing = held(change.takes.filter(({ worth }) => worth.isZero));
   const apart = { ...frame, spent: new Set([...frame.spent, ...nothing]) };
   const together = togetherFault(change, frame);
-  return together === null || apartFault(change, apart) === null ? null : together;
+  const isLawful =
+    together === null ||
+    apartFault(change, apart) === null ||
+    withoutKept(change).some((rest) => togetherFault(rest, frame) === null);
+  return isLawful ? null : together;
+}
+
+/** What is left of a change where one amount that stays as it is, of the same terms, is left out; for each such amount. */
+function withoutKept({ takes, gives }: Change): readonly Change[] {
+  const none: ReadonlySet<string> = new Set();
+  return takes.flatMap((take) =>
+    gives
+      .filter((give) => give.worth.equals(take.worth) && sameTerms(give.terms, take.terms, none))
+      .map((give) => ({
+        takes: takes.filter((own) => own !== take),
+        gives: gives.filter((own) => own !== give),
+      })),
+  );
 }
 
 /** What regrouping is looked at by. */

@@ -1,6 +1,7 @@
 import { termShape } from '../problem/kinds.ts';
 import { isTaken } from '../problem/problem.ts';
 import type { Entry, Law, Trace } from '../account/account.ts';
+import type { Expression } from '../problem/expression.ts';
 import { readExpression } from '../problem/read-expression.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralValue } from '../exact/numeral.ts';
@@ -103,17 +104,19 @@ function partOf(operand: Problem['operands'][number] | undefined, part: number):
 /** A trace as a work that can be replayed. */
 export function workOf(trace: Trace): Work {
   const isFractions = scriptOf(trace.problem) === 'fractions';
+  const isOwn = trace.method === OWN_LINES;
   const amount = (entry: Entry): Amount => ({
     worth: entry.worth,
     terms: new Set(entry.terms.ids()),
     owed: entry.standing === 'owed',
     written: isFractions && entry.standing === 'marked' ? fractionIn(entry.glyph) : null,
+    ...(isOwn && entry.standing === 'marked' ? { line: lineIn(entry.glyph) } : {}),
   });
   const named = (entries: readonly Entry[]) =>
     new Map(entries.map((entry) => [entry.id as string, amount(entry)]));
   return {
     problem: trace.problem,
-    isOwn: trace.method === OWN_LINES,
+    isOwn,
     start: named(trace.start),
     steps: trace.steps.map(({ number, law, takes, gives, opens }) => ({
       number,
@@ -127,4 +130,10 @@ export function workOf(trace: Trace): Work {
 function fractionIn(glyph: string): Amount['written'] {
   const read = /^−?\d+\/\d+$/.test(glyph) ? readExpression(glyph) : null;
   return read?.ok ? read.expression : null;
+}
+
+/** What stands on a line of someone's own, a sign before it left out; null where it is no expression. */
+export function lineIn(glyph: string): Expression | null {
+  const read = readExpression(glyph.replace(/^[−+-]\s+/, ''));
+  return read.ok ? read.expression : null;
 }

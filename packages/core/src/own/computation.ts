@@ -24,6 +24,17 @@ export function readComputation(source: string, options: ReadOptions = {}): Read
   return problem ? { ...beside, ok: true, problem } : read;
 }
 
+/** The same for a text that stands in a document: there one number may be worked too, as `4/1 = 4` is by own lines. */
+export function readWorked(source: string): ReadProblem {
+  const read = readComputation(source);
+  if (read.ok || read.reason.code !== 'one-number') return read;
+  const typed = readExpression(source);
+  if (!typed.ok) return read;
+  const { expression, ...beside } = typed;
+  const problem = expressionProblem(expression);
+  return problem ? { ...beside, ok: true, problem } : read;
+}
+
 /** A computation as a problem of its own, whether methods work it or not; null where it has no exact value, or one with roots in it. */
 export function expressionProblem(expression: Expression): ExpressionProblem | null {
   if (hasLetters(expression) && lettersFailure(expression)) return null;

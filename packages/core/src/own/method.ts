@@ -1,6 +1,6 @@
 import { leaksOf } from '../account/leaks.ts';
-import type { Trace } from '../account/account.ts';
-import { OWN_LINES } from '../laws/replay.ts';
+import type { Step, Trace } from '../account/account.ts';
+import { lawFaults, OWN_LINES, workOf } from '../laws/replay.ts';
 import type { Method } from '../methods/method.ts';
 import { problemText, type Problem } from '../problem/problem.ts';
 import { readComputation } from './computation.ts';
@@ -15,8 +15,28 @@ import { ownTitle, type OwnWork } from './own-work.ts';
 
 /** The account of someone's own lines: by the terms that each moves, or line by line where those cannot be followed. */
 export function ownTrace(problem: Problem, { paper }: Pick<JudgedWork, 'paper'>): Trace {
-  const trace = traceOfLines(paper) ?? traceOfWholeLines(problem, paper);
+  const byTerms = traceOfLines(paper);
+  const trace = (byTerms && proved(byTerms)) ?? traceOfWholeLines(problem, paper);
   return paper.complete ? trace : { ...trace, isUnfinished: true };
+}
+
+/**
+ * The same account with every law held against the table of laws: a step that cannot be proved by its law names none, and
+ * says no more than that both sides are worth the same. Null where its terms do not hold even so.
+ */
+function proved(trace: Trace): Trace | null {
+  const leaking = new Set(leaksOf(trace).map(({ step }) => step));
+  const faulty = new Set(
+    lawFaults(workOf(trace))
+      .map(({ step }) => step)
+      .filter((step) => !leaking.has(step)),
+  );
+  if (faulty.size === 0) return trace;
+  const steps = trace.steps.map((step): Step =>
+    faulty.has(step.number) ? { ...step, law: 'unnamed' } : step,
+  );
+  const made = { ...trace, steps };
+  return lawFaults(workOf(made)).some(({ step }) => faulty.has(step)) ? null : made;
 }
 
 /**

@@ -1,5 +1,5 @@
 import { aimFor, expandLine, type Expanded } from './expand/line.ts';
-import type { Aim } from './expand/expansion.ts';
+import { MOST_TERMS, type Aim } from './expand/expansion.ts';
 import { kindOf, type Found, type Move, type Page } from './move.ts';
 import { arePlacesOf, byPlaces } from './moves/apart.ts';
 import { isPlain } from './moves/working.ts';
@@ -34,8 +34,6 @@ export interface Explained extends Path {
 const MOST_NODES = 500;
 /** How many terms may stand in all lines that are written for one line. */
 const MOST_WRITTEN = 40_000;
-/** Lines of more terms are not gone on from. */
-const MOST_TERMS = 48;
 /** How many stages a line may leap over. */
 const MOST_STAGES = 3;
 const MOST_READINGS = 3;

@@ -129,10 +129,12 @@ function tree(dice: Dice, depth: number, letters: readonly string[]): Tree {
 function leaf(dice: Dice, letters: readonly string[]): Tree {
   const letter = letters[dice.from(0, letters.length)];
   if (letter) return text(dice.from(0, 2) ? letter : `${dice.from(2, 9)}${letter}`);
-  switch (dice.from(0, 11)) {
+  switch (dice.from(0, 13)) {
     case 0:
+    case 12:
       return text(0);
     case 1:
+    case 13:
       return text(dice.from(0, 2));
     case 2:
       return text(`${dice.from(1, 150)}%`);

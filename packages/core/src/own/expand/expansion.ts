@@ -3,6 +3,9 @@ import type { Exact } from '../../exact/exact.ts';
 import type { MoveId } from '../../laws/law.ts';
 import { turned, type Node, type Term } from '../node.ts';
 
+/** Lines of more terms are not gone on from, and not written. */
+export const MOST_TERMS = 48;
+
 /** The numbers of the line that is to be reached, and of the line that is left: what a step may aim at. */
 export interface Aim {
   readonly base: number;

@@ -17,7 +17,7 @@ import {
   type Term,
 } from '../node.ts';
 
-import { one, signed, type Aim, type Expansion } from './expansion.ts';
+import { MOST_TERMS, one, signed, type Aim, type Expansion } from './expansion.ts';
 import { renamed } from './writing.ts';
 
 /** Every way in which one term is rewritten by one move, as far as it may help to reach the aim. */
@@ -131,6 +131,8 @@ function eachWithEach(term: Term, factors: readonly Factor[], { base }: Aim): re
   const brackets = factors.filter(({ node, under }) => node.kind === 'sum' && !under);
   if (brackets.length < 2 || factors.some(({ under }) => under)) return [];
   const lists = factors.map(({ node }) => (node.kind === 'sum' ? flat(node.terms) : [plus(node)]));
+  const count = lists.reduce((product, list) => product * list.length, 1);
+  if (count > MOST_TERMS) return [];
   const products = lists.reduce((all, list) =>
     all.flatMap((a) =>
       list.map((b) => ({

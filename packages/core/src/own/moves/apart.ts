@@ -55,6 +55,7 @@ function isWholeAndPart(node: Extract<Node, { kind: 'mixed' }>, made: readonly T
 export function arePlacesOf(whole: Exact, parts: readonly Exact[], base: number): boolean {
   const places = placesOf(whole, base);
   if (!places || places.length < parts.length) return false;
+  if (!parts.every(({ isConstant }) => isConstant)) return false;
   const sorted = [...parts].sort((a, b) => b.compare(a));
   let at = 0;
   for (const part of sorted) {

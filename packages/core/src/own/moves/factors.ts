@@ -136,6 +136,8 @@ function isEasierPair(
   after: readonly [Exact, Exact],
   { base, numbers }: Page,
 ): boolean {
+  // Nothing moves from a factor that is nothing.
+  if (a.isZero || after[0].isZero) return false;
   const [by, back] = [after[0].dividedBy(a), a.dividedBy(after[0])];
   if (!by.isWhole && !back.isWhole) return false;
   if (EASY_FACTORS.has(by.toString()) || EASY_FACTORS.has(back.toString())) return true;

@@ -1,0 +1,347 @@
+import { glyphFault, measuresOf, valueOfGlyph } from '../account/glyphs.ts';
+import { Exact } from '../exact/exact.ts';
+import { numeralText, numeralValue, placeValue } from '../exact/numeral.ts';
+import { OWN_LINES } from '../laws/replay.ts';
+import { evaluateSurd, exactRoot } from '../problem/evaluate.ts';
+import { problemText, problemValue, type Problem } from '../problem/problem.ts';
+import { readExpression } from '../problem/read-expression.ts';
+import { scriptOf } from '../problem/script.ts';
+import type { TraceFault } from './trace-audit.ts';
+import type { EntryDocument, ProblemDocument, TraceDocument } from './trace-shape.ts';
+
+/** What a trace claims that neither amounts nor laws nor numbers decide, in words for whoever asked for the audit. */
+export const TRACE_NOT_CHECKED = [
+  'names of the method and its schools',
+  'sentences',
+  'what marks and groups are for, and which marks are struck',
+  'notes at the side, halves, stops and prime factors in their rows',
+  'places, terms and groups of figures that are worth nothing',
+  'how the terms of one step are shared among its figures',
+  'chances of slips',
+  'what was counted beyond the steps',
+] as const;
+
+/** The same by fields of the document; `[]` is every entry of a list, and what is under a field belongs to it. */
+export const TRACE_UNCHECKED_FIELDS = [
+  'method',
+  'school',
+  'steps[].digitVoice',
+  'steps[].valueVoice',
+  'steps[].strikes',
+  'entries[].medium',
+  'entries[].role',
+  'entries[].text',
+  'groups[].id',
+  'groups[].name',
+  'groups[].role',
+  'opportunities',
+  'cost',
+] as const;
+
+/** Whatever a trace claims beside its amounts and laws: the first fault of each kind. */
+export function claimFaults(document: TraceDocument, problem: Problem): readonly TraceFault[] {
+  return [
+    ...problemFaults(document.problem, problem),
+    ...entryFaults(document, problem),
+    ...strikeFaults(document),
+    ...groupFaults(document),
+    ...leftFaults(document),
+    ...answerFaults(document, problem),
+    ...leakFaults(document),
+    ...countFaults(document),
+  ];
+}
+
+function whole(fault: string): TraceFault {
+  return { step: 0, fault };
+}
+
+/** What a document says of its problem must be what the text of the problem says. */
+export function problemFaults(told: ProblemDocument, problem: Problem): readonly TraceFault[] {
+  const { kind, base, operands } = problem;
+  const total = problemValue(problem);
+  const root = kind === 'root' ? exactRoot(total) : total;
+  const due: ProblemDocument = {
+    text: problemText(problem),
+    kind,
+    operands: operands.map(numeralText),
+    base,
+    value: root?.toString() ?? `√${total}`,
+  };
+  return (Object.keys(due) as (keyof ProblemDocument)[])
+    .filter((field) => String(due[field]) !== String(told[field]))
+    .map((field) => whole(`problem.${field} is ${String(due[field])}, not ${String(told[field])}`));
+}
+
+function entryFaults(
+  { entries, steps, method }: TraceDocument,
+  problem: Problem,
+): readonly TraceFault[] {
+  const given = new Set(steps.flatMap(({ gives }) => gives));
+  const seen = new Set<string>();
+  const cells = new Map<string, string>();
+  return entries.flatMap((entry): readonly TraceFault[] => {
+    const faults: string[] = [];
+    if (seen.has(entry.id)) faults.push('is there twice');
+    seen.add(entry.id);
+    if (new Set(entry.terms).size < entry.terms.length) faults.push('names a term twice');
+    if (entry.standing === 'marked' && !given.has(entry.id)) faults.push('is written in no step');
+    for (const { cell, worth, count } of entry.beyond ?? []) {
+      const known = cells.get(cell) ?? worth;
+      cells.set(cell, known);
+      if (known !== worth) faults.push(`holds ${cell} beyond the edge as ${worth}, not ${known}`);
+      if (count === 0) faults.push(`holds ${cell} beyond the edge no times`);
+    }
+    const fault =
+      entry.standing === 'owed' ? owedFault(entry, problem) : markFault(entry, problem, method);
+    return [...faults, ...(fault ? [fault] : [])].map((own) => whole(`${entry.id} ${own}`));
+  });
+}
+
+/** What is owed is written nowhere, and its text is worth what it owes. */
+function owedFault(entry: EntryDocument, problem: Problem): string | null {
+  const { glyph, medium, role, place } = entry;
+  if (glyph !== null || medium !== null || role !== null || place !== undefined)
+    return 'is owed, and is said to be written';
+  const value = valueIn(entry.text, problem.base);
+  if (value === null) return null;
+  const worth = Exact.parse(entry.worth);
+  // Of a string of factors, and of numbers with points, a term is owed as the sheet has it.
+  const fits =
+    value.equals(worth) ||
+    (problem.kind === 'product' &&
+      measuresOf(problem).some((measure) => value.times(measure).equals(worth)));
+  return fits ? null : `owes ${worth}, but ${entry.text} is ${value}`;
+}
+
+function markFault(entry: EntryDocument, problem: Problem, method: string): string | null {
+  const { glyph, role, medium, place } = entry;
+  if (glyph === null || role === null || medium === null)
+    return 'is marked, and is not said to be written';
+  const worth = Exact.parse(entry.worth);
+  if (method !== OWN_LINES) return glyphFault({ glyph, worth, role, place }, problem);
+  if (problem.kind === 'root') return null;
+  const value = valueIn(glyph.replace(/^[−-]\s+/, '−'), problem.base);
+  return value === null || value.equals(worth)
+    ? null
+    : `is worth ${worth}, but ${glyph} is ${value}`;
+}
+
+/** The value of a text in the base of a problem; null where it is no expression. */
+function valueIn(text: string, base: number): Exact | null {
+  const based =
+    base === 10 ? text : text.replace(/[0-9A-Za-z.]+/g, (number) => `${number}_${base}`);
+  const read = readExpression(based);
+  if (!read.ok) return null;
+  const made = evaluateSurd(read.expression, { letters: true });
+  return made.ok ? made.value.rational : null;
+}
+
+/** What is struck is there, and is struck once. */
+function strikeFaults({ entries, steps }: TraceDocument): readonly TraceFault[] {
+  const known = new Set(entries.map(({ id }) => id));
+  const struck = new Set<string>();
+  for (const { gives } of steps) for (const id of gives) known.delete(id);
+  return steps.flatMap(({ number: step, gives, strikes }): readonly TraceFault[] => {
+    for (const id of gives) known.add(id);
+    return strikes.flatMap((id): readonly TraceFault[] => {
+      const fault = !known.has(id) ? 'is not there' : struck.has(id) ? 'is struck already' : null;
+      struck.add(id);
+      return fault ? [{ step, fault: `${id} is struck, but ${fault}` }] : [];
+    });
+  });
+}
+
+/**
+ * A group is worth what its marks are worth together, and holds their terms; the answer may name terms too that have come
+ * to nothing on the way.
+ */
+function groupFaults(document: TraceDocument): readonly TraceFault[] {
+  const { entries, groups } = document;
+  const byId = new Map(entries.map((entry) => [entry.id, entry]));
+  const live = liveOf(document);
+  const stays = new Set(entries.flatMap(({ id, terms }) => (live.has(id) ? terms : [])));
+  const all = new Set(entries.flatMap(({ terms }) => terms));
+  return groups.flatMap(({ id, role, marks, worth, terms }): readonly TraceFault[] => {
+    const members = marks.flatMap((mark) => byId.get(mark) ?? []);
+    if (members.length < marks.length || new Set(marks).size < marks.length)
+      return [whole(`group ${id} names marks that are not there, or twice`)];
+    const sum = Exact.sum(members.map((member) => Exact.parse(member.worth)));
+    if (!sum.equals(Exact.parse(worth)))
+      return [whole(`group ${id} is worth ${sum}, not ${worth}`)];
+    const own = new Set(members.flatMap((member) => member.terms));
+    const said = new Set(terms);
+    const isGone = (term: string) => role === 'answer' && all.has(term) && !stays.has(term);
+    const isOwn =
+      said.size === terms.length &&
+      [...own].every((term) => said.has(term)) &&
+      [...said].every((term) => own.has(term) || isGone(term));
+    return isOwn ? [] : [whole(`group ${id} is not of the terms of its marks`)];
+  });
+}
+
+/** What is there at the end. */
+function liveOf({ entries, steps }: TraceDocument): ReadonlySet<string> {
+  const given = new Set(steps.flatMap(({ gives }) => gives));
+  const live = new Set(
+    entries.filter(({ id, standing }) => standing === 'owed' && !given.has(id)).map(({ id }) => id),
+  );
+  for (const { takes, gives } of steps) {
+    for (const id of takes) live.delete(id);
+    for (const id of gives) live.add(id);
+  }
+  return live;
+}
+
+/** At the end nothing is left that is worth something but the marks of the answer, which are all there. */
+function leftFaults(document: TraceDocument): readonly TraceFault[] {
+  const { entries, steps, groups } = document;
+  const live = liveOf(document);
+  const last = groups.at(-1);
+  if (last?.role !== 'answer') return [whole('its last group is not the answer')];
+  const answer = new Set(last.marks);
+  const step = steps.length;
+  const left = entries.find(({ id, worth }) => live.has(id) && !answer.has(id) && worth !== '0');
+  const gone = last.marks.find((id) => !live.has(id));
+  return [
+    ...(left ? [{ step, fault: `${left.id} (${left.text}) is left over` }] : []),
+    ...(gone ? [{ step, fault: `${gone} of the answer is not there in the end` }] : []),
+  ];
+}
+
+/** The answer is what its marks are worth, and its text says the same. */
+function answerFaults(document: TraceDocument, problem: Problem): readonly TraceFault[] {
+  const { answer, answerText, groups, entries } = document;
+  const marks = new Set(groups.at(-1)?.marks);
+  const own = entries.filter(({ id }) => marks.has(id));
+  if (problem.kind === 'root') return rootFaults(document, problem, own);
+  const worth = groups.at(-1)?.worth ?? '0';
+  if (answer !== worth) return [whole(`the answer is ${worth}, not ${answer}`)];
+  const told = answerAmount(answerText, problem);
+  // Someone’s own lines may stop in the middle: then the answer is told as the last line stands.
+  if (document.method === OWN_LINES && (told === null || own.length > 1)) return [];
+  if (told === null) return [whole(`the answer “${answerText}” cannot be read`)];
+  return told.equals(Exact.parse(answer))
+    ? []
+    : [whole(`the answer is ${answer}, but “${answerText}” is ${told}`)];
+}
+
+/** What a root finds, squared, and what is left over are the number under it. */
+function rootFaults(
+  { answer, answerText, method }: TraceDocument,
+  problem: Problem,
+  own: readonly EntryDocument[],
+): readonly TraceFault[] {
+  if (method === OWN_LINES) return [];
+  const number = problemValue(problem);
+  const rest = Exact.sum(
+    own.filter(({ role }) => role === 'rest').map(({ worth }) => Exact.parse(worth)),
+  );
+  const [, outside = '', under = '1'] = /^(-?[0-9/]*)(?:√([0-9]+))?$/.exec(answer) ?? [];
+  const found = Exact.parse(outside || '1');
+  const square = found.times(found).times(Exact.parse(under));
+  if (!square.plus(rest).equals(number))
+    return [whole(`${answer} squared and ${rest} are ${square.plus(rest)}, not ${number}`)];
+  const figures = own.filter(({ role }) => role === 'answer');
+  const isByFigures = figures.length > 0 && figures.every(({ place }) => place !== undefined);
+  const written = figures.map(({ glyph, place }) =>
+    valueOfGlyph(glyph ?? '', problem)?.times(placeValue(problem.base, place ?? 0)),
+  );
+  if (isByFigures && !(written.every(Boolean) && Exact.sum(written as Exact[]).equals(found)))
+    return [whole(`the figures of the root are not those of ${answer}`)];
+  const [root = '', left = '0'] = answerText.split(' r ');
+  const [out = '', inside = '1'] = root.split('√');
+  const told = [out || '1', inside, left].map((text) => valueOfGlyph(text, problem));
+  const due = [found, Exact.parse(under), rest];
+  const isTold = told.every((value, k) => value?.equals(due[k]!));
+  return isTold ? [] : [whole(`the answer is ${answer}, but it is told as “${answerText}”`)];
+}
+
+/** What a text of an answer is worth: `136 r 3`, `0.(142857)`, `5 1/6`, `2x^2 + 6x`, figures in the base of the problem. */
+function answerAmount(text: string, problem: Problem): Exact | null {
+  if (/^-0(?![.(0-9])/.test(text)) return null;
+  const { base, kind, operands } = problem;
+  const [told = '', rest] = text.split(' r ');
+  if (rest !== undefined) {
+    const [quotient, left] = [told, rest].map((own) => valueOfGlyph(own, problem));
+    if (kind !== 'quotient' || !quotient || !left) return null;
+    return quotient.plus(left.dividedBy(numeralValue(operands[1])));
+  }
+  const [, before, block] = /^(-?[0-9A-Z]*\.[0-9A-Z]*)\(([0-9A-Z]+)\)$/.exec(text) ?? [];
+  if (before !== undefined && block !== undefined) return repeating(before, block, problem);
+  if (scriptOf(problem) === 'figures') return valueOfGlyph(text, problem);
+  return valueIn(text, base);
+}
+
+/** `0.(142857)`: the block over as many of the last figure of the base, behind the figures before it. */
+function repeating(before: string, block: string, problem: Problem): Exact | null {
+  const minus = before.startsWith('-');
+  const decimals = before.length - before.indexOf('.') - 1;
+  const whole = valueOfGlyph(
+    before.replace(/^-/, '').replace(/\.$/, '').replace(/^\./, '0.'),
+    problem,
+  );
+  const again = valueOfGlyph(block, problem);
+  if (!whole || !again) return null;
+  const nines = placeValue(problem.base, block.length).minus(Exact.ONE);
+  const tail = again.dividedBy(nines).times(placeValue(problem.base, -decimals));
+  const value = whole.plus(tail);
+  return minus ? value.negate() : value;
+}
+
+/** Leaks are where the balance changes, and a work without any is balanced. */
+function leakFaults({
+  entries,
+  steps,
+  leaks,
+  balanced,
+  problem,
+}: TraceDocument): readonly TraceFault[] {
+  const given = new Set(steps.flatMap(({ gives }) => gives));
+  const start = entries.filter(({ id, standing }) => standing === 'owed' && !given.has(id));
+  let before = Exact.sum(start.map(({ worth }) => Exact.parse(worth)));
+  const due: string[] = [];
+  for (const { number: step, balance } of steps) {
+    const after = Exact.parse(balance);
+    if (!after.equals(before)) due.push(`${after.minus(before)} in step ${step}`);
+    before = after;
+  }
+  const told = leaks
+    .filter(({ step }) => step > 0)
+    .map(({ step, amount }) => `${amount} in step ${step}`);
+  const early =
+    leaks.some(({ step }) => step === 0) && problem.kind !== 'root'
+      ? earlyFault(start, leaks, problem)
+      : null;
+  if (early) return [whole(early)];
+  if (told.join() !== due.join())
+    return [whole(`it leaks ${due.join(', ') || 'nothing'}, not ${told.join(', ') || 'nothing'}`)];
+  return balanced === (leaks.length === 0)
+    ? []
+    : [whole(`it is ${balanced ? 'not ' : ''}balanced`)];
+}
+
+/** What is said to be lost before the first step. */
+function earlyFault(
+  start: readonly EntryDocument[],
+  leaks: TraceDocument['leaks'],
+  { value }: ProblemDocument,
+): string | null {
+  const opened = Exact.sum(start.map(({ worth }) => Exact.parse(worth)));
+  const due = opened.minus(Exact.parse(value));
+  const told = leaks.filter(({ step }) => step === 0);
+  const isTold = told.length === 1 && told[0]!.amount === due.toString() && !due.isZero;
+  return isTold ? null : `before the first step it leaks ${due}`;
+}
+
+function countFaults({ cost, steps, opportunities }: TraceDocument): readonly TraceFault[] {
+  const late = opportunities.find(({ step }) => step > steps.length + 1);
+  return [
+    ...(cost.steps === steps.length
+      ? []
+      : [whole(`it has ${steps.length} steps, not ${cost.steps}`)]),
+    ...(late
+      ? [whole(`${late.slip} is said to be made in step ${late.step}, which is not there`)]
+      : []),
+  ];
+}
