@@ -196,7 +196,7 @@ export {
   type ExplainedSlip,
   type Explanation,
 } from './diagnose/diagnose.ts';
-export { answerFaultText, readAnswer } from './diagnose/answer.ts';
+export { answerFaultText, keptAnswer, readAnswer } from './diagnose/answer.ts';
 export { isCode, MAX_ROWS, readRows, type AnswerRow, type ReadRows } from './diagnose/rows.ts';
 export { diagnoseSheet, type SheetDiagnosis } from './diagnose/sheet.ts';
 export { diagnosedDocument, learnerDocument, sheetDocument } from './formats/diagnosis-document.ts';

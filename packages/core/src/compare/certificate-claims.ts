@@ -42,14 +42,10 @@ export function termTextFault({ terms, operands, base, kind }: Agreement): strin
   return null;
 }
 
-/** Each version has what it is for: 1 no numbers of lines, 3 a work that leaks, stays unreduced or is unfinished. */
+/** Version 1 had no numbers of lines; version 3 is read where nothing leaks too. */
 export function versionFault({ version, methods }: Agreement): string | null {
   const isNumbered = methods.some(({ moves }) => moves.some(({ line }) => line !== undefined));
-  if (version === 1) return isNumbered ? 'version 1 has no numbers of lines' : null;
-  const isOpen = methods.some(({ leak, unreduced, unfinished }) => leak ?? unreduced ?? unfinished);
-  return version === 3 && !isOpen
-    ? 'version 3 tells of a work that does not come to its end'
-    : null;
+  return version === 1 && isNumbered ? 'version 1 has no numbers of lines' : null;
 }
 
 /** Every number of a text in a base that it does not tell. */

@@ -61,6 +61,48 @@ export function readAnswer(source: string, problem: Problem): ReadAnswer {
   return numberAnswer(parts, problem);
 }
 
+/** An answer as it may be kept, and whatever else stood there. */
+export interface KeptAnswer {
+  /** Figures and signs as they were written, letters of the problem, a unit of the comparison. */
+  readonly answer: string;
+  /** What was not read as an answer, to be offered back once; empty where all was. */
+  readonly beside: string;
+}
+
+/**
+ * What may be kept of an answer: nothing but what was read as one. The text that was typed is never kept, since a name may
+ * stand in it. Null where no answer can be read.
+ * @param units the units of the comparison; any other word behind a number is beside it.
+ */
+export function keptAnswer(
+  source: string,
+  problem: Problem,
+  units: readonly string[] = [],
+): KeptAnswer | null {
+  const read = readAnswer(source, problem);
+  if (!read.ok) return null;
+  if (!read.answered) return { answer: '', beside: '' };
+  const plain = sourcePlain(source).replace(/[\u00a0\u202f]/g, ' ');
+  if (scriptOf(problem) === 'terms') {
+    const letters = [...plain.toLowerCase()].filter((glyph) => /\p{L}/u.test(glyph));
+    const own = new Set(lettersOf(problem));
+    return letters.every((letter) => own.has(letter)) ? { answer: plain, beside: '' } : null;
+  }
+  const answer = plain.slice(0, plain.length - read.unit.length).trim();
+  const isOwn = units.some((unit) => unit !== '' && unit === read.unit.trim());
+  return isOwn
+    ? { answer: `${answer} ${read.unit.trim()}`, beside: '' }
+    : { answer, beside: read.unit.trim() };
+}
+
+function lettersOf({ operands }: Problem): readonly string[] {
+  return operands.flatMap((operand) => [...numeralValue(operand).toString()].filter(isLetter));
+}
+
+function isLetter(glyph: string): boolean {
+  return /[a-z]/.test(glyph);
+}
+
 function unread(fault: AnswerFault): ReadAnswer {
   return { ok: false, fault };
 }

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { problemText } from '../problem/problem.ts';
 import { problemFrom } from '../testing/work.ts';
 import { MAX_ROWS, readRows } from './rows.ts';
@@ -71,5 +72,62 @@ describe('a list of answers', () => {
       },
     ]);
     expect(read('').rows).toEqual([]);
+  });
+
+  it('keeps of an answer only what is read as one, and offers the rest back once', () => {
+    const text = 'T01, 375 Maria S.\nPer Berg: 375\nT02\t598\nMaria S., 375\nT03, 2668 m²';
+    const made = readRows(text, product, ['m²']);
+    expect(made.rows.map(({ code, answer }) => [code, answer])).toEqual([
+      ['T01', '375'],
+      ['T02', '598'],
+      ['N1', '375'],
+      ['T03', '2668 m²'],
+    ]);
+    expect(made.beside).toEqual([{ line: 1, text: 'Maria S.' }]);
+    expect(made.faults.map(({ line }) => line)).toEqual([2]);
+    expect(made.renamed).toEqual([{ given: 'Maria S.', code: 'N1' }]);
+  });
+
+  it('keeps no name of any script, wherever it stands', () => {
+    const names = [
+      'Maria S.',
+      'Per Moe',
+      'Łukasz',
+      'Ömer',
+      '李明',
+      'Анна',
+      'محمد',
+      'Ana-Lucía',
+      'O’Neil',
+      'नेहा',
+      'X Æ',
+      'bo',
+    ];
+    const problems = [
+      product,
+      problemFrom('3/4 + 1/6'),
+      problemFrom('(x+4)(3x−2)'),
+      problemFrom('955 ÷ 7'),
+    ];
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...names),
+        fc.constantFrom(...problems),
+        fc.constantFrom('375', '1 5/6', '3x+2', '136 r 3', '13,5', ''),
+        fc.constantFrom(': ', ' ', ', ', '; ', '\t', '\t; ', ' (', ' = '),
+        fc.nat({ max: 3 }),
+        (name, problem, answer, between, order) => {
+          const line = [
+            `${name}${between}${answer}`,
+            `${answer}${between}${name}`,
+            `T07${between}${answer} ${name}`,
+            `T07${between}${name} ${answer}`,
+          ][order]!;
+          const { rows } = readRows(`T01\t2\n${line}\nT02, 2`, problem, ['m']);
+          expect(JSON.stringify(rows.map((row) => [row.code, row.answer]))).not.toContain(name);
+        },
+      ),
+      { numRuns: 1500 },
+    );
   });
 });

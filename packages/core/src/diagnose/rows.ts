@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { failureText } from '../problem/failure.ts';
 import { benchFailure } from '../problem/limits.ts';
 import { readProblem, type Problem } from '../problem/problem.ts';
-import { readAnswer } from './answer.ts';
+import { answerFaultText, keptAnswer, readAnswer } from './answer.ts';
 
 /** One answer of a list, under a code; the problem is the list's own where its line names none. */
 export interface AnswerRow {
@@ -24,6 +24,8 @@ export interface ReadRows {
   readonly faults: readonly RowFault[];
   /** What stood in the column of codes and was no code, with the code that it got. It is for showing once, never for keeping. */
   readonly renamed: readonly { readonly given: string; readonly code: string }[];
+  /** What stood beside answers and is no part of them, with its line. For showing once, never for keeping. */
+  readonly beside: readonly { readonly line: number; readonly text: string }[];
 }
 
 /** The most answers of one list. */
@@ -43,22 +45,33 @@ export function isCode(text: string): boolean {
  * Reads a list of answers, one a line: `answer`, `code, answer` or `code, problem, answer`, with commas, semicolons or tabs
  * between. A first line of headings is passed over. Whoever is not named by a code gets one. Never throws on bad text.
  */
-export function readRows(text: string, given: Problem | null): ReadRows {
+export function readRows(
+  text: string,
+  given: Problem | null,
+  units: readonly string[] = [],
+): ReadRows {
   const lines = text.split(/\r\n|\r|\n/).filter((line) => line.trim() !== '').length;
   if (lines > MAX_ROWS || text.length > LONGEST) {
     const fault = `The list has ${lines} lines; at most ${MAX_ROWS} answers are read at a time. Nothing of it was read.`;
-    return { rows: [], faults: [{ line: 1, fault }], renamed: [] };
+    return { rows: [], faults: [{ line: 1, fault }], renamed: [], beside: [] };
   }
   const cells = cellsOf(text, given);
   const named = new Codes(cells.flatMap(({ fields }) => (fields.length > 1 ? [fields[0]!] : [])));
   const rows: AnswerRow[] = [];
   const faults: RowFault[] = [];
+  const beside: { line: number; text: string }[] = [];
   for (const { line, fields } of cells) {
     const row = rowOf(fields, given);
-    if ('fault' in row) faults.push({ line, fault: row.fault });
-    else rows.push({ line, ...row, code: named.codeFor(row.code) });
+    const kept = 'fault' in row ? row : keptOf(row, units);
+    if ('fault' in kept) {
+      faults.push({ line, fault: kept.fault });
+      continue;
+    }
+    const { problem, answer } = kept;
+    rows.push({ line, problem, answer, code: named.codeFor(kept.code) });
+    if (kept.beside !== '') beside.push({ line, text: kept.beside });
   }
-  return { rows, faults, renamed: named.renamed };
+  return { rows, faults, renamed: named.renamed, beside };
 }
 
 interface Cells {
@@ -66,11 +79,23 @@ interface Cells {
   readonly fields: readonly string[];
 }
 
+/** A row with what was read of its answer; an answer that cannot be read is kept by nobody. */
+function keptOf(
+  row: Omit<AnswerRow, 'line'>,
+  units: readonly string[],
+): (Omit<AnswerRow, 'line'> & { readonly beside: string }) | { readonly fault: string } {
+  const kept = keptAnswer(row.answer, row.problem, units);
+  if (kept) return { ...row, ...kept };
+  const read = readAnswer(row.answer, row.problem);
+  const letters = 'Only letters of the computation are read in an answer.';
+  return { fault: read.ok ? letters : answerFaultText(read.fault) };
+}
+
 /** The cells of every line that is not empty; what stands alone is not parted at its comma. */
 function cellsOf(text: string, given: Problem | null): readonly Cells[] {
-  const delimiter = text.includes('\t') ? '\t' : text.includes(';') ? ';' : ',';
   const all = text.split(/\r\n|\r|\n/).flatMap((source, k): Cells[] => {
     if (source.trim() === '') return [];
+    const delimiter = source.includes('\t') ? '\t' : source.includes(';') ? ';' : ',';
     const alone = delimiter === ',' && given !== null && readAnswer(source, given);
     if (alone && alone.ok) return [{ line: k + 1, fields: [source.trim()] }];
     const [fields = []] = Papa.parse<string[]>(source, { delimiter }).data;

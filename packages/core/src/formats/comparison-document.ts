@@ -12,7 +12,8 @@ import {
 import type { Registry } from '../methods/registry.ts';
 import { failureText } from '../problem/failure.ts';
 import { benchFailure } from '../problem/limits.ts';
-import { type Problem } from '../problem/problem.ts';
+import { problemText, readProblem, type Problem } from '../problem/problem.ts';
+import { keptAnswer } from '../diagnose/answer.ts';
 import { readComputation } from '../own/computation.ts';
 import { COMPARISON_VERSIONS, migrateComparison } from './comparison-migrations.ts';
 import {
@@ -59,7 +60,25 @@ export function decodeComparison(input: unknown, registry: Registry): DecodedCom
     ...paper,
     school: fullSchool(paper, registry),
   }));
-  return { ok: true, problem: read.problem, document: { ...document, papers } };
+  const answers = keptAnswers(document, read.problem);
+  return { ok: true, problem: read.problem, document: { ...document, papers, answers } };
+}
+
+/** Of answers nothing is kept but what is read as one; what cannot be read is an answer that was not given. */
+function keptAnswers(
+  { answers, unit, units }: ComparisonDocument,
+  own: Problem,
+): ComparisonDocument['answers'] {
+  const problems = new Map<string, Problem | null>([['', own]]);
+  return answers.map((given) => {
+    const known = problems.get(given.problem);
+    const read = known === undefined ? readProblem(given.problem) : null;
+    const problem = known ?? (read?.ok ? read.problem : null);
+    problems.set(given.problem, problem);
+    const of = given.problem === '' || !problem ? '' : problemText(problem);
+    const kept = problem && keptAnswer(given.answer, problem, [unit, ...units]);
+    return { ...given, problem: of, answer: kept?.answer ?? '' };
+  });
 }
 
 /** The first thing about the papers that makes no sense. */

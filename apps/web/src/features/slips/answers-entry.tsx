@@ -12,7 +12,8 @@ export function AnswersEntry({ problem }: { readonly problem: Problem }) {
   const [text, setText] = useState('');
   const [read, setRead] = useState<ReadRows | null>(null);
   const add = (source: string) => {
-    const rows = readRows(source, problem);
+    const { unit, units } = useComparison.getState().content;
+    const rows = readRows(source, problem, [unit, ...units]);
     setRead(rows);
     setText(leftOver(source, rows));
     const full = kept(rows, problem);
@@ -103,7 +104,7 @@ function kept({ rows }: ReadRows, problem: Problem): string | null {
 
 /** What was not read, and which codes were given in the place of names: shown once, kept nowhere. */
 function Report({
-  read: { faults, renamed, rows },
+  read: { faults, renamed, rows, beside },
   forget,
 }: {
   readonly read: ReadRows;
@@ -125,6 +126,25 @@ function Report({
           ))}
           {faults.length > 5 && <li>{faults.length - 5} more lines were not read.</li>}
         </ul>
+      )}
+      {beside.length > 0 && (
+        <div className="renamed">
+          <p>
+            Only answers are kept, with their unit. This stood beside them; it is shown only now.
+          </p>
+          <ul>
+            {beside.map(({ line, text }) => (
+              <li key={line}>
+                <strong>line {line}</strong> {text}
+              </li>
+            ))}
+          </ul>
+          <p className="chips">
+            <button type="button" className="chip" onClick={forget}>
+              forget it
+            </button>
+          </p>
+        </div>
       )}
       {renamed.length > 0 && (
         <div className="renamed">
