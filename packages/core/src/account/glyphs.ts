@@ -1,5 +1,5 @@
 import { Exact } from '../exact/exact.ts';
-import { numeralValue, placeValue } from '../exact/numeral.ts';
+import { decimalsNeeded, numeralValue, placeValue } from '../exact/numeral.ts';
 import { evaluateSurd } from '../problem/evaluate.ts';
 import type { Problem } from '../problem/problem.ts';
 import { readExpression } from '../problem/read-expression.ts';
@@ -29,7 +29,9 @@ export function glyphFault(mark: Written, problem: Problem): string | null {
   const value = valueOfGlyph(mark.glyph, problem);
   if (value === null) return MARKS.has(mark.glyph) ? null : faultOf(mark);
   if (mark.worth.isZero || value.isZero) {
-    const isNothing = mark.worth.isZero && value.isZero && !isSigned(mark);
+    // All that is worked for a factor that is nothing is worth nothing.
+    const isForNothing = measuresOf(problem, mark.role).some(({ isZero }) => isZero);
+    const isNothing = mark.worth.isZero && (isForNothing || (value.isZero && !isSigned(mark)));
     return isNothing ? null : faultOf(mark);
   }
   return isWorth(value, mark, problem) ? null : faultOf(mark);
@@ -64,10 +66,11 @@ const OF_ROLES: Partial<Record<Role, Check>> = {
     return worth.dividedBy(value!.times(scaleOf(problem))).isWhole;
   },
   'adjusted number': ({ glyph, worth }, problem) => {
-    if (!worth.isZero) return undefined;
+    if (!worth.isZero || problem.kind !== 'quotient') return undefined;
     const value = valueOfGlyph(glyph, problem);
-    const shift = placeValue(problem.base, problem.operands.at(-1)!.decimals);
-    return operandsOf(problem).some((own) => value?.equals(own.times(shift)));
+    const divisor = operandsOf(problem).at(-1)!;
+    const shift = placeValue(problem.base, decimalsNeeded(divisor, problem.base) ?? 0);
+    return value?.isZero || operandsOf(problem).some((own) => value?.equals(own.times(shift)));
   },
   prime: ({ glyph }, problem) => dividesNumber(glyph, problem),
   'ladder number': ({ glyph }, problem) => dividesNumber(glyph, problem),
@@ -94,7 +97,7 @@ const OF_ROLES: Partial<Record<Role, Check>> = {
   answer: ({ glyph, place }, problem) => {
     if (problem.kind !== 'root') return undefined;
     if (place !== undefined) return valueOfGlyph(glyph, problem) !== null;
-    const [all, out, under] = /^(\d*\.?\d*)(?:√(\d+))?$/.exec(glyph) ?? [];
+    const [all, out, under] = /^([0-9A-Z]*\.?[0-9A-Z]*)(?:√([0-9A-Z]+))?$/.exec(glyph) ?? [];
     if (!all) return false;
     const root = out ? valueOfGlyph(out, problem)! : Exact.ONE;
     const square = root.times(root).times(under ? valueOfGlyph(under, problem)! : Exact.ONE);
@@ -163,7 +166,7 @@ export function measuresOf(problem: Problem, role?: Role): readonly Exact[] {
     case 'quotient': {
       const share = Exact.ONE.dividedBy(operands[1]!);
       // A divisor with a point is made whole, and the dividend is shifted with it.
-      const { decimals } = problem.operands[1];
+      const decimals = decimalsNeeded(operands[1]!, problem.base) ?? 0;
       return role && OF_QUOTIENT.has(role)
         ? [Exact.ONE]
         : [share.times(placeValue(problem.base, -decimals))];
@@ -212,7 +215,7 @@ function operandsOf({ operands }: Problem): readonly Exact[] {
 
 function powersOfTwo({ operands, base }: Problem): readonly bigint[] {
   const most =
-    Math.max(...operands.map(({ digits }) => digits.length)) * Math.ceil(Math.log2(base));
+    operands.reduce((sum, { digits }) => sum + digits.length, 0) * Math.ceil(Math.log2(base));
   return Array.from({ length: most + 2 }, (_, k) => 1n << BigInt(k));
 }
 

@@ -161,7 +161,10 @@ function groupFaults(document: TraceDocument): readonly TraceFault[] {
   const byId = new Map(entries.map((entry) => [entry.id, entry]));
   const live = liveOf(document);
   const stays = new Set(entries.flatMap(({ id, terms }) => (live.has(id) ? terms : [])));
+  // A stage may have cancelled terms before they are terms of the whole.
   const all = new Set(entries.flatMap(({ terms }) => terms));
+  const shape = [...all][0]?.split('.').length;
+  const isTerm = (term: string) => all.has(term) || term.split('.').length === shape;
   return groups.flatMap(({ id, role, marks, worth, terms }): readonly TraceFault[] => {
     const members = marks.flatMap((mark) => byId.get(mark) ?? []);
     if (members.length < marks.length || new Set(marks).size < marks.length)
@@ -171,7 +174,7 @@ function groupFaults(document: TraceDocument): readonly TraceFault[] {
       return [whole(`group ${id} is worth ${sum}, not ${worth}`)];
     const own = new Set(members.flatMap((member) => member.terms));
     const said = new Set(terms);
-    const isGone = (term: string) => role === 'answer' && all.has(term) && !stays.has(term);
+    const isGone = (term: string) => role === 'answer' && isTerm(term) && !stays.has(term);
     const isOwn =
       said.size === terms.length &&
       [...own].every((term) => said.has(term)) &&

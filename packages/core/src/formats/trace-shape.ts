@@ -23,7 +23,7 @@ import { PROBLEM_KINDS } from '../problem/kinds.ts';
 const root = () =>
   textLike('an exact amount or a root such as 6√2', {
     most: 4000,
-    pattern: /^(-?[0-9a-z^/+-]+|[0-9]*√[0-9]+)$/,
+    pattern: /^(-?[0-9a-z^/+-]+|[0-9/]*√[0-9]+(\/[0-9]+)?)$/,
   });
 
 /** A problem in every document. */
