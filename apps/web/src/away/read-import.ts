@@ -4,7 +4,9 @@ import {
   choicesOf,
   compare,
   decodeComparison,
+  readComputation,
   registry,
+  traceDocument,
   type ComparisonDocument,
   type Comparison,
 } from '@levee/core';
@@ -33,6 +35,7 @@ interface TraceLike {
   readonly problem?: { readonly text?: unknown };
   readonly method?: unknown;
   readonly school?: unknown;
+  readonly entries?: unknown;
 }
 
 function isTrace(input: unknown): input is TraceLike {
@@ -48,21 +51,37 @@ function traceImport(input: TraceLike): Import {
   const { method, school } = input;
   const read = comparisonImport({
     format: 'levee-comparison',
-    version: 3,
+    version: 8,
     title: '',
     story: '',
     unit: '',
+    units: [],
+    tags: [],
     counted: false,
     problem: input.problem?.text,
     estimate: null,
-    papers: [{ method, school, order: [], hops: [], slips: [] }],
-    steps: [0],
+    earlier: [],
+    papers: [{ id: 'p1', method, school, order: [], hops: [], slips: [], own: null }],
+    steps: { p1: 0 },
     pace: 'amount',
     checks: [],
+    answers: [],
   });
-  return read.ok
-    ? { ...read, checked: 'Every amount and law of its trace holds, as it stands in the file.' }
-    : read;
+  if (!read.ok) return read;
+  const held = 'Every amount and law of its trace holds, as it stands in the file.';
+  return { ...read, checked: isSameWork(input, read.document) ? held : `${held} ${OTHER_WORK}` };
+}
+
+const OTHER_WORK =
+  'It is worked in another order or by other hops than the paper here, which has the order and hops of its method: those are not in the file.';
+
+/** Whether the paper here has just the marks of the trace that came in. */
+function isSameWork({ entries }: TraceLike, { papers, problem }: ComparisonDocument): boolean {
+  const asked = readComputation(problem);
+  const [choice] = choicesOf(papers, registry);
+  if (!asked.ok || !choice) return false;
+  const made = choice.method.trace(asked.problem, choice);
+  return JSON.stringify(traceDocument(choice.method, made).entries) === JSON.stringify(entries);
 }
 
 function comparisonImport(input: unknown): Import {

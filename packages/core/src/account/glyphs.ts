@@ -159,10 +159,13 @@ const OF_QUOTIENT: ReadonlySet<Role> = new Set([
 export function measuresOf(problem: Problem, role?: Role): readonly Exact[] {
   const operands = operandsOf(problem);
   switch (problem.kind) {
-    case 'product':
-      return [Exact.ONE, scaleOf(problem)].flatMap((scale) =>
-        toCome(operands).map((rest) => scale.times(rest)),
+    case 'product': {
+      const scale = scaleOf(problem);
+      const wholes = operands.map((own, k) =>
+        own.times(placeValue(problem.base, problem.operands[k]!.decimals)),
       );
+      return [Exact.ONE, ...toCome(wholes).map((rest) => scale.times(rest))];
+    }
     case 'quotient': {
       const share = Exact.ONE.dividedBy(operands[1]!);
       // A divisor with a point is made whole, and the dividend is shifted with it.

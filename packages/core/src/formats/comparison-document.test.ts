@@ -259,11 +259,29 @@ describe('decodeComparison', () => {
       order,
       hops,
     }));
-    const old = { ...document, version: 2, papers, steps: [0, 3], units: [], tags: [] };
+    const later = new Set(['units', 'tags', 'earlier', 'answers']);
+    const known = Object.fromEntries(
+      Object.entries(document).filter(([field]) => !later.has(field)),
+    );
+    const old = { ...known, version: 2, papers, steps: [0, 3] };
     const read = decodeComparison(old, registry);
     expect(read).toMatchObject({
       ok: true,
       document: { ...document, units: [], tags: [], earlier: [], answers: [] },
+    });
+  });
+
+  it.each<[number, Record<string, unknown>, string]>([
+    [1, { checks: [] }, 'checks'],
+    [4, { tags: ['spring'] }, 'tags'],
+    [6, { answers: [] }, 'answers'],
+    [7, { papers: document.papers }, 'papers[0].own'],
+  ])('of version %d take no field that it did not have', (version, more, where) => {
+    const old = { format: 'levee-comparison', version, ...more };
+    expect(decodeComparison(old, registry)).toEqual({
+      ok: false,
+      where,
+      fault: expect.stringMatching(/^version \d has no such field; it came with version \d$/),
     });
   });
 });

@@ -15,7 +15,7 @@ import { benchFailure } from '../problem/limits.ts';
 import { problemText, readProblem, type Problem } from '../problem/problem.ts';
 import { keptAnswer } from '../diagnose/answer.ts';
 import { readComputation } from '../own/computation.ts';
-import { COMPARISON_VERSIONS, migrateComparison } from './comparison-migrations.ts';
+import { COMPARISON_VERSIONS, laterField, migrateComparison } from './comparison-migrations.ts';
 import {
   COMPARISON,
   type ComparisonDocument,
@@ -33,7 +33,7 @@ const HEADING = {
 
 /** A document of any known version as the one that is written now, by its description alone. */
 export function readComparison(input: unknown): Read<ComparisonDocument> {
-  const fault = headFault(input, HEADING);
+  const fault = headFault(input, HEADING) ?? laterField(input);
   return fault ? { ok: false, ...fault } : readAs(COMPARISON, migrateComparison(input), 'document');
 }
 

@@ -1,3 +1,4 @@
+import type { ReadFault } from '../describe/describe.ts';
 import { isFields } from './heading.ts';
 
 type Fields = Readonly<Record<string, unknown>>;
@@ -48,6 +49,39 @@ const MIGRATIONS: Readonly<Record<number, (fields: Fields) => Fields>> = {
     papers: each(fields['papers'], () => ({ own: null })),
   }),
 };
+
+/** What each version knew that the one before did not: fields of the document, and of the entries of its lists. */
+const CAME_WITH: Readonly<Record<number, Readonly<Record<string, readonly string[]>>>> = {
+  2: { document: ['counted', 'checks'], papers: ['hops'] },
+  3: { papers: ['slips'] },
+  4: { papers: ['id'], checks: ['problem'] },
+  5: { document: ['units', 'tags'] },
+  6: { document: ['earlier'] },
+  7: { document: ['answers'] },
+  8: { papers: ['own'] },
+};
+
+/** The first field of a document that its own version did not have; null where there is none. */
+export function laterField(input: unknown): ReadFault | null {
+  if (!isFields(input)) return null;
+  const own = input['version'] as number;
+  for (const [version, lists] of Object.entries(CAME_WITH)) {
+    if (Number(version) <= own) continue;
+    for (const [list, fields] of Object.entries(lists)) {
+      const entries: unknown = list === 'document' ? [input] : input[list];
+      for (const [k, entry] of (Array.isArray(entries) ? entries : []).entries()) {
+        const field = isFields(entry) ? fields.find((name) => name in entry) : undefined;
+        if (field === undefined) continue;
+        const where = list === 'document' ? field : `${list}[${k}].${field}`;
+        return {
+          where,
+          fault: `version ${own} has no such field; it came with version ${version}`,
+        };
+      }
+    }
+  }
+  return null;
+}
 
 /** Adds fields to every object of a list; anything else is left to the check. */
 function each(list: unknown, more: (index: number) => Fields): unknown {

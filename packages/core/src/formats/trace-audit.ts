@@ -33,9 +33,9 @@ export function auditDocument(input: unknown): TraceFault | null {
     ...beyondFaults(work, beyond),
     ...(work.isOwn ? ownFaults(work, beyond) : []),
     ...lawFaults(work),
-    ...claimFaults(read.value.document, work.problem),
   ];
-  return faults.sort((a, b) => a.step - b.step)[0] ?? null;
+  const [first] = faults.sort((a, b) => a.step - b.step);
+  return first ?? claimFaults(read.value.document, work.problem)[0] ?? null;
 }
 
 interface ReadTrace {
