@@ -232,7 +232,12 @@ export { readComputation } from './own/computation.ts';
 export { nameOfMethod, shortNameOfMethod } from './methods/names.ts';
 export { OWN_LINES, OWN_LINES_NAME } from './laws/replay.ts';
 export { methodOfPaper } from './formats/choices.ts';
-export { isOwnLines, ownLinesMethod, type OwnLinesMethod } from './own/method.ts';
+export {
+  isOwnLines,
+  ownLinesMethod,
+  unjudgedLinesMethod,
+  type OwnLinesMethod,
+} from './own/method.ts';
 export {
   isCounted,
   NO_LINES,

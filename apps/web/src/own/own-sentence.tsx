@@ -68,7 +68,9 @@ export function OwnSentence(props: {
 
 /** Before the first step of the account; what stands on the paper has no amount of its own yet. */
 function Unworked({ paper, method, step }: Parameters<typeof OwnSentence>[0]) {
-  const { lines } = method.judged(paper.lane.trace.problem).paper;
+  const { paper: judged, failed } = method.judged(paper.lane.trace.problem);
+  const { lines } = judged;
+  if (failed !== null) return <Failed title={method.shortName} fault={failed} />;
   if (step > 0) return <Sentence paper={paper} step={step} />;
   const isWorked = paper.last > 0;
   const text =
@@ -80,6 +82,16 @@ function Unworked({ paper, method, step }: Parameters<typeof OwnSentence>[0]) {
   return (
     <p className="sentence" role="group" aria-label={`${method.shortName}, step 0`}>
       <span className="caption">{text}</span>
+    </p>
+  );
+}
+
+/** On a paper on which the judge itself has failed; its lines stand as they were typed. */
+function Failed({ title, fault }: { readonly title: string; readonly fault: string }) {
+  return (
+    <p className="sentence" role="alert" aria-label={`${title}, not judged`}>
+      Levee fails on these lines, so that nothing is said of them; they are kept as they stand.
+      Write one of them otherwise, or strike it. <span className="caption">({fault})</span>
     </p>
   );
 }

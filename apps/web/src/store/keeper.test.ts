@@ -107,6 +107,19 @@ const settle = () => jest.advanceTimersByTimeAsync(10_000);
 const retitle = (title: string) => dispatch(changed((content) => ({ ...content, title })));
 
 describe('keeping', () => {
+  it('sends what was changed during a slow write, though another comparison is opened meanwhile', async () => {
+    let settled: (value: undefined) => void = () => undefined;
+    server.slow = new Promise((resolve) => (settled = resolve));
+    retitle('a');
+    await jest.advanceTimersByTimeAsync(600);
+    retitle('ab');
+    void openComparison('other');
+    server.slow = null;
+    settled(undefined);
+    await settle();
+    expect(server.stored.document.title).toBe('ab');
+  });
+
   it('sends a change after a moment, and one request for many changes', async () => {
     expect(state()).toBe('kept');
     retitle('a');

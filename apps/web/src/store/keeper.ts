@@ -69,6 +69,8 @@ class Keeper {
   private open: Open | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private sending = false;
+  /** What was let go of while a write of it was under way, as it stood then. */
+  private behind: { readonly of: Open; readonly document: ComparisonDocument } | null = null;
   /** The comparison that is being opened. */
   private coming: { readonly id: string; readonly opened: Promise<void> } | null = null;
   /** Counts openings, so that a late answer to an earlier one is known. */
@@ -159,16 +161,18 @@ class Keeper {
   closeComparison(): void {
     clearTimeout(this.timer);
     const { state } = this.view.getState().keeping;
-    if (this.open && !this.sending && (state === 'keeping' || state === 'waiting'))
-      this.sendLast(this.open);
+    if (this.open && (state === 'keeping' || state === 'waiting')) {
+      if (this.sending) this.behind = { of: this.open, document: this.parts.desk.document() };
+      else this.sendLast(this.open);
+    }
     this.open = null;
     this.coming = null;
     this.openings++;
     this.show({ state: 'closed' });
   }
 
-  private sendLast({ id, version }: Open): void {
-    void this.parts.server.update(id, version, this.parts.desk.document()).then((reply) => {
+  private sendLast({ id, version }: Open, document = this.parts.desk.document()): void {
+    void this.parts.server.update(id, version, document).then((reply) => {
       if (reply.ok && this.open?.id !== id) this.parts.drafts.drop(this.placeOf(id));
     });
   }
@@ -207,9 +211,22 @@ class Keeper {
     this.sending = true;
     const reply = await this.parts.server.update(target.id, target.version, document);
     this.sending = false;
-    if (this.open !== target) return this.keepNow();
+    if (this.open !== target) {
+      this.sendBehind(target, reply);
+      return this.keepNow();
+    }
     if (reply.ok) this.saved(target, reply.value);
     else this.refused(reply);
+  }
+
+  /** Sends what was changed during a write that was under way when its comparison was let go of. */
+  private sendBehind(target: Open, reply: Reply<Stored>): void {
+    const { behind } = this;
+    if (behind?.of !== target) return;
+    this.behind = null;
+    const version = reply.ok ? reply.value.version : target.version;
+    const isSame = reply.ok && sameValue(reply.value.document, behind.document);
+    if (!isSame) this.sendLast({ ...target, version }, behind.document);
   }
 
   private saved(target: Open, stored: Stored): void {
@@ -277,10 +294,10 @@ class Keeper {
     if (state === 'keeping' || state === 'waiting') this.schedule(0);
   }
 
-  /** Whether something would be lost if the page were closed now. */
+  /** Whether something would be lost if the page were closed now: neither the server has it nor the browser. */
   wouldBeLost(): boolean {
-    const { keeping } = this.view.getState();
-    return (keeping.state === 'keeping' || keeping.state === 'waiting') && !keeping.drafted;
+    const { state } = this.view.getState().keeping;
+    return (state === 'keeping' || state === 'waiting' || state === 'conflict') && !this.drafted;
   }
 
   /**

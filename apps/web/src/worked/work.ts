@@ -26,6 +26,7 @@ import {
 } from '@levee/core';
 import { problemOf } from '../store/content.ts';
 import type { Content } from '../store/desk.ts';
+import { soundly } from './sound.ts';
 
 /** One method's paper with all that is needed to draw any moment of it. */
 export interface Paper {
@@ -68,20 +69,25 @@ let last: (Laid & { worked: Worked }) | null = null;
 export function work(content: Laid): Worked {
   if (last?.problem === content.problem && last.papers === content.papers) return last.worked;
   const problem = problemOf(content);
-  const comparison = compare(problem, choicesOf(content.papers, registry));
-  const worked: Worked = {
-    problem,
+  const worked = soundly(choicesOf(content.papers, registry), (choices) =>
+    laidOut(compare(problem, choices), content.papers),
+  );
+  const { problem: text, papers } = content;
+  last = { problem: text, papers, worked };
+  return worked;
+}
+
+function laidOut(comparison: Comparison, choices: Laid['papers']): Worked {
+  return {
+    problem: comparison.problem,
     comparison,
     papers: comparison.lanes.map((lane, k) => ({
       ...paperOfLane(lane, k),
-      id: content.papers[k]!.id,
+      id: choices[k]!.id,
       title: titleOf(lane, comparison.lanes),
     })),
     ground: groundOf(comparison),
   };
-  const { problem: text, papers } = content;
-  last = { problem: text, papers, worked };
-  return worked;
 }
 
 /** The short name, and the number of the paper where another one is of the same method. */

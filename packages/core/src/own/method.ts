@@ -9,7 +9,7 @@ import { OWN_PHRASES } from './amounts/phrases.ts';
 import { traceOfLines } from './amounts/trace.ts';
 import { traceOfWholeLines } from './amounts/whole.ts';
 import { readAsked, type Asked } from './asked.ts';
-import { judgeWork, type JudgedWork } from './judged-work.ts';
+import { judgeWork, unjudgedWork, type JudgedWork } from './judged-work.ts';
 import { ownSheet } from './own-sheet.ts';
 import { ownTitle, type OwnWork } from './own-work.ts';
 
@@ -45,7 +45,19 @@ function proved(trace: Trace): Trace | null {
  * judged and worked once.
  */
 export function ownLinesMethod(own: OwnWork): OwnLinesMethod {
-  const judged = remembered((text) => judgeWork(asked(text), own));
+  return methodOf(own, judgeWork);
+}
+
+/** The same lines with nothing said of them, so that a paper on which the judge fails fails alone and can be changed. */
+export function unjudgedLinesMethod(own: OwnWork, failed: string): OwnLinesMethod {
+  return methodOf(own, (question) => unjudgedWork(question, own, failed));
+}
+
+function methodOf(
+  own: OwnWork,
+  judge: (question: Asked, own: OwnWork) => JudgedWork,
+): OwnLinesMethod {
+  const judged = remembered((text) => judge(asked(text), own));
   const worked = remembered((text) => ownTrace(problemOf(text), judged(text)));
   const trace = (problem: Problem): Trace => worked(problemText(problem));
   const title = ownTitle(own);
