@@ -1,8 +1,9 @@
 import { Suspense, useEffect } from 'react';
 import { Link, Outlet, useParams } from 'react-router';
 import { comparisonsApi } from '../api/client.ts';
-import { closeComparison, openComparison, useKeeping } from '../store/keeping.ts';
-import { useComparison } from '../store/comparison-store.ts';
+import { closeComparison, loseIt, openComparison, useKeeping } from '../store/keeping.ts';
+import { currentDocument, useComparison } from '../store/comparison-store.ts';
+import { download, fileName } from '../ui/download.ts';
 import { enterComparison } from '../store/session-store.ts';
 import { Dialogs } from './dialogs.tsx';
 import { Opening } from './opening.tsx';
@@ -14,16 +15,49 @@ import { tooLong } from '../worked/work.ts';
 export function OpenComparison() {
   const { id = '' } = useParams();
   const state = useKeeping(({ keeping }) => keeping.state);
+  const asked = useKeeping((view) => view.asked);
   useEffect(() => {
     enterComparison(id);
     void openComparison(id);
   }, [id]);
   useTitle();
+  if (asked?.next === id) return <WouldBeLost open={asked.open} />;
   if (state === 'opening' || state === 'closed') {
     return <Opening />;
   }
   if (state === 'missing') return <Missing id={id} />;
   return <Opened />;
+}
+
+/** Asked before another comparison takes the place of one that neither the server nor the browser keeps. */
+function WouldBeLost({ open }: { readonly open: string }) {
+  const name = useComparison(({ content }) => content.title || content.problem);
+  const save = () => {
+    const text = JSON.stringify(currentDocument(), null, 2);
+    download(fileName(name, 'levee.json'), text, 'application/json');
+  };
+  return (
+    <main className="message" role="alertdialog" aria-labelledby="would-be-lost">
+      <h1 id="would-be-lost">“{name}” is kept nowhere yet</h1>
+      <p>
+        The server does not answer and this browser has no room for it: what was changed last is
+        only on this page.
+      </p>
+      <p>
+        <Link to={`/c/${open}`} autoFocus>
+          Go back to it
+        </Link>{' '}
+        ·{' '}
+        <button type="button" className="link" onClick={save}>
+          Save it as a file
+        </button>{' '}
+        ·{' '}
+        <button type="button" className="link" onClick={() => void loseIt()}>
+          Leave it, the last changes are lost
+        </button>
+      </p>
+    </main>
+  );
 }
 
 function Opened() {

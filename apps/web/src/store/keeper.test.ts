@@ -9,6 +9,7 @@ import { deskOf, type Desk } from './desk.ts';
 import { keepDraft, readDraft, type Draft } from './drafts.ts';
 import {
   closeComparison,
+  loseIt,
   openComparison,
   resolveConflict,
   sendBeforeLeaving,
@@ -118,6 +119,43 @@ describe('keeping', () => {
     settled(undefined);
     await settle();
     expect(server.stored.document.title).toBe('ab');
+  });
+
+  describe('where neither the server nor the browser keeps an edit', () => {
+    beforeEach(() => {
+      jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+        throw new DOMException('full', 'QuotaExceededError');
+      });
+      server.down = true;
+      retitle('nowhere');
+    });
+    afterEach(() => jest.restoreAllMocks());
+
+    it('asks before another comparison takes its place, and opens nothing', async () => {
+      await settle();
+      expect([state(), wouldBeLost()]).toEqual(['waiting', true]);
+      await openComparison('other');
+      expect(useKeeping.getState().asked).toEqual({ next: 'other', open: 'one' });
+      expect(currentDocument().title).toBe('nowhere');
+      await openComparison('one');
+      expect([useKeeping.getState().asked, currentDocument().title]).toEqual([null, 'nowhere']);
+      server.down = false;
+      await settle();
+      expect(server.stored.document.title).toBe('nowhere');
+    });
+
+    it('lets go of it where that is the answer', async () => {
+      await openComparison('other');
+      await loseIt();
+      expect([state(), useKeeping.getState().asked]).toEqual(['missing', null]);
+    });
+
+    it('counts a conflict that stands open', async () => {
+      server.down = false;
+      server.write({ ...start, title: 'theirs' });
+      await settle();
+      expect([state(), wouldBeLost()]).toEqual(['conflict', true]);
+    });
   });
 
   it('sends a change after a moment, and one request for many changes', async () => {

@@ -62,9 +62,15 @@ export interface KeeperParts {
   };
 }
 
+export interface KeeperView {
+  readonly keeping: Keeping;
+  /** The comparison that is to be opened, while it is asked whether the open one, which nothing keeps, may be lost. */
+  readonly asked: { readonly next: string; readonly open: string } | null;
+}
+
 /** Keeps one open comparison: saves it, holds drafts, and settles with what was changed elsewhere. */
 class Keeper {
-  readonly view = create<{ readonly keeping: Keeping }>(() => ({ keeping: { state: 'closed' } }));
+  readonly view = create<KeeperView>(() => ({ keeping: { state: 'closed' }, asked: null }));
 
   private open: Open | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
@@ -90,9 +96,14 @@ class Keeper {
 
   /**
    * Opens a comparison: the server's version, with changes that it did not get yet put on top. One that is open or
-   * being opened is not opened again.
+   * being opened is not opened again. Where the open one would be lost, it is asked first, and nothing is opened.
    */
   openComparison(id: string): Promise<void> {
+    if (this.open && this.open.id !== id && this.wouldBeLost()) {
+      this.view.setState({ asked: { next: id, open: this.open.id } });
+      return Promise.resolve();
+    }
+    this.view.setState({ asked: null });
     if (this.open?.id === id) return Promise.resolve();
     if (this.coming?.id === id) return this.coming.opened;
     this.closeComparison();
@@ -102,6 +113,14 @@ class Keeper {
     });
     this.coming = { id, opened };
     return opened;
+  }
+
+  /** The answer that the open comparison may be lost: the one that was asked for is opened. */
+  loseIt(): Promise<void> {
+    const { asked } = this.view.getState();
+    if (!asked) return Promise.resolve();
+    this.closeComparison();
+    return this.openComparison(asked.next);
   }
 
   private async openFromServer(id: string, opening: number): Promise<void> {
@@ -322,6 +341,7 @@ export function makeKeeper(parts: KeeperParts) {
   return {
     view: keeper.view,
     openComparison: (id: string) => keeper.openComparison(id),
+    loseIt: () => keeper.loseIt(),
     closeComparison: () => keeper.closeComparison(),
     resolveConflict: (choice: 'mine' | 'theirs' | 'both') => keeper.resolveConflict(choice),
     keepNow: () => keeper.keepNow(),

@@ -25,6 +25,7 @@ const keeper = makeKeeper({
 export const useKeeping = keeper.view;
 export const {
   openComparison,
+  loseIt,
   closeComparison,
   resolveConflict,
   keepNow,

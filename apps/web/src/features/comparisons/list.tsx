@@ -9,7 +9,7 @@ import {
   type Reply,
   type Wanted,
 } from '../../api/client.ts';
-import { closeComparison } from '../../store/keeping.ts';
+import { closeComparison, wouldBeLost } from '../../store/keeping.ts';
 import { download, fileName } from '../../ui/download.ts';
 import { notify } from '../../ui/notices.tsx';
 import { useRefocus } from '../../ui/use-refocus.ts';
@@ -301,7 +301,7 @@ async function duplicate(id: string, reload: () => void): Promise<void> {
 async function remove({ id, title, problem }: ListedComparison, reload: () => void): Promise<void> {
   const reply = await comparisonsApi.remove(id);
   if (!reply.ok) return notify(`It could not be deleted. ${reply.detail}`);
-  closeComparison();
+  if (!wouldBeLost()) closeComparison();
   reload();
   notify(`“${title || problem}” is deleted.`, {
     label: 'Bring it back',

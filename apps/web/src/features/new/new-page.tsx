@@ -4,7 +4,6 @@ import { useNavigate } from 'react-router';
 import { comparisonsApi } from '../../api/client.ts';
 import { ComputationField } from '../../computation/computation-field.tsx';
 import { freshDocument } from '../../store/content.ts';
-import { closeComparison } from '../../store/keeping.ts';
 import { notify } from '../../ui/notices.tsx';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import { suggestions } from './suggestions.ts';
@@ -78,7 +77,6 @@ function Examples(props: {
 function useBegin(): (document: ComparisonDocument) => void {
   const navigate = useNavigate();
   return (document) => {
-    closeComparison();
     void comparisonsApi.create(document).then((reply) => {
       if (reply.ok) void navigate(`/c/${reply.value.id}`);
       else notify(`A new comparison could not be made. ${reply.detail}`);
