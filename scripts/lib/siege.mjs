@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { request } from 'node:http';
 import { Worker } from 'node:worker_threads';
+import { document } from './siege-document.mjs';
 
 /**
  * An attack on a server that was started for it on the loopback address: hostile requests of many kinds from a
@@ -86,54 +87,6 @@ function nestedText(random, depth) {
 function repeated(text, times) {
   return text.repeat(Math.min(times, Math.ceil(MOST_TEXT / Math.max(1, text.length))));
 }
-
-/** A comparison that holds something in every field of today's documents. */
-const document = (problem, more = {}) => ({
-  format: 'levee-comparison',
-  version: 8,
-  title: 'siege',
-  story: 'gauge readings',
-  unit: 'm',
-  units: [],
-  tags: ['siege'],
-  counted: false,
-  problem,
-  estimate: null,
-  earlier: [],
-  papers: [
-    { id: 'p1', method: 'column-addition', school: {}, order: [], hops: [], slips: [], own: null },
-    {
-      id: 'p2',
-      method: 'own-lines',
-      school: {},
-      order: [],
-      hops: [],
-      slips: [],
-      own: {
-        lines: [
-          { text: '= 30', struck: false },
-          { text: 'a note', struck: true },
-        ],
-        code: 'T07',
-        name: 'a way',
-      },
-    },
-  ],
-  steps: { p1: 0, p2: 0 },
-  pace: 'amount',
-  checks: [
-    {
-      check: 'calculator',
-      problem,
-      method: 'column-addition',
-      against: '20',
-      outcome: 'agrees',
-      at: '2026-01-31T09:00:00.000Z',
-    },
-  ],
-  answers: [{ code: 'T12', problem: '', answer: '21' }],
-  ...more,
-});
 
 const json = (body) => ({
   method: 'POST',

@@ -174,7 +174,8 @@ function groupFaults(document: TraceDocument): readonly TraceFault[] {
       return [whole(`group ${id} is worth ${sum}, not ${worth}`)];
     const own = new Set(members.flatMap((member) => member.terms));
     const said = new Set(terms);
-    const isGone = (term: string) => role === 'answer' && isTerm(term) && !stays.has(term);
+    const isGone = (term: string) =>
+      role === 'answer' && isTerm(term) && (!stays.has(term) || (shape ?? 0) > 2);
     const isOwn =
       said.size === terms.length &&
       [...own].every((term) => said.has(term)) &&

@@ -127,54 +127,66 @@ function Report({
           {faults.length > 5 && <li>{faults.length - 5} more lines were not read.</li>}
         </ul>
       )}
-      {beside.length > 0 && (
-        <div className="renamed">
-          <p>
-            Only answers are kept, with their unit. This stood beside them; it is shown only now.
-          </p>
-          <ul>
-            {beside.map(({ line, text }) => (
-              <li key={line}>
-                <strong>line {line}</strong> {text}
-              </li>
-            ))}
-          </ul>
-          <p className="chips">
-            <button type="button" className="chip" onClick={forget}>
-              forget it
-            </button>
-          </p>
-        </div>
-      )}
-      {renamed.length > 0 && (
-        <div className="renamed">
-          <p>
-            Names are not kept. These codes stand for them from now on; copy the list out, it is
-            shown only now.
-          </p>
-          <ul>
-            {renamed.map(({ given, code }) => (
-              <li key={code}>
-                <strong>{code}</strong> {given}
-              </li>
-            ))}
-          </ul>
-          <p className="chips">
-            <button
-              type="button"
-              className="chip"
-              onClick={() =>
-                void copy(renamed.map(({ given, code }) => `${code}\t${given}`).join('\n'))
-              }
-            >
-              copy the list
-            </button>
-            <button type="button" className="chip" onClick={forget}>
-              forget it
-            </button>
-          </p>
-        </div>
-      )}
+      {beside.length > 0 && <Beside beside={beside} forget={forget} />}
+      {renamed.length > 0 && <Renamed renamed={renamed} forget={forget} />}
+    </div>
+  );
+}
+
+interface Offered {
+  readonly forget: () => void;
+}
+
+/** What stood beside answers, offered back once. */
+function Beside({ beside, forget }: Pick<ReadRows, 'beside'> & Offered) {
+  return (
+    <div className="renamed">
+      <p>Only answers are kept, with their unit. This stood beside them; it is shown only now.</p>
+      <ul>
+        {beside.map(({ line, text }) => (
+          <li key={line}>
+            <strong>line {line}</strong> {text}
+          </li>
+        ))}
+      </ul>
+      <p className="chips">
+        <button type="button" className="chip" onClick={forget}>
+          forget it
+        </button>
+      </p>
+    </div>
+  );
+}
+
+/** Codes that were given in the place of names. */
+function Renamed({ renamed, forget }: Pick<ReadRows, 'renamed'> & Offered) {
+  return (
+    <div className="renamed">
+      <p>
+        Names are not kept. These codes stand for them from now on; copy the list out, it is shown
+        only now.
+      </p>
+      <ul>
+        {renamed.map(({ given, code }) => (
+          <li key={code}>
+            <strong>{code}</strong> {given}
+          </li>
+        ))}
+      </ul>
+      <p className="chips">
+        <button
+          type="button"
+          className="chip"
+          onClick={() =>
+            void copy(renamed.map(({ given, code }) => `${code}\t${given}`).join('\n'))
+          }
+        >
+          copy the list
+        </button>
+        <button type="button" className="chip" onClick={forget}>
+          forget it
+        </button>
+      </p>
     </div>
   );
 }
