@@ -42,6 +42,9 @@ describe('a comparison of an earlier version', () => {
     papers: document!.papers.map(({ method, school, order }) => ({ method, school, order })),
     counted: undefined,
     checks: undefined,
+    units: undefined,
+    tags: undefined,
+    earlier: undefined,
     answers: undefined,
   };
 
