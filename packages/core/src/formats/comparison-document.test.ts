@@ -263,7 +263,14 @@ describe('decodeComparison', () => {
     const known = Object.fromEntries(
       Object.entries(document).filter(([field]) => !later.has(field)),
     );
-    const old = { ...known, version: 2, papers, steps: [0, 3] };
+    const checks = document.checks.map(({ check, method, against, outcome, at }) => ({
+      check,
+      method,
+      against,
+      outcome,
+      at,
+    }));
+    const old = { ...known, version: 2, papers, checks, steps: [0, 3] };
     const read = decodeComparison(old, registry);
     expect(read).toMatchObject({
       ok: true,
