@@ -87,12 +87,11 @@ const OF_ROLES: Partial<Record<Role, Check>> = {
     const divisor = problem.kind === 'quotient' ? operandsOf(problem)[1]! : Exact.ONE;
     return value !== null && worth.times(divisor).equals(value);
   },
-  // A stroke stands for ten of its place; for some tens where a carry of two figures was put in.
+  // A stroke stands for one or ten of its place, or for some where a carry of two figures was put in.
   scratch: ({ worth, place }, problem) => {
     if (place === undefined) return true;
-    const one = placeValue(problem.base, place).times(scaleOf(problem));
-    const tens = worth.dividedBy(one.times(Exact.of(problem.base)));
-    return worth.equals(one) || (tens.isWhole && !tens.isZero && !tens.isNegative);
+    const count = worth.dividedBy(placeValue(problem.base, place).times(scaleOf(problem)));
+    return count.isWhole && !count.isZero && !count.isNegative;
   },
   repeats: ({ glyph }) => glyph === '…',
   // A figure of a root is worth what it lays of the number; that together they are the root is told of the answer.
