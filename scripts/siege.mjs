@@ -2,8 +2,18 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { ensureCompiled, ensureInstalled, ensureSite, main, say, SERVER } from './lib/project.mjs';
+import {
+  COMMAND_LINE,
+  ensureCommandLine,
+  ensureCompiled,
+  ensureInstalled,
+  ensureSite,
+  main,
+  say,
+  SERVER,
+} from './lib/project.mjs';
 import { besiege, killWhileSaving } from './lib/siege.mjs';
+import { nameOf, slowestInputs, timed } from './lib/slowest.mjs';
 
 /** Attacks a server that it starts for itself on the loopback address, and prints one table. */
 await main(async () => {
@@ -18,6 +28,7 @@ await main(async () => {
   ensureInstalled();
   ensureCompiled();
   ensureSite();
+  ensureCommandLine();
   const folder = mkdtempSync(join(tmpdir(), 'levee-siege-'));
   try {
     const attack = await besiege({
@@ -33,8 +44,11 @@ await main(async () => {
       seed,
     });
     print(attack, saving);
+    const late = printSlowest();
     const failed = attack.rows.reduce((sum, row) => sum + row.failed, 0);
-    if (failed > 0 || saving.lost > 0) process.exitCode = 1;
+    // A run that kept nothing shows nothing.
+    const isIdle = kills > 0 && saving.acknowledged < Math.min(kills, 200);
+    if (failed > 0 || saving.lost > 0 || isIdle || late) process.exitCode = 1;
   } finally {
     rmSync(folder, { recursive: true, force: true });
   }
@@ -65,4 +79,21 @@ function print({ rows, health, memory, code, stacks }, { kills, acknowledged, lo
   );
   say(`console: ${stacks} stacks; ended with code ${code}`);
   say(`kills while saving: ${kills}; ${acknowledged} saves acknowledged, ${lost} lost`);
+}
+
+/** Seconds that a command may take at most, on an idle machine. */
+const MOST_SECONDS = 10;
+
+/** The slowest accepted input of every command, with 1 GB of room; whether one took too long or did not end. */
+function printSlowest() {
+  say('slowest accepted input of each command (seconds, goal 10; 1 GB of room)');
+  let late = false;
+  for (const input of slowestInputs()) {
+    const { seconds, ended } = timed(COMMAND_LINE, input);
+    late ||= !ended || seconds > MOST_SECONDS;
+    say(
+      `${nameOf(input).padEnd(78)} ${seconds.toFixed(1).padStart(5)}${ended ? '' : ' did not end'}`,
+    );
+  }
+  return late;
 }

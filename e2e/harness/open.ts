@@ -10,10 +10,10 @@ export interface Stored {
 /** The first comparison that a search finds. */
 export async function findComparison(server: TestServer, search: string): Promise<Stored> {
   const query = new URLSearchParams({ search });
-  const { items } = await server.json<{ items: Stored[] }>(`comparisons?${query}`);
+  const { items } = await server.json<{ items: { id: string }[] }>(`comparisons?${query}`);
   const [first] = items;
   if (!first) throw new Error(`No comparison is found by "${search}".`);
-  return first;
+  return server.json<Stored>(`comparisons/${first.id}`);
 }
 
 /** Opens a view of the first comparison that a search finds, and waits until it is there. */
