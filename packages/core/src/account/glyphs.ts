@@ -125,7 +125,14 @@ function inFigures(text: string, base: number): Exact | null {
 }
 
 function read(glyph: string): Exact | null {
-  const written = readExpression(glyph.replace(/^\+\s*/, '').replace(/^[−-]\s+/, '−'));
+  return valueOfText(glyph.replace(/^\+\s*/, '').replace(/^[−-]\s+/, '−'));
+}
+
+/** The value of a text whose numbers are in a base that it does not tell; null where it has none. */
+export function valueOfText(text: string, base = 10): Exact | null {
+  const based =
+    base === 10 ? text : text.replace(/[0-9A-Za-z.]+/g, (number) => `${number}_${base}`);
+  const written = readExpression(based);
   if (!written.ok) return null;
   const made = evaluateSurd(written.expression, { letters: true });
   return made.ok ? made.value.rational : null;

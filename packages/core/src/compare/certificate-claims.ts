@@ -1,8 +1,6 @@
+import { valueOfText } from '../account/glyphs.ts';
 import { Exact } from '../exact/exact.ts';
-import { evaluateSurd } from '../problem/evaluate.ts';
-import type { Expression as Written } from '../problem/expression.ts';
 import { termShape } from '../problem/kinds.ts';
-import { readExpression } from '../problem/read-expression.ts';
 import type { Agreement } from './agreement-shape.ts';
 import { leavesOf, type Expression, type MethodAgreement } from './expressions.ts';
 
@@ -28,15 +26,12 @@ export const CERTIFICATE_UNCHECKED_FIELDS = [
 export function termTextFault({ terms, operands, base, kind }: Agreement): string | null {
   const parts = operands.map((operand) => operand.parts);
   for (const { id, text, worth } of terms) {
-    const read = readExpression(inBase(text, base));
-    const value = read.ok ? valueOf(read.expression) : null;
-    if (!read.ok || !value?.equals(Exact.parse(worth))) return `term ${id} is not ${text}`;
+    if (!valueOfText(text, base)?.equals(Exact.parse(worth))) return `term ${id} is not ${text}`;
     if (termShape(kind) !== 'products') continue;
-    const factors = text.split('×').map((factor) => readExpression(inBase(factor, base)));
+    const factors = text.split('×').map((factor) => valueOfText(factor, base));
     const due = id.split('.').map((part, operand) => parts[operand]?.[Number(part)]);
     const isOwn =
-      factors.length === due.length &&
-      factors.every((own, k) => own.ok && valueOf(own.expression)?.toString() === due[k]);
+      factors.length === due.length && factors.every((own, k) => own?.toString() === due[k]);
     if (!isOwn) return `term ${id} is not made of ${text}`;
   }
   return null;
@@ -46,16 +41,6 @@ export function termTextFault({ terms, operands, base, kind }: Agreement): strin
 export function versionFault({ version, methods }: Agreement): string | null {
   const isNumbered = methods.some(({ moves }) => moves.some(({ line }) => line !== undefined));
   return version === 1 && isNumbered ? 'version 1 has no numbers of lines' : null;
-}
-
-/** Every number of a text in a base that it does not tell. */
-function inBase(text: string, base: number): string {
-  return base === 10 ? text : text.replace(/[0-9A-Za-z.]+/g, (number) => `${number}_${base}`);
-}
-
-function valueOf(of: Written): Exact | null {
-  const made = evaluateSurd(of, { letters: true });
-  return made.ok ? made.value.rational : null;
 }
 
 /**

@@ -1,10 +1,9 @@
-import { glyphFault, measuresOf, valueOfGlyph } from '../account/glyphs.ts';
+import { glyphFault, measuresOf, valueOfGlyph, valueOfText } from '../account/glyphs.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralText, numeralValue, placeValue } from '../exact/numeral.ts';
 import { OWN_LINES } from '../laws/replay.ts';
-import { evaluateSurd, exactRoot } from '../problem/evaluate.ts';
+import { exactRoot } from '../problem/evaluate.ts';
 import { problemText, problemValue, type Problem } from '../problem/problem.ts';
-import { readExpression } from '../problem/read-expression.ts';
 import { scriptOf } from '../problem/script.ts';
 import type { TraceFault } from './trace-audit.ts';
 import type { EntryDocument, ProblemDocument, TraceDocument } from './trace-shape.ts';
@@ -103,7 +102,7 @@ function owedFault(entry: EntryDocument, problem: Problem): string | null {
   const { glyph, medium, role, place } = entry;
   if (glyph !== null || medium !== null || role !== null || place !== undefined)
     return 'is owed, and is said to be written';
-  const value = valueIn(entry.text, problem.base);
+  const value = valueOfText(entry.text, problem.base);
   if (value === null) return null;
   const worth = Exact.parse(entry.worth);
   // Of a string of factors, and of numbers with points, a term is owed as the sheet has it.
@@ -121,20 +120,10 @@ function markFault(entry: EntryDocument, problem: Problem, method: string): stri
   const worth = Exact.parse(entry.worth);
   if (method !== OWN_LINES) return glyphFault({ glyph, worth, role, place }, problem);
   if (problem.kind === 'root') return null;
-  const value = valueIn(glyph.replace(/^[−-]\s+/, '−'), problem.base);
+  const value = valueOfText(glyph.replace(/^[−-]\s+/, '−'), problem.base);
   return value === null || value.equals(worth)
     ? null
     : `is worth ${worth}, but ${glyph} is ${value}`;
-}
-
-/** The value of a text in the base of a problem; null where it is no expression. */
-function valueIn(text: string, base: number): Exact | null {
-  const based =
-    base === 10 ? text : text.replace(/[0-9A-Za-z.]+/g, (number) => `${number}_${base}`);
-  const read = readExpression(based);
-  if (!read.ok) return null;
-  const made = evaluateSurd(read.expression, { letters: true });
-  return made.ok ? made.value.rational : null;
 }
 
 /** What is struck is there, and is struck once. */
@@ -274,7 +263,7 @@ function answerAmount(text: string, problem: Problem): Exact | null {
   const [, before, block] = /^(-?[0-9A-Z]*\.[0-9A-Z]*)\(([0-9A-Z]+)\)$/.exec(text) ?? [];
   if (before !== undefined && block !== undefined) return repeating(before, block, problem);
   if (scriptOf(problem) === 'figures') return valueOfGlyph(text, problem);
-  return valueIn(text, base);
+  return valueOfText(text, base);
 }
 
 /** `0.(142857)`: the block over as many of the last figure of the base, behind the figures before it. */
