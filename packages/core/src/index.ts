@@ -63,6 +63,8 @@ export { rootOf } from './account/root.ts';
 export { owedEntries } from './account/owed.ts';
 export { audit } from './account/audit.ts';
 export { TermSet } from './account/terms.ts';
+export { PieceSpace, ProductSpace, SumSpace } from './account/spaces.ts';
+export { Surd } from './exact/surd.ts';
 export {
   hasOpportunity,
   mostTelling,
@@ -235,7 +237,12 @@ export { methodOfPaper } from './formats/choices.ts';
 export {
   isOwnLines,
   ownLinesMethod,
+  isAwaiting,
+  judgedLines,
+  knownLinesMethod,
   unjudgedLinesMethod,
+  waitingLinesMethod,
+  type KnownLines,
   type OwnLinesMethod,
 } from './own/method.ts';
 export {
@@ -247,7 +254,7 @@ export {
   type OwnLine,
   type OwnWork,
 } from './own/own-work.ts';
-export { judgeWork, type JudgedWork } from './own/judged-work.ts';
+export type { JudgedWork } from './own/judged-work.ts';
 export { lineBands, type LineBand } from './own/own-sheet.ts';
 export { stripsBeyond, type StripBeyond } from './ground/area-beyond.ts';
 export { nearestMethod, type NearestMethod } from './own/nearest-method.ts';

@@ -10,7 +10,7 @@ interface Place {
 let place: Place | null = null;
 
 function placeAway(): Place | null {
-  if (typeof Worker === 'undefined') return null;
+  if (!isAway()) return null;
   if (!place) {
     const worker = new Worker(new URL('./away.worker.ts', import.meta.url), { type: 'module' });
     const broken = new Promise<null>((resolve) => {
@@ -19,6 +19,11 @@ function placeAway(): Place | null {
     place = { jobs: wrap<Jobs>(worker), broken };
   }
   return place;
+}
+
+/** Whether there is a place away from the page at all. */
+export function isAway(): boolean {
+  return typeof Worker !== 'undefined';
 }
 
 /**

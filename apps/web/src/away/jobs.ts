@@ -2,9 +2,10 @@ import { choicesOf, compare, readComputation, registry, type PaperWork } from '@
 import { certify, type Certified } from '../certificate/certify.ts';
 import { diagnoseAnswers, diagnoseSheets } from './answers-job.ts';
 import { classRuns } from './class-job.ts';
+import { judgeLines } from './lines-job.ts';
 import { slipSaid } from './slip-job.ts';
 import { judgeTyped } from './typed-job.ts';
-import { wayAnswer, wayFromFile, waysThere } from './way-job.ts';
+import { wayAnswer, wayFromFile, waysInvited, waysThere } from './way-job.ts';
 import { readImport } from './read-import.ts';
 
 /** What is worked out away from the page. Plain data in, plain data out. */
@@ -20,10 +21,12 @@ export const jobs = {
   classRuns,
   diagnoseAnswers,
   diagnoseSheets,
+  judgeLines,
   judgeTyped,
   slipSaid,
   wayAnswer,
   wayFromFile,
+  waysInvited,
   waysThere,
 };
 

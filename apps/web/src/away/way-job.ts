@@ -1,4 +1,7 @@
 import {
+  nearestMethod,
+  registry,
+  waysFor,
   choicesFor,
   judgeLines,
   layOn,
@@ -35,6 +38,37 @@ export function wayAnswer(problem: string, lines: readonly string[], name: strin
     way,
     choices: Object.fromEntries(letters.map((letter) => [letter, choicesFor(way, letter, asked)])),
     suggested: suggestedFor(way, asked, MOST_SUGGESTED).map(({ text }) => text),
+  };
+}
+
+/** Ways that the numbers of a computation invite, and the method that some lines are nearest to. */
+export interface WaysInvited {
+  readonly invited: readonly {
+    readonly kind: string;
+    readonly why: string;
+    readonly cost: number;
+    readonly lines: readonly string[];
+  }[];
+  readonly near: {
+    readonly method: string;
+    readonly hops: readonly string[];
+    readonly says: string;
+  } | null;
+}
+
+/** What these numbers invite. Throws `RangeError` for a text that is no computation. */
+export function waysInvited(problem: string, lines: readonly string[]): WaysInvited {
+  const asked = askedOf(problem);
+  const paper = judgeLines(asked, lines);
+  const near = asked.problem && nearestMethod(asked.problem, paper, registry);
+  return {
+    invited: waysFor(asked).map(({ kind, why, cost, lines: way }) => ({
+      kind,
+      why,
+      cost,
+      lines: way.map(({ text }) => text),
+    })),
+    near: near && { method: near.method.id, hops: near.hops.map(String), says: near.says },
   };
 }
 

@@ -1,4 +1,4 @@
-import type { Comparison } from '@levee/core';
+import { isAwaiting, type Comparison } from '@levee/core';
 import { useEffect, useState } from 'react';
 import { away } from '../away/away.ts';
 import { useComparison } from '../store/comparison-store.ts';
@@ -23,10 +23,11 @@ export function useAgreement(): Certified | null {
   const problem = useComparison(({ content }) => content.problem);
   const papers = useComparison(({ content }) => content.papers);
   const { space, lanes } = comparison;
+  const isAwaited = lanes.some(({ method }) => isAwaiting(method, comparison.problem));
   const [, setMade] = useState<Comparison | null>(null);
   const isSmall = space.size * lanes.length <= AT_ONCE;
   useEffect(() => {
-    if (isSmall || KNOWN.has(comparison)) return undefined;
+    if (isSmall || isAwaited || KNOWN.has(comparison)) return undefined;
     let isAsked = true;
     void away('certificate', problem, papers).then((made) => {
       KNOWN.set(comparison, made);
@@ -35,6 +36,7 @@ export function useAgreement(): Certified | null {
     return () => {
       isAsked = false;
     };
-  }, [comparison, isSmall, problem, papers]);
+  }, [comparison, isSmall, isAwaited, problem, papers]);
+  if (isAwaited) return null;
   return isSmall ? certified(comparison) : (KNOWN.get(comparison) ?? null);
 }

@@ -46,11 +46,12 @@ export function OwnHead({
 
 /** `4 lines, all lawful`; `5 lines, 1 not equal`. */
 function countText(method: OwnLinesMethod, paper: Paper, oneLaw: boolean): string {
-  const { failed, paper: judged } = method.judged(paper.lane.trace.problem);
+  const { failed, isWaiting, paper: judged } = method.judged(paper.lane.trace.problem);
   const { lines, complete, right } = judged;
   if (lines.length === 0) return 'empty';
-  if (failed !== null) return 'not judged';
+  if (failed !== undefined) return 'not judged';
   const all = `${lines.length} ${lines.length === 1 ? 'line' : 'lines'}`;
+  if (isWaiting) return `${all} …`;
   const wrong = lines.filter(({ verdict }) => verdict === 'unequal').length;
   const runOn = lines.filter(({ verdict }) => verdict === 'run-on').length;
   const unread = lines.filter(({ verdict }) => verdict === 'unread').length;

@@ -68,13 +68,14 @@ export function OwnSentence(props: {
 
 /** Before the first step of the account; what stands on the paper has no amount of its own yet. */
 function Unworked({ paper, method, step }: Parameters<typeof OwnSentence>[0]) {
-  const { paper: judged, failed } = method.judged(paper.lane.trace.problem);
+  const { paper: judged, failed, isWaiting } = method.judged(paper.lane.trace.problem);
   const { lines } = judged;
-  if (failed !== null) return <Failed title={method.shortName} fault={failed} />;
+  if (failed !== undefined) return <Failed title={method.shortName} fault={failed} />;
   if (step > 0) return <Sentence paper={paper} step={step} />;
   const isWorked = paper.last > 0;
-  const text =
-    lines.length === 0
+  const text = isWaiting
+    ? 'The lines are being judged …'
+    : lines.length === 0
       ? 'Nothing is worked yet.'
       : isWorked
         ? 'The lines come one after the other.'

@@ -11,6 +11,7 @@ import {
   registry,
   timeline,
   type Ground,
+  type Choice,
   type Comparison,
   type Drawing,
   type EntryId,
@@ -23,9 +24,11 @@ import {
   type Problem,
   type Sheet,
   type Timeline,
+  type Trace,
 } from '@levee/core';
 import { problemOf } from '../store/content.ts';
 import type { Content } from '../store/desk.ts';
+import { linesMethod, useArrived } from './judged.ts';
 import { soundly } from './sound.ts';
 
 /** One method's paper with all that is needed to draw any moment of it. */
@@ -63,18 +66,39 @@ export interface Worked {
 }
 
 type Laid = Pick<Content, 'problem' | 'papers'>;
-let last: (Laid & { worked: Worked }) | null = null;
+let last: (Laid & { arrived: number; worked: Worked }) | null = null;
 
-/** Works the chosen papers; the same object as before while problem and papers are the same. */
-export function work(content: Laid): Worked {
-  if (last?.problem === content.problem && last.papers === content.papers) return last.worked;
-  const problem = problemOf(content);
-  const worked = soundly(choicesOf(content.papers, registry), (choices) =>
-    laidOut(compare(problem, choices), content.papers),
+/**
+ * Works the chosen papers; the same object as before while problem, papers and what is known of own lines are the same. Own lines
+ * that are not judged yet stand with their words alone; who shows them asks {@link useArrived} when to look again.
+ */
+export function work({ problem: text, papers }: Laid): Worked {
+  const arrived = useArrived.getState().count;
+  if (last?.problem === text && last.papers === papers && last.arrived === arrived) {
+    return last.worked;
+  }
+  const problem = problemOf({ problem: text });
+  const choices = choicesOf(papers, registry, (own) => linesMethod(text, own)).map((choice, k) =>
+    withTrace(text, papers[k]!, choice),
   );
-  const { problem: text, papers } = content;
-  last = { problem: text, papers, worked };
+  const worked = soundly(choices, (laid) => laidOut(compare(problem, laid), papers));
+  worked.papers.forEach(({ method, lane }, k) => {
+    TRACES.set(papers[k]!, { problem: text, method, trace: lane.trace });
+  });
+  last = { problem: text, papers, arrived, worked };
   return worked;
+}
+
+/** The work of a paper, kept for as long as nothing of it changes. */
+const TRACES = new WeakMap<
+  Laid['papers'][number],
+  { readonly problem: string; readonly method: Method; readonly trace: Trace }
+>();
+
+function withTrace(problem: string, paper: Laid['papers'][number], choice: Choice): Choice {
+  const known = TRACES.get(paper);
+  const isSame = known?.problem === problem && known.method === choice.method;
+  return isSame ? { ...choice, trace: known.trace } : choice;
 }
 
 function laidOut(comparison: Comparison, choices: Laid['papers']): Worked {
@@ -97,17 +121,24 @@ function titleOf({ method, trace }: Lane, lanes: readonly Lane[]): string {
   return isAlone ? method.shortName : `${method.shortName} ${number}`;
 }
 
+/** What of a paper depends on its own work alone; kept, so that it is drawn once while papers beside it change. */
+type Drawn = Omit<Paper, 'id' | 'index' | 'title' | 'lane' | 'dealtAt'>;
+const DRAWN = new WeakMap<Trace, Drawn>();
+
 /** A lane with all that is needed to draw any moment of it. */
 export function paperOfLane(lane: Lane, index: number): Paper {
   const { method, trace } = lane;
+  const known = DRAWN.get(trace);
+  const drawn = known?.method === method ? known : drawnWork(lane);
+  DRAWN.set(trace, drawn);
+  return { id: '', index, title: method.shortName, lane, dealtAt: dealtSteps(lane), ...drawn };
+}
+
+function drawnWork({ method, trace }: Lane): Drawn {
   const sheet = method.sheet(trace);
   const own = levels(trace);
   return {
-    id: '',
-    index,
     method,
-    title: method.shortName,
-    lane,
     sheet,
     drawing: drawSheet(sheet, trace),
     line: timeline(trace),
@@ -115,7 +146,6 @@ export function paperOfLane(lane: Lane, index: number): Paper {
     drawnLevels: drawnLevels(own, trace.problem),
     last: trace.steps.length,
     givens: new Set(trace.givens.map((given) => given.id)),
-    dealtAt: dealtSteps(lane),
     givenAt: new Map(
       trace.givens.flatMap(({ id, since }) => (since ? [[id, since] as const] : [])),
     ),

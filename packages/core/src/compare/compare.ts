@@ -25,6 +25,8 @@ export interface Choice {
   readonly hops?: readonly Exact[];
   /** Slips that a learner makes in it. */
   readonly slips?: readonly SlipRequest[];
+  /** Its work on the problem, where that is there already. */
+  readonly trace?: Trace;
 }
 
 /** A group of a trace in the common terms of its comparison. */
@@ -60,13 +62,15 @@ export interface Comparison {
 
 /** Works a problem by several methods. RangeError when a method does not accept it. */
 export function compare(problem: Problem, choices: readonly Choice[]): Comparison {
-  const traces = choices.map(({ method, school, order, hops, slips }) =>
-    method.trace(problem, {
-      ...(school ? { school } : {}),
-      ...(order ? { order } : {}),
-      ...(hops ? { hops } : {}),
-      ...(slips ? { slips } : {}),
-    }),
+  const traces = choices.map(
+    ({ method, school, order, hops, slips, trace }) =>
+      trace ??
+      method.trace(problem, {
+        ...(school ? { school } : {}),
+        ...(order ? { order } : {}),
+        ...(hops ? { hops } : {}),
+        ...(slips ? { slips } : {}),
+      }),
   );
   return comparisonOf(
     problem,

@@ -15,18 +15,28 @@ export function methodOfPaper(
   { method, own }: Pick<PaperWork, 'method' | 'own'>,
   registry: Registry,
 ): Method | undefined {
-  if (!own) return registry.find(method);
+  return own ? methodOfLines(own) : registry.find(method);
+}
+
+function methodOfLines(own: OwnWork): Method {
   const known = OWN.get(own) ?? ownLinesMethod(own);
   OWN.set(own, known);
   return known;
 }
 
-/** The papers of a document as choices of a comparison. RangeError on a method that does not exist. */
-export function choicesOf(papers: readonly PaperWork[], registry: Registry): readonly Choice[] {
+/**
+ * The papers of a document as choices of a comparison; own lines are judged and worked when they are asked for, unless their
+ * methods come from elsewhere. RangeError on a method that does not exist.
+ */
+export function choicesOf(
+  papers: readonly PaperWork[],
+  registry: Registry,
+  linesMethod: (own: OwnWork) => Method = methodOfLines,
+): readonly Choice[] {
   return papers.map((paper) => {
     const { school, order, hops, slips } = paper;
     return {
-      method: methodOfPaper(paper, registry) ?? registry.get(paper.method),
+      method: paper.own ? linesMethod(paper.own) : registry.get(paper.method),
       school,
       order,
       hops: hops.map((hop) => Exact.parse(hop)),

@@ -43,7 +43,7 @@ function slipOf(paper: JudgedPaper, { n }: JudgedLine, budget: Budget): string |
 function traceOf(paper: JudgedPaper): OwnLinesDocument['trace'] {
   const { problem, expression } = paper.asked;
   const asked = problem ?? expressionProblem(expression);
-  const trace = asked && ownTrace(asked, { paper });
+  const trace = asked && ownTrace(asked, paper);
   return trace && trace.steps.length > 0 ? traceDocument({ phrases: OWN_PHRASES }, trace) : null;
 }
 

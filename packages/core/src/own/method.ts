@@ -7,14 +7,25 @@ import { readComputation } from './computation.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 import { OWN_PHRASES } from './amounts/phrases.ts';
 import { traceOfLines } from './amounts/trace.ts';
+import { traceUpTo } from './amounts/up-to.ts';
 import { traceOfWholeLines } from './amounts/whole.ts';
 import { readAsked, type Asked } from './asked.ts';
-import { judgeWork, unjudgedWork, type JudgedWork } from './judged-work.ts';
+import type { JudgedPaper } from './judged-paper.ts';
+import {
+  judgedWork,
+  sameLines,
+  textsOf,
+  unjudgedPaper,
+  type JudgedWork,
+  type Said,
+  type SaidPaper,
+} from './judged-work.ts';
 import { ownSheet } from './own-sheet.ts';
 import { ownTitle, type OwnWork } from './own-work.ts';
+import { judgeLines } from './paper.ts';
 
 /** The account of someone's own lines: by the terms that each moves, or line by line where those cannot be followed. */
-export function ownTrace(problem: Problem, { paper }: Pick<JudgedWork, 'paper'>): Trace {
+export function ownTrace(problem: Problem, paper: JudgedPaper): Trace {
   const byTerms = traceOfLines(paper);
   const trace = (byTerms && proved(byTerms)) ?? traceOfWholeLines(problem, paper);
   return paper.complete ? trace : { ...trace, isUnfinished: true };
@@ -45,20 +56,68 @@ function proved(trace: Trace): Trace | null {
  * judged and worked once.
  */
 export function ownLinesMethod(own: OwnWork): OwnLinesMethod {
-  return methodOf(own, judgeWork);
+  const judged = remembered((text) => judgeLines(asked(text), textsOf(own)));
+  return methodOf(own, {
+    said: (text) => ({ paper: judged(text) }),
+    trace: (text) => ownTrace(problemOf(text), judged(text)),
+  });
+}
+
+/** Someone's own lines on one problem, judged and worked: what a paper of them shows. */
+export interface KnownLines {
+  readonly paper: SaidPaper;
+  readonly trace: Trace;
+}
+
+/** Judges and works someone's own lines on one problem, so that it can be kept or sent. RangeError for no computation. */
+export function judgedLines(problem: string, own: OwnWork): KnownLines {
+  const judged = judgeLines(asked(problem), textsOf(own));
+  const { lines, complete, right } = judged;
+  return { paper: { lines, complete, right }, trace: ownTrace(problemOf(problem), judged) };
+}
+
+/** The same lines where all of it is known for the problem that they are laid on. */
+export function knownLinesMethod(own: OwnWork, { paper, trace }: KnownLines): OwnLinesMethod {
+  return methodOf(own, { said: () => ({ paper }), trace: () => trace });
+}
+
+/**
+ * The same lines while they are judged elsewhere. What stands is what was known, by one of the papers of this problem that were
+ * judged, of the lines that have not changed; of the others nothing is said.
+ */
+export function waitingLinesMethod(own: OwnWork, judged: readonly KnownLines[]): OwnLinesMethod {
+  const texts = textsOf(own);
+  const [best] = judged
+    .map(({ paper, trace }) => ({ paper, trace, same: sameLines(texts, paper) }))
+    .filter(({ same }) => same > 0)
+    .sort((a, b) => b.same - a.same);
+  const paper = unjudgedPaper(texts, best?.paper.lines.slice(0, best.same) ?? []);
+  return methodOf(own, {
+    said: () => ({ paper, isWaiting: true }),
+    trace: best ? () => traceUpTo(best.trace, best.same) : emptyTrace,
+  });
 }
 
 /** The same lines with nothing said of them, so that a paper on which the judge fails fails alone and can be changed. */
 export function unjudgedLinesMethod(own: OwnWork, failed: string): OwnLinesMethod {
-  return methodOf(own, (question) => unjudgedWork(question, own, failed));
+  const paper = unjudgedPaper(textsOf(own), []);
+  return methodOf(own, { said: () => ({ paper, failed }), trace: emptyTrace });
 }
 
-function methodOf(
-  own: OwnWork,
-  judge: (question: Asked, own: OwnWork) => JudgedWork,
-): OwnLinesMethod {
-  const judged = remembered((text) => judge(asked(text), own));
-  const worked = remembered((text) => ownTrace(problemOf(text), judged(text)));
+/** The account of a problem on which nothing is worked. */
+function emptyTrace(text: string): Trace {
+  return ownTrace(problemOf(text), judgeLines(asked(text), []));
+}
+
+/** What is said of lines, and the account of them, on a problem that is written so. */
+interface Lines {
+  readonly said: (problem: string) => Said;
+  readonly trace: (problem: string) => Trace;
+}
+
+function methodOf(own: OwnWork, lines: Lines): OwnLinesMethod {
+  const judged = remembered((text) => judgedWork(asked(text), own, lines.said(text)));
+  const worked = remembered(lines.trace);
   const trace = (problem: Problem): Trace => worked(problemText(problem));
   const title = ownTitle(own);
   return {
@@ -99,6 +158,11 @@ export interface OwnLinesMethod extends Method {
   readonly bareSheet: (trace: Trace) => Sheet;
   /** What is said of the lines on a problem. */
   readonly judged: (problem: Problem) => JudgedWork;
+}
+
+/** Whether a method is someone's own lines that are still being judged on a problem. */
+export function isAwaiting(method: Method, problem: Problem): boolean {
+  return isOwnLines(method) && method.judged(problem).isWaiting === true;
 }
 
 /** Whether a method is someone's own lines. */

@@ -3,12 +3,19 @@ import { registry } from '../methods/index.ts';
 import { problemFrom } from '../testing/work.ts';
 import { ownLinesMethod } from './method.ts';
 import { nearestMethod } from './nearest-method.ts';
+import { readAsked } from './asked.ts';
 import { workOf } from './own-work.ts';
+import { judgeLines } from './paper.ts';
+
+function judgedPaper(problem: string, lines: readonly string[]) {
+  const read = readAsked(problem);
+  if (!read.ok) throw new Error(read.reason);
+  return judgeLines(read.asked, lines);
+}
 
 function nearest(problem: string, ...lines: readonly string[]) {
   const asked = problemFrom(problem);
-  const { paper } = ownLinesMethod(workOf(lines)).judged(asked);
-  const found = nearestMethod(asked, paper, registry);
+  const found = nearestMethod(asked, judgedPaper(problem, lines), registry);
   return found && { id: found.method.id, hops: found.hops.map(String), says: found.says };
 }
 
@@ -33,7 +40,7 @@ describe('the method that is nearest to a way', () => {
     expect(nearest('642 − 387', ...lines)?.says).toBe('This is counting up with your own hops.');
     const problem = problemFrom('642 − 387');
     const own = ownLinesMethod(workOf(lines));
-    const found = nearestMethod(problem, own.judged(problem).paper, registry)!;
+    const found = nearestMethod(problem, judgedPaper('642 − 387', lines), registry)!;
     const { lanes } = compare(problem, [
       { method: own },
       { method: found.method, hops: found.hops },

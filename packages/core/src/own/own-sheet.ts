@@ -57,6 +57,8 @@ export function ownSheet(trace: Trace, work: JudgedWork, bare = false): Sheet {
 
 class OwnPage {
   private readonly boxes = new Map<EntryId, Box>();
+  /** The marks of every line, from left to right. */
+  private readonly rows: ReadonlyMap<number, readonly Mark[]>;
   private readonly signs: SheetSign[] = [];
   private readonly rulings: Ruling[] = [];
   private readonly notes: SheetNote[] = [];
@@ -68,7 +70,18 @@ class OwnPage {
   constructor(
     private readonly trace: Trace,
     private readonly work: JudgedWork,
-  ) {}
+  ) {
+    const rows = new Map<number, Mark[]>();
+    for (const mark of trace.steps.flatMap(({ gives }) => gives)) {
+      const { area, row } = mark.spot;
+      if (area !== 'lines') continue;
+      const marks = rows.get(row);
+      if (marks) marks.push(mark);
+      else rows.set(row, [mark]);
+    }
+    for (const marks of rows.values()) marks.sort((a, b) => a.spot.column - b.spot.column);
+    this.rows = rows;
+  }
 
   private get base(): number {
     return this.work.asked.base;
@@ -130,10 +143,7 @@ class OwnPage {
   }
 
   private marksOf(row: number): readonly Mark[] {
-    return this.trace.steps
-      .flatMap(({ gives }) => gives)
-      .filter(({ spot }) => spot.area === 'lines' && spot.row === row)
-      .sort((a, b) => a.spot.column - b.spot.column);
+    return this.rows.get(row) ?? [];
   }
 
   private row(marks: readonly Mark[], band: LineBand, text: string): void {

@@ -1,7 +1,7 @@
 import { workOf } from '@levee/core';
 import { jobs } from '../../away/jobs.ts';
 import { fittedBefore, rememberFit } from './moved.ts';
-import { namedLines } from './use-named-ways.ts';
+import { namedLines } from './use-ways.ts';
 import { layThere } from './use-way.ts';
 import type { NamedWay } from '../../api/client.ts';
 

@@ -1,11 +1,9 @@
 import {
   displayed,
+  isCounted,
   MAX_PAPERS,
-  nearestMethod,
   NO_LINES,
-  readAsked,
   registry,
-  waysFor,
   workOf,
   type OwnLinesMethod,
   type OwnWork,
@@ -19,7 +17,7 @@ import { laidBeside, ownChanged } from '../../store/edits.ts';
 import { Menu, type MenuEntry } from '../../ui/menu.tsx';
 import { notify } from '../../ui/notices.tsx';
 import type { Paper } from '../../worked/work.ts';
-import { useNamedWays } from './use-named-ways.ts';
+import { useWays, type WaysFound } from './use-ways.ts';
 
 /** Ways that these numbers invite, ways that were given a name, and ways in files; a press lays one here, or beside. */
 export function WaysMenu({
@@ -34,7 +32,8 @@ export function WaysMenu({
   const problem = useComparison(({ content }) => content.problem);
   const count = useComparison(({ content }) => content.papers.length);
   const isFull = method.own.lines.length > 0 && count >= MAX_PAPERS;
-  const named = useNamedWays(anchor !== null, problem);
+  const texts = method.own.lines.filter(isCounted).map(({ text }) => text);
+  const found = useWays(anchor !== null, problem, texts);
   const lay = (lines: readonly string[], name = '') => layLines(paper, method.own, lines, name);
   const fromFile: MenuEntry = {
     id: 'file',
@@ -57,9 +56,13 @@ export function WaysMenu({
         anchor={anchor}
         close={() => setAnchor(null)}
         groups={() => [
-          invitedEntries(problem, isFull, lay),
-          namedEntries(named ?? [], isFull, lay),
-          nearestEntry(paper, method, count),
+          ...(found
+            ? [
+                invitedEntries(found, isFull, lay),
+                namedEntries(found.named, isFull, lay),
+                nearestEntry(found, count),
+              ]
+            : [[saying('waiting', 'Looking for ways …')]]),
           [fromFile],
         ]}
       />
@@ -76,22 +79,18 @@ export function WaysMenu({
 }
 
 /** The method that is nearest to the lines, laid beside them with hops that make it that way. */
-function nearestEntry(
-  { lane: { trace } }: Paper,
-  method: OwnLinesMethod,
-  count: number,
-): readonly MenuEntry[] {
-  const near = nearestMethod(trace.problem, method.judged(trace.problem).paper, registry);
+function nearestEntry({ near }: WaysFound, count: number): readonly MenuEntry[] {
   if (!near) return [];
+  const { method, hops, says } = near;
   const lay = () => {
-    dispatch(laidBeside({ ...paperOf(near.method.id), hops: near.hops.map(String) }));
-    notify(near.says);
+    dispatch(laidBeside({ ...paperOf(method), hops }));
+    notify(says);
   };
   return [
     {
       id: 'nearest',
-      label: `Lay as ${near.method.shortName.toLowerCase()}, beside`,
-      note: near.says,
+      label: `Lay as ${registry.get(method).shortName.toLowerCase()}, beside`,
+      note: says,
       disabled: count >= MAX_PAPERS,
       run: lay,
     },
@@ -100,23 +99,20 @@ function nearestEntry(
 
 type Lay = (lines: readonly string[], name?: string) => void;
 
-function invitedEntries(problem: string, isFull: boolean, lay: Lay): readonly MenuEntry[] {
-  const read = readAsked(problem);
-  const ways = read.ok ? waysFor(read.asked) : [];
-  if (ways.length === 0) {
-    const label = 'These numbers invite no way of their own';
-    return [{ id: 'none', label, disabled: true, run: () => undefined }];
-  }
-  return ways.map(({ kind, why, cost, lines }) => {
-    const texts = lines.map(({ text }) => text);
-    return {
-      id: kind,
-      label: wayText(texts),
-      note: `${why} Cost ${cost}.`,
-      disabled: isFull,
-      run: () => lay(texts),
-    };
-  });
+function invitedEntries({ invited }: WaysFound, isFull: boolean, lay: Lay): readonly MenuEntry[] {
+  if (invited.length === 0) return [saying('none', 'These numbers invite no way of their own')];
+  return invited.map(({ kind, why, cost, lines }) => ({
+    id: kind,
+    label: wayText(lines),
+    note: `${why} Cost ${cost}.`,
+    disabled: isFull,
+    run: () => lay(lines),
+  }));
+}
+
+/** A line that only says something. */
+function saying(id: string, label: string): MenuEntry {
+  return { id, label, disabled: true, run: () => undefined };
 }
 
 function namedEntries(ways: readonly WayThere[], isFull: boolean, lay: Lay): readonly MenuEntry[] {

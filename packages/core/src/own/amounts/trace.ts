@@ -21,9 +21,11 @@ import { shapeOf, SpanAccount, spanLaying } from './spans.ts';
 
 /**
  * The account of a paper of rewritings, jumps and ratio tables: every line is a few steps, one for each group of terms that changes.
- * Null where it has none, or its problem is not laid out here: roots, and computations that come to nothing.
+ * Null where it has none, where its problem is not laid out here (roots, and computations that come to nothing), and where it has
+ * more terms than can be told apart on a paper.
  */
 export function traceOfLines(paper: JudgedPaper): Trace | null {
+  if (!isFollowed(paper)) return null;
   const problem = paper.asked.problem ?? expressionProblem(paper.asked.expression);
   if (!problem) return null;
   const shape = shapeOf(problem);
@@ -35,6 +37,15 @@ export function traceOfLines(paper: JudgedPaper): Trace | null {
   const helds = all.map(({ held }) => held);
   const account = shape ? new SpanAccount(problem, shape, helds) : new CellAccount(problem, cells!);
   return new LineWriter(problem, account).write(made.drafts, made.live);
+}
+
+/** Most terms of a paper that are followed, each as a mark of its own; the columns of one side have room for {@link BEHIND}. */
+const MOST_MARKS = 2500;
+
+function isFollowed({ rewritings }: JudgedPaper): boolean {
+  const terms = rewritings.map(({ to }) => to.length);
+  const all = terms.reduce((sum, count) => sum + count, 0);
+  return all <= MOST_MARKS && Math.max(0, ...terms) < BEHIND;
 }
 
 /** Writes drafts as steps of a ledger. */

@@ -1,0 +1,79 @@
+import {
+  knownLinesMethod,
+  ownLinesMethod,
+  unjudgedLinesMethod,
+  waitingLinesMethod,
+  type KnownLines,
+  type Method,
+  type OwnWork,
+} from '@levee/core';
+import { create } from 'zustand';
+import { away, isAway } from '../away/away.ts';
+import { unpack } from '../away/packed.ts';
+
+/** Own lines on a problem, and what is known of them: nothing while they are asked for, or why they cannot be judged. */
+interface Asked {
+  readonly problem: string;
+  readonly known?: KnownLines;
+  readonly failed?: string;
+}
+
+/** Most papers of which the judgement is kept. */
+const MOST_KEPT = 60;
+const ASKED = new Map<string, Asked>();
+/** The method of lines as it was made of what was known of them, so that the same lines stay the same. */
+const MADE = new WeakMap<OwnWork, { readonly asked: Asked; readonly method: Method }>();
+
+/** How often a judgement has arrived: whoever shows own lines looks again then. */
+export const useArrived = create<{ readonly count: number }>(() => ({ count: 0 }));
+
+/**
+ * Own lines in the place of a method, on a problem. They are judged away from the page and stand unjudged until that has come,
+ * with what was known of their first lines; where there is no place away they are judged here.
+ */
+export function linesMethod(problem: string, own: OwnWork): Method {
+  const name = JSON.stringify([problem, own.lines]);
+  const asked = ASKED.get(name) ?? ask(name, problem, own);
+  const made = MADE.get(own);
+  if (made?.asked === asked) return made.method;
+  const method = methodAs(asked, own);
+  MADE.set(own, { asked, method });
+  return method;
+}
+
+function methodAs({ problem, known, failed }: Asked, own: OwnWork): Method {
+  if (known) return knownLinesMethod(own, known);
+  if (failed !== undefined) return unjudgedLinesMethod(own, failed);
+  if (!isAway()) return ownLinesMethod(own);
+  const judged = [...ASKED.values()].flatMap((other) =>
+    other.problem === problem && other.known ? [other.known] : [],
+  );
+  return waitingLinesMethod(own, judged.reverse());
+}
+
+function ask(name: string, problem: string, own: OwnWork): Asked {
+  const asked = { problem };
+  keep(name, asked);
+  if (isAway()) void arrives(name, problem, own);
+  return asked;
+}
+
+async function arrives(name: string, problem: string, own: OwnWork): Promise<void> {
+  keep(name, { problem, ...(await judged(problem, own)) });
+  useArrived.setState(({ count }) => ({ count: count + 1 }));
+}
+
+async function judged(problem: string, own: OwnWork): Promise<Omit<Asked, 'problem'>> {
+  try {
+    return { known: unpack(await away('judgeLines', problem, own)) };
+  } catch (fault) {
+    return { failed: (fault as Error).message };
+  }
+}
+
+/** Keeps what is known last; what was asked longest ago goes, where it is too many. */
+function keep(name: string, asked: Asked): void {
+  ASKED.delete(name);
+  ASKED.set(name, asked);
+  if (ASKED.size > MOST_KEPT) ASKED.delete([...ASKED.keys()][0]!);
+}
