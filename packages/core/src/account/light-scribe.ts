@@ -29,7 +29,7 @@ export class LightScribe extends Scribe {
   private none!: TermSet;
   private done = 0;
 
-  protected override get stepsDone(): number {
+  override get stepsDone(): number {
     return this.done;
   }
 

@@ -308,7 +308,7 @@ export class Scribe {
   }
 
   /** How many steps are written. */
-  protected get stepsDone(): number {
+  get stepsDone(): number {
     return this.written.length;
   }
 

@@ -136,7 +136,7 @@ export class PairWork {
     const doubled = undoubled ? before : before * 2n;
     this.scribe.slip(NOT_DOUBLED.id, digit.mayBeWrong, {
       at: where('place', place),
-      ahead: 1 + digit.trials.length,
+      ahead: 1 + digit.tried.undoubled,
     });
     this.scribe.step({
       law: 'square',
@@ -189,8 +189,8 @@ export class PairWork {
     this.take(digit, marks[0]!, marks[1]!);
   }
 
-  private askOneBox({ place, trials, mayBeWrong, undoubled }: RootDigit): void {
-    const chance = { at: where('place', place), ahead: trials.length };
+  private askOneBox({ place, tried, mayBeWrong, undoubled }: RootDigit): void {
+    const chance = { at: where('place', place), ahead: tried.oneBox };
     this.scribe.slip(ONE_BOX.id, mayBeWrong && !undoubled, chance);
   }
 

@@ -37,6 +37,8 @@ export interface RootDigit {
   readonly product: bigint;
   readonly left: bigint;
   readonly trials: readonly Trial[];
+  /** How many digits are tried where the root is not doubled, and where the digit is put into one box alone. */
+  readonly tried: { readonly undoubled: number; readonly oneBox: number };
 }
 
 export interface RootPlan {
@@ -123,6 +125,10 @@ function digitOf(
   const taken = product(digit);
   const doubled = (undoubled ? root : root * 2n) * BigInt(base);
   const tried = smaller ? [digit] : triedDigits(there, doubled, digit, base, school);
+  const triedIf = (twice: bigint, inOneBox: boolean) => {
+    const found = largestDigit(productBy(twice, base, inOneBox), there, base);
+    return triedDigits(there, twice * BigInt(base), found, base, school).length;
+  };
   const trials = tried.map((one): Trial => {
     const made = product(one);
     return { digit: one, doubled, product: made, fits: made <= there };
@@ -131,6 +137,7 @@ function digitOf(
     ...{ place, pair, given: own !== undefined, there, before: root, digit, trials },
     ...{ mayBeWrong, undoubled, oneBox, mayBeSmaller, smaller, mayBeShort, oneFigure },
     ...{ product: taken, left: there - taken },
+    tried: { undoubled: triedIf(root, false), oneBox: triedIf(root * 2n, true) },
   };
 }
 

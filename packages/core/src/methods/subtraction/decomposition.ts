@@ -86,7 +86,11 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   const answer: Mark[] = [];
   numbers.minuend.digits.forEach((_, place) => {
     if (!scans) minuend.repair(place, false);
-    if (place === tail?.first) scribe.slip(TAIL_NOT_FILLED, true, { at: WHOLE });
+    if (place === tail?.first) {
+      const isMade = scribe.willSlip(TAIL_NOT_FILLED, WHOLE);
+      const ahead = isMade ? 0 : -minuend.openedFor(tail.all, place);
+      scribe.slip(TAIL_NOT_FILLED, true, { at: WHOLE, ahead });
+    }
     minuend.chanceAt(place);
     answer.push(...writeColumn(scribe, numbers, minuend, place, place < significant));
   });
@@ -103,7 +107,8 @@ const WHOLE = where('answer', 0);
 function unfilledTail(scribe: Scribe, { subtrahend }: TwoNumbers) {
   const places = scribe.blankTails[0] ?? 0;
   const first = subtrahend.digits.findIndex((digit) => digit > 0);
-  return first >= 0 && first < places ? { places, first } : null;
+  if (first < 0 || first >= places) return null;
+  return { places, first, all: Array.from({ length: places }, (_, place) => place) };
 }
 
 /** One column subtracted; a zero in front is written only where it is `needed`. */

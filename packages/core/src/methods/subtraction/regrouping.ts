@@ -1,3 +1,4 @@
+import { openingsOfScan } from './openings.ts';
 import { placeFeatures } from './two-rows.ts';
 import { where, type Feature } from '../../account/chance.ts';
 import type { Entry } from '../../account/account.ts';
@@ -118,6 +119,9 @@ export class Minuend {
   private readonly needless = new Set<number>();
   /** Places whose filling was asked about. */
   private readonly filled = new Set<number>();
+  /** How many steps were done before a place was opened for its own sake. */
+  private readonly before = new Map<number, number>();
+  private isScanned = false;
 
   constructor(
     private readonly scribe: Scribe,
@@ -146,6 +150,7 @@ export class Minuend {
 
   /** Repairs every short place from the largest down, and again what a repair has made short. */
   scan(): void {
+    this.isScanned = true;
     for (let place = this.counts.length - 2; place >= 0; place--) this.repair(place, true);
   }
 
@@ -168,6 +173,7 @@ export class Minuend {
         return;
       }
     }
+    if (!this.before.has(place)) this.before.set(place, this.scribe.stepsDone);
     // After a slip there may be nothing left that lends: the smaller is taken from the larger then.
     if (this.counts.some((count, at) => at > place && count > 0)) this.fill(place, why, again);
     else this.leftShort.set(place, 'smaller-from-larger');
@@ -208,8 +214,26 @@ export class Minuend {
       this.scribe.slip(id, this.chances.has(place) && this.mayLeave(id, place), {
         at: where('place', place),
         features: this.features(place),
+        ahead: this.leftShort.has(place) ? 0 : -this.openedFor([place], place),
       });
     }
+  }
+
+  /**
+   * How many of the steps that are done would not have been, had some places been left short, when the difference of the first of
+   * them is due.
+   */
+  openedFor(places: readonly number[], first: number): number {
+    if (!this.isScanned)
+      return this.scribe.stepsDone - (this.before.get(first) ?? this.scribe.stepsDone);
+    const { base } = this.scribe;
+    const openings = (more: readonly number[]) =>
+      openingsOfScan(
+        this.numbers,
+        base,
+        (place) => this.leftShort.has(place) || more.includes(place),
+      );
+    return openings([]) - openings(places);
   }
 
   /** Whether a short place can be left so: only from a 0 of the question nothing seems to be left. */
