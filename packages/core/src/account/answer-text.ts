@@ -60,10 +60,10 @@ function quotientText({ problem, groups, steps }: Trace): string {
   return rest ? `${quotient} r ${numberText(rest.worth.times(divisor), base)}` : quotient;
 }
 
-/** A number with as many figures after the point as its marks have, zeros at its end included. */
+/** A number with as many figures after the point as its marks have, zeros at its end included; a mark of no place is written whole. */
 function withKeptZeros(amount: Exact, marks: readonly Mark[], base: number): string {
-  const places = marks.flatMap(({ role, place }) =>
-    role === 'answer' && place !== undefined ? [place] : [],
+  const places = marks.flatMap(({ role, place, glyph }) =>
+    role === 'answer' ? [place ?? -(glyph.split('.')[1] ?? '').length] : [],
   );
   const decimals = -Math.min(0, ...places);
   const count = amount.times(placeValue(base, decimals));

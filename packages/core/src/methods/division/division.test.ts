@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { answerText } from '../../account/answer-text.ts';
 import { Exact } from '../../exact/exact.ts';
+import type { Problem } from '../../problem/problem.ts';
 import { quotients } from '../../testing/arbitraries.ts';
 import { integerOf } from '../../testing/expected.ts';
 import {
@@ -223,5 +224,30 @@ describe('slips of division', () => {
       'skip-chunk@5 135',
       'products-added@1 952',
     ]);
+  });
+});
+
+describe('schools of stopping', () => {
+  it.each(['by-the-numbers', 'remainder', 'decimals', 'tenths', 'hundredths', 'thousandths'])(
+    'give one answer by every division: %s',
+    (stop) => {
+      const answer = (id: string, problem: Problem) =>
+        answerText(registry.get(id).trace(problem, { school: { stop } }));
+      fc.assert(
+        fc.property(quotients(4), (problem) => {
+          const long = answer('long-division', problem);
+          expect(answer('short-division', problem)).toBe(long);
+          expect(answer('partial-quotients', problem)).toBe(long);
+        }),
+        { numRuns: 60 },
+      );
+    },
+  );
+
+  it('write zeros down to the place at which the work stops', () => {
+    for (const id of ['long-division', 'short-division', 'partial-quotients']) {
+      expect(answered(id, '7 ÷ 960', 'hundredths')).toBe('0.00 r 7');
+      expect(answered(id, '50 ÷ 99', 'hundredths')).toBe('0.50 r 0.5');
+    }
   });
 });

@@ -3,7 +3,13 @@ import { where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { Exact } from '../../exact/exact.ts';
-import { numberText, numeralText, numeralValue, placeValue } from '../../exact/numeral.ts';
+import {
+  numberText,
+  numeralText,
+  numeralValue,
+  placeValue,
+  pointedText,
+} from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { defineMethod } from '../method.ts';
 import { judgeChunks, planChunks, type ChunkPlan } from './chunk-plan.ts';
@@ -243,6 +249,7 @@ class ChunkWork {
             { area: 'quotient', row: 0, column: 0 },
             this.usedTerms(),
           ),
+          ...this.downToStop(to),
         },
       ],
       phrase: phrase('chunks.total', { chunks: counted, to, slip }),
@@ -253,6 +260,14 @@ class ChunkWork {
       return scribe.close(answer, phrase('division.answer', {}));
     scribe.group('rest', 'rest', rest, phrase('division.rest', {}));
     return scribe.close(answer, phrase('division.answer', {}));
+  }
+
+  /** Where something is left, the quotient is written down to the place at which the work stops, zeros included. */
+  private downToStop(quotient: Exact): Partial<Writing> {
+    const { last, left, again, plan } = this.chunked;
+    const count = quotient.times(placeValue(plan.base, -last));
+    if (left.isZero || again || last >= 0 || !count.isWhole) return {};
+    return { glyph: pointedText(count.numerator, -last, plan.base) };
   }
 
   /** The numbers that are added as the quotient: the chunks, or what a learner adds. */
