@@ -165,6 +165,7 @@ export { methodsDocument } from './formats/methods-document.ts';
 export { DOCUMENTS, schemaFile } from './formats/documents.ts';
 export { jsonSchemaOf, type Read, type ReadFault } from './describe/describe.ts';
 export { choicesOf } from './formats/choices.ts';
+export { titleWith } from './formats/title-with.ts';
 export { decodeComparison, readComparison } from './formats/comparison-document.ts';
 export {
   JUDGEMENTS,
@@ -280,3 +281,4 @@ export { readWay, wayDocument } from './formats/way-document.ts';
 export type { WayDocument } from './formats/way-shape.ts';
 export { WAY_KINDS, type WayKind } from './own/ways/kinds.ts';
 export { waysDocument } from './formats/ways-document.ts';
+export { looksLikeName } from './own/like-a-name.ts';

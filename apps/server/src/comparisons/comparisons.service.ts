@@ -4,7 +4,7 @@ import {
   isCounted,
   OWN_LINES,
   registry,
-  TEXT_LIMITS,
+  titleWith,
   type ComparisonDocument,
   type OwnWork,
 } from '@levee/core';
@@ -212,7 +212,7 @@ export class ComparisonsService {
 
   async duplicate(id: string): Promise<StoredComparison> {
     const { document } = await this.read(id);
-    return this.create({ ...document, title: copyTitle(document.title) });
+    return this.create({ ...document, title: titleWith(document.title, 'copy') });
   }
 
   async remove(id: string): Promise<void> {
@@ -259,20 +259,6 @@ function accepted(input: unknown): ComparisonDocument {
   const decoded = decodeComparison(JSON.parse(JSON.stringify(input)), registry);
   if (decoded.ok) return decoded.document;
   throw new Failure('comparison-invalid', decoded.fault, { where: decoded.where });
-}
-
-const COPY = ' (copy)';
-
-/** A title that says that it is a copy; where there is no room, the end of the title goes, never half a character. */
-export function copyTitle(title: string): string {
-  const room = TEXT_LIMITS.title - COPY.length;
-  if (title.length <= room) return `${title}${COPY}`;
-  let kept = '';
-  for (const { segment } of new Intl.Segmenter('en').segment(title)) {
-    if (kept.length + segment.length > room - 1) break;
-    kept += segment;
-  }
-  return `${kept.trimEnd()}…${COPY}`;
 }
 
 function columns(document: ComparisonDocument) {

@@ -1,9 +1,8 @@
 import { type OwnLinesMethod, type OwnWork } from '@levee/core';
 import { useState } from 'react';
-import { dispatch } from '../store/comparison-store.ts';
 import { useSettings } from '../store/settings-store.ts';
-import { ownChanged } from '../store/edits.ts';
 import type { Paper } from '../worked/work.ts';
+import { changeOwn } from './change.ts';
 import { OtherNumbersButton } from './way/other-numbers.tsx';
 import { WaysMenu } from './way/ways-menu.tsx';
 import { VerdictsButton } from './verdicts.tsx';
@@ -82,7 +81,7 @@ function Naming(props: {
   const keep = () => {
     if (!isCode) return;
     const next = { code: code.trim(), name: name.trim() };
-    dispatch(ownChanged(paper.id, (work) => ({ ...work, ...next })));
+    changeOwn(paper.id, (work) => ({ ...work, ...next }));
     done();
   };
   return (

@@ -1,8 +1,8 @@
 import { OWN_LIMITS, type OwnLine, type OwnWork, type PaperId } from '@levee/core';
 import { notify } from '../ui/notices.tsx';
-import { dispatch, useComparison } from '../store/comparison-store.ts';
-import { ownChanged } from '../store/edits.ts';
+import { useComparison } from '../store/comparison-store.ts';
 import { useSession } from '../store/session-store.ts';
+import { changeOwn } from './change.ts';
 
 /** A place on a paper of own lines: which of its lines, and where in it. */
 export interface Caret {
@@ -22,7 +22,7 @@ export function leaveTyping(): void {
   const { typing } = useSession.getState();
   if (!typing) return;
   useSession.setState({ typing: null });
-  dispatch(ownChanged(typing.paper, (own) => ({ ...own, lines: own.lines.filter(isKept) })));
+  changeOwn(typing.paper, (own) => ({ ...own, lines: own.lines.filter(isKept) }));
 }
 
 function isKept({ text }: OwnLine): boolean {
@@ -31,19 +31,17 @@ function isKept({ text }: OwnLine): boolean {
 
 /** Puts what is typed on its line; one behind the last is a new one, unless nothing is on it. */
 export function putLine(paper: PaperId, line: number, text: string): void {
-  dispatch(ownChanged(paper, (own) => withTexts(own, line, 1, [text])));
+  changeOwn(paper, (own) => withTexts(own, line, 1, [text]));
 }
 
 /** Lines in the place of one, as an offer has them or as they were pasted; says how many of them found no room. */
 export function putLines(paper: PaperId, line: number, texts: readonly string[]): void {
-  dispatch(
-    ownChanged(paper, (own) => {
-      const room = OWN_LIMITS.lines - own.lines.length + (line < own.lines.length ? 1 : 0);
-      const left = texts.length - room;
-      if (left > 0) notify(`${FULL} ${left} of ${texts.length} lines found no room.`);
-      return withTexts(own, line, 1, texts.slice(0, room));
-    }),
-  );
+  changeOwn(paper, (own) => {
+    const room = OWN_LIMITS.lines - own.lines.length + (line < own.lines.length ? 1 : 0);
+    const left = texts.length - room;
+    if (left > 0) notify(`${FULL} ${left} of ${texts.length} lines found no room.`);
+    return withTexts(own, line, 1, texts.slice(0, room));
+  });
 }
 
 const FULL = `A paper has up to ${OWN_LIMITS.lines} lines.`;
@@ -69,15 +67,13 @@ export function withTexts(
 /** Enter: what is behind the caret becomes the next line. */
 export function splitLine(paper: PaperId, line: number, text: string, at: number): void {
   const [left, right] = [text.slice(0, at), text.slice(at)];
-  dispatch(
-    ownChanged(paper, (own) => {
-      const isLast = line >= own.lines.length - 1;
-      const isFull = own.lines.length >= OWN_LIMITS.lines;
-      // A line more would push the last one off the paper.
-      if (isFull && right !== '') return withTexts(own, line, 1, [text]);
-      return withTexts(own, line, 1, isLast && right === '' ? [left] : [left, right]);
-    }),
-  );
+  changeOwn(paper, (own) => {
+    const isLast = line >= own.lines.length - 1;
+    const isFull = own.lines.length >= OWN_LIMITS.lines;
+    // A line more would push the last one off the paper.
+    if (isFull && right !== '') return withTexts(own, line, 1, [text]);
+    return withTexts(own, line, 1, isLast && right === '' ? [left] : [left, right]);
+  });
   const { papers } = useComparison.getState().content;
   const count = papers.find(({ id }) => id === paper)?.own?.lines.length ?? 0;
   const isStuck = line + 1 >= OWN_LIMITS.lines || (count >= OWN_LIMITS.lines && right !== '');
@@ -90,24 +86,20 @@ export function splitLine(paper: PaperId, line: number, text: string, at: number
 export function joinLine(paper: PaperId, line: number, text: string): void {
   if (line === 0) return;
   let at = 0;
-  dispatch(
-    ownChanged(paper, (own) => {
-      const before = own.lines[line - 1]?.text ?? '';
-      at = before.length;
-      return withTexts(own, line - 1, 2, [before + text]);
-    }),
-  );
+  changeOwn(paper, (own) => {
+    const before = own.lines[line - 1]?.text ?? '';
+    at = before.length;
+    return withTexts(own, line - 1, 2, [before + text]);
+  });
   typeOn(paper, { line: line - 1, at });
 }
 
 /** Strikes a line, or takes its stroke away; a struck line stays legible and is not judged. */
 export function strikeLine(paper: PaperId, line: number): void {
-  dispatch(
-    ownChanged(paper, (own) => ({
-      ...own,
-      lines: own.lines.map((one, k) => (k === line ? { ...one, struck: !one.struck } : one)),
-    })),
-  );
+  changeOwn(paper, (own) => ({
+    ...own,
+    lines: own.lines.map((one, k) => (k === line ? { ...one, struck: !one.struck } : one)),
+  }));
 }
 
 /** A line that is kept as it is typed where numbers have a comma, and back: kept is a point. */

@@ -8,7 +8,7 @@ import {
   type PaperId,
   type Problem,
 } from '@levee/core';
-import { methodFor, paperOf, problemOf, withHops, withPaper, withProblem } from './content.ts';
+import { paperOf, withHops, withPaper, withProblem } from './content.ts';
 import type { Content, Edit } from './desk.ts';
 import { sameValue } from './same-value.ts';
 
@@ -66,16 +66,14 @@ export function hopped(id: PaperId, hops: readonly string[]): Edit {
     stepped({ [id]: hops.length })(changed((content) => withHops(content, id, hops))(desk));
 }
 
-/** The lines of a paper of own lines, or whose they are; all of them are then seen. */
+/** The lines of a paper of own lines, or whose they are. */
 export function ownChanged(id: PaperId, change: (own: OwnWork) => OwnWork): Edit {
   return (desk) => {
     const paper = desk.content.papers.find((one) => one.id === id);
     if (!paper?.own) return desk;
     const own = change(paper.own);
     if (sameValue(own, paper.own)) return desk;
-    const next = changed((content) => withPaper(content, id, { own }))(desk);
-    const { steps } = methodFor({ ...paper, own }).trace(problemOf(desk.content));
-    return stepped({ [id]: steps.length })(next);
+    return changed((content) => withPaper(content, id, { own }))(desk);
   };
 }
 
@@ -89,11 +87,6 @@ export function laidOnNumbers(id: PaperId, problem: Problem, lines: readonly str
     );
     return withProblem({ ...content, papers }, problem);
   });
-}
-
-/** Other lines on a paper, whose they are as before; all of them are then seen. */
-export function linesLaid(id: PaperId, lines: readonly string[]): Edit {
-  return ownChanged(id, (own) => ({ ...own, lines: typed(lines) }));
 }
 
 function typed(lines: readonly string[]): OwnWork['lines'] {

@@ -1,4 +1,4 @@
-import type { ComparisonDocument } from '@levee/core';
+import { titleWith, type ComparisonDocument } from '@levee/core';
 import { create } from 'zustand';
 import { UNREACHABLE, type comparisonsApi, type Reply, type Stored } from '../api/client.ts';
 import { chosenIn, type Desk } from './desk.ts';
@@ -296,7 +296,7 @@ class Keeper {
     const { theirs } = keeping;
     const mine = this.parts.desk.document();
     if (choice === 'both') {
-      const title = `${mine.title} (other version)`.slice(0, 120);
+      const title = titleWith(mine.title, 'other version');
       const copy = await this.parts.server.create({ ...mine, title });
       if (!copy.ok) return this.show({ state: 'conflict', theirs, fault: copy.detail });
     }

@@ -1,4 +1,4 @@
-import type { ComparisonDocument } from '@levee/core';
+import { titleWith, type ComparisonDocument } from '@levee/core';
 import { create } from 'zustand';
 import { comparisonsApi } from '../api/client.ts';
 import { chosenIn } from './desk.ts';
@@ -69,7 +69,7 @@ export async function keepAsCopy(left: Left): Promise<string | null> {
   const { title } = left.draft.document;
   const copy: ComparisonDocument = {
     ...left.draft.document,
-    title: `${title.slice(0, 100)} (not kept before)`.trim(),
+    title: titleWith(title, 'not kept before'),
   };
   const reply = await comparisonsApi.create(copy);
   if (!reply.ok) return reply.detail;

@@ -72,6 +72,8 @@ describe('a list of answers', () => {
       },
     ]);
     expect(read('').rows).toEqual([]);
+    const [long] = read('7'.repeat(400_001)).faults;
+    expect(long!.fault).toContain('The list has 400001 characters; at most 400000 are read');
   });
 
   it('keeps of an answer only what is read as one, and offers the rest back once', () => {

@@ -51,8 +51,14 @@ export function readRows(
   units: readonly string[] = [],
 ): ReadRows {
   const lines = text.split(/\r\n|\r|\n/).filter((line) => line.trim() !== '').length;
-  if (lines > MAX_ROWS || text.length > LONGEST) {
-    const fault = `The list has ${lines} lines; at most ${MAX_ROWS} answers are read at a time. Nothing of it was read.`;
+  const tooLong =
+    lines > MAX_ROWS
+      ? `${lines} lines; at most ${MAX_ROWS} answers`
+      : text.length > LONGEST
+        ? `${text.length} characters; at most ${LONGEST}`
+        : null;
+  if (tooLong !== null) {
+    const fault = `The list has ${tooLong} are read at a time. Nothing of it was read.`;
     return { rows: [], faults: [{ line: 1, fault }], renamed: [], beside: [] };
   }
   const cells = cellsOf(text, given);

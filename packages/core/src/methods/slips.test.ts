@@ -58,7 +58,8 @@ describe('the step of a slip', () => {
     ['expanded-subtraction', '2604 − 33', 'zero-minus-is-zero@place-1', 2],
     ['digit-pairs', '√6', 'not-doubled@place--2', 12],
   ])('by %s of %s, %s, is %d', (id, text, address, step) => {
-    const school = id === 'digit-pairs' ? { stop: 'two-places', trials: 'from-a-guess' } : {};
+    const school: Readonly<Record<string, string>> =
+      id === 'digit-pairs' ? { stop: 'two-places', trials: 'from-a-guess' } : {};
     const clean = worked(id, text, { school });
     const chance = clean.opportunities.find((one) => addressText(one) === address);
     expect(chance?.step).toBe(step);

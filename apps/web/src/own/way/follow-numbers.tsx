@@ -1,9 +1,8 @@
-import { isCounted, problemText, type OwnLinesMethod } from '@levee/core';
+import { isCounted, problemText, workOf, type OwnLinesMethod } from '@levee/core';
 import { useEffect, useState } from 'react';
 import { away } from '../../away/away.ts';
 import type { WayThere } from '../../away/way-job.ts';
-import { dispatch } from '../../store/comparison-store.ts';
-import { linesLaid } from '../../store/edits.ts';
+import { changeOwn } from '../change.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import type { Paper } from '../../worked/work.ts';
 import { fittedBefore, rememberFit } from './moved.ts';
@@ -17,13 +16,13 @@ export interface Followed {
 
 /** The way of the lines on the numbers that the bench has now; null where they were right for no others before. */
 export function useFollowed(paper: Paper, method: OwnLinesMethod): Followed | null {
-  const { paper: judged, asked } = method.judged(paper.lane.trace.problem);
+  const { paper: judged, asked, isWaiting } = method.judged(paper.lane.trace.problem);
   const { own } = method;
   const isFit = judged.complete && judged.right;
   useEffect(() => {
     if (isFit) rememberFit(own, asked.text);
   }, [isFit, own, asked.text]);
-  const before = isFit ? null : fittedBefore(own, asked.text);
+  const before = isFit || isWaiting ? null : fittedBefore(own, asked.text);
   const there = useThere(asked.text, before, method);
   return before !== null && there ? { before, there } : null;
 }
@@ -43,7 +42,11 @@ export function FollowNumbers({
     <p className="sentence" role="group" aria-label={`${paper.method.shortName}, other numbers`}>
       These lines were right for <ProblemText problem={before} />.{' '}
       {laid ? (
-        <button type="button" className="chip" onClick={() => dispatch(linesLaid(paper.id, laid))}>
+        <button
+          type="button"
+          className="chip"
+          onClick={() => changeOwn(paper.id, (own) => ({ ...own, lines: workOf(laid).lines }))}
+        >
           Lay the way on {problem}
         </button>
       ) : (

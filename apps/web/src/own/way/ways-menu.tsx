@@ -13,7 +13,8 @@ import { away } from '../../away/away.ts';
 import type { WayThere } from '../../away/way-job.ts';
 import { dispatch, useComparison } from '../../store/comparison-store.ts';
 import { ownPaper, paperOf } from '../../store/content.ts';
-import { laidBeside, ownChanged } from '../../store/edits.ts';
+import { laidBeside } from '../../store/edits.ts';
+import { changeOwn } from '../change.ts';
 import { Menu, type MenuEntry } from '../../ui/menu.tsx';
 import { notify } from '../../ui/notices.tsx';
 import type { Paper } from '../../worked/work.ts';
@@ -148,11 +149,9 @@ function layLines(paper: Paper, own: OwnWork, lines: readonly string[], name: st
     dispatch(laidBeside(ownPaper({ ...NO_LINES, ...workOf(lines), name })));
     return;
   }
-  dispatch(
-    ownChanged(paper.id, (work) => ({
-      ...work,
-      lines: workOf(lines).lines,
-      name: name === '' ? work.name : name,
-    })),
-  );
+  changeOwn(paper.id, (work) => ({
+    ...work,
+    lines: workOf(lines).lines,
+    name: name === '' ? work.name : name,
+  }));
 }
