@@ -156,7 +156,7 @@ export {
   texText,
   type TermTexts,
 } from './compare/agreement-export.ts';
-export { verifyAgreement } from './compare/verify-agreement.ts';
+export { verifyAgreement, type Verification } from './compare/verify-agreement.ts';
 export { CERTIFICATE_NOT_CHECKED } from './compare/certificate-claims.ts';
 export { traceDocument } from './formats/trace-document.ts';
 export { traceMarkdown } from './formats/trace-markdown.ts';
@@ -282,3 +282,4 @@ export type { WayDocument } from './formats/way-shape.ts';
 export { WAY_KINDS, type WayKind } from './own/ways/kinds.ts';
 export { waysDocument } from './formats/ways-document.ts';
 export { looksLikeName } from './own/like-a-name.ts';
+export { decodeReport, REPORT_NOT_CHECKED, verifyReport } from './formats/report-claims.ts';

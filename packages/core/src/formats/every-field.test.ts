@@ -13,7 +13,9 @@ import { everyFieldChanged, type Changed } from '../testing/every-field.ts';
 import { Dice } from '../testing/rewritings.ts';
 import { problemFrom } from '../testing/work.ts';
 import { decodeAgreement } from './agreement-document.ts';
+import { comparisonReport } from './comparison-report.ts';
 import { linesDocument } from './lines-document.ts';
+import { decodeReport, REPORT_UNCHECKED_FIELDS, verifyReport } from './report-claims.ts';
 import { auditDocument } from './trace-audit.ts';
 import { TRACE_UNCHECKED_FIELDS } from './trace-claims.ts';
 import { traceDocument } from './trace-document.ts';
@@ -191,6 +193,57 @@ describe('every single field of a document that is changed', () => {
       ];
     });
     expect(confirmed).toEqual([]);
+  });
+});
+
+describe('the report of a comparison', () => {
+  it.each(PROBLEMS)('of %s fails with any field of it changed', (text) => {
+    const problem = problemFrom(text);
+    const methods = registry.methods.filter((method) => method.accepts(problem).ok);
+    const choices = methods.map((method) => ({ method }));
+    const report = json(comparisonReport(compare(problem, choices)));
+    expect(verifyReport(report)).toEqual({ ok: true });
+    const confirmed = everyFieldChanged(report, new Dice(new Random(5))).flatMap((changed) => {
+      // Its certificate is held by itself.
+      if (changed.field.startsWith('agreement')) return [];
+      // What is told of fewer is true of them.
+      if (changed.field.startsWith('sameAmounts') && Array.isArray(changed.from)) return [];
+      if (isUnchecked(changed, REPORT_UNCHECKED_FIELDS)) return [];
+      const read = decodeReport(changed.document);
+      return read.ok && verifyReport(read.value).ok
+        ? [`${changed.field} ${JSON.stringify(changed.from)} → ${JSON.stringify(changed.to)}`]
+        : [];
+    });
+    expect(confirmed).toEqual([]);
+  });
+
+  it('fails with its certificate', () => {
+    const report = json(
+      comparisonReport(compare(problemFrom('46 × 58'), [{ method: registry.get('lattice') }])),
+    );
+    const [first, ...more] = report.agreement.methods;
+    const moves = first!.moves.map((move, k) => (k === 1 ? { ...move, law: 'sign' } : move));
+    const changed = {
+      ...report,
+      agreement: { ...report.agreement, methods: [{ ...first, moves }, ...more] },
+    };
+    const read = decodeReport(changed);
+    expect(read.ok && verifyReport(read.value).ok).toBe(false);
+  });
+
+  it('tells a slipped work as one that is not balanced and does not agree', () => {
+    const slips = [{ slip: 'forget-carry', occurrence: 1 }];
+    const report = json(
+      comparisonReport(
+        compare(problemFrom('46 × 58'), [
+          { method: registry.get('column-multiplication'), slips },
+          { method: registry.get('lattice') },
+        ]),
+      ),
+    );
+    expect(report.agree).toBe(false);
+    expect(verifyReport(report)).toEqual({ ok: true });
+    expect(verifyReport({ ...report, agree: true }).ok).toBe(false);
   });
 });
 
