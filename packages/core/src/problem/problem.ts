@@ -80,7 +80,16 @@ export function readProblem(source: string, options: ReadOptions = {}): ReadProb
   if (!read.ok) return read;
   const { expression, ...beside } = read;
   const made = problemOf(expression);
-  return made.ok ? { ...beside, ...made } : made;
+  return made.ok ? { ...beside, ...made, problem: asItIsWritten(made.problem) } : made;
+}
+
+/** What is left without letters, as `(0x + 7) − (0x + 7)` is, is the problem that its own text tells, in figures where it can be. */
+function asItIsWritten(problem: Problem): Problem {
+  const hasNone = ({ terms }: Numeral) => terms?.list.every((term) => term.isConstant) === true;
+  if (!problem.operands.every(hasNone)) return problem;
+  const again = readExpression(problemText(problem));
+  const made = again.ok ? problemOf(again.expression) : again;
+  return made.ok ? made.problem : problem;
 }
 
 /**
