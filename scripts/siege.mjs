@@ -9,10 +9,14 @@ import {
   ensureInstalled,
   ensureSite,
   main,
+  ROOT,
   say,
   SERVER,
 } from './lib/project.mjs';
-import { besiege, killWhileSaving } from './lib/siege.mjs';
+import { besiegeJobs, givenDocuments } from './lib/siege/jobs.mjs';
+import { fuzzFigures } from './lib/siege/fuzz.mjs';
+import { killWhileRestoring } from './lib/siege/restores.mjs';
+import { besiege, killWhileSaving } from './lib/siege/siege.mjs';
 import { nameOf, slowestInputs, timed } from './lib/slowest.mjs';
 
 /** Attacks a server that it starts for itself on the loopback address, and prints one table. */
@@ -43,18 +47,39 @@ await main(async () => {
       kills: Math.min(kills, 200),
       seed,
     });
-    print(attack, saving);
+    const restoring = await killWhileRestoring({
+      main: SERVER,
+      folder,
+      kills: Math.ceil(Math.min(kills, 200) / 2),
+      seed,
+    });
+    const asking = await besiegeJobs({
+      site: join(ROOT, 'apps/web/dist/site'),
+      asked: Math.ceil(Math.min(requests, 50000) / 80),
+      seed,
+      given: await givenDocuments(join(ROOT, 'packages/core/dist/index.js')),
+    });
+    printRows('attack', attack.rows);
+    print(attack, saving, restoring);
+    printRows('job of the page’s worker', asking.rows);
+    for (const fault of asking.faults.slice(0, 5)) say(fault);
+    const fuzz = fuzzFigures({ root: ROOT, folder, inputs: Math.ceil(requests / 10), seed });
+    say(
+      `lines of any kind: ${fuzz.inputs} inputs, ${fuzz.thrown} thrown, ${fuzz.differing} differing, slowest ${fuzz.slowest} ms`,
+    );
     const late = printSlowest();
-    const failed = attack.rows.reduce((sum, row) => sum + row.failed, 0);
+    const failed = [...attack.rows, ...asking.rows].reduce((sum, row) => sum + row.failed, 0);
     // A run that kept nothing shows nothing.
     const isIdle = kills > 0 && saving.acknowledged < Math.min(kills, 200);
-    if (failed > 0 || saving.lost > 0 || isIdle || late) process.exitCode = 1;
+    const isLost = saving.lost > 0 || restoring.lost > 0;
+    if (failed + fuzz.thrown + fuzz.differing > 0 || isLost || isIdle || late) process.exitCode = 1;
   } finally {
     rmSync(folder, { recursive: true, force: true });
   }
 });
 
-function print({ rows, health, memory, code, stacks }, { kills, acknowledged, lost }) {
+/** One line for each kind that was tried, and one for all. */
+function printRows(what, rows) {
   const total = rows.reduce(
     (sum, row) => ({
       name: 'all',
@@ -66,19 +91,26 @@ function print({ rows, health, memory, code, stacks }, { kills, acknowledged, lo
     }),
     { tried: 0, taken: 0, refused: 0, failed: 0, slowest: 0 },
   );
-  say(`${'attack'.padEnd(30)} tried  taken refused  5xx  slowest`);
+  say(`${what.padEnd(30)} tried  taken refused failed slowest`);
   for (const { name, tried, taken, refused, failed, slowest } of [...rows, total]) {
     const counts = [tried, taken, refused].map((count) => String(count).padStart(6)).join(' ');
     say(
       `${name.padEnd(28)} ${counts} ${String(failed).padStart(6)} ${slowest.toFixed(0).padStart(5)} ms`,
     );
   }
+}
+
+function print({ health, memory, code, stacks }, saving, restoring) {
   say(`health: asked ${health.asked} times meanwhile, slowest ${health.slowest.toFixed(0)} ms`);
   say(
     `memory: ${memory.before.toFixed(0)} MB after a quarter, ${memory.after.toFixed(0)} MB at the end`,
   );
   say(`console: ${stacks} stacks; ended with code ${code}`);
+  const { kills, acknowledged, lost } = saving;
   say(`kills while saving: ${kills}; ${acknowledged} saves acknowledged, ${lost} lost`);
+  say(
+    `kills while restoring: ${restoring.kills}; ${restoring.swapped} behind the swap, ${restoring.lost} lost`,
+  );
 }
 
 /** Seconds that a command may take at most, on an idle machine. */

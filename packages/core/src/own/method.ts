@@ -181,12 +181,12 @@ function remembered<T>(make: (text: string) => T): (text: string) => T {
 
 function asked(text: string): Asked {
   const read = readAsked(text);
-  if (!read.ok) throw new RangeError(`ownLinesMethod: ${text}: ${read.reason}`);
+  if (!read.ok) throw new RangeError(`ownLinesMethod: "${text}": ${read.reason}`);
   return read.asked;
 }
 
 function problemOf(text: string): Problem {
   const read = readComputation(text);
-  if (!read.ok) throw new RangeError(`ownLinesMethod: ${text} is not worked`);
+  if (!read.ok) throw new RangeError(`ownLinesMethod: "${text}": nothing works it`);
   return read.problem;
 }
