@@ -19,6 +19,9 @@ import { killWhileRestoring } from './lib/siege/restores.mjs';
 import { besiege, killWhileSaving } from './lib/siege/siege.mjs';
 import { nameOf, slowestInputs, timed } from './lib/slowest.mjs';
 
+/** Seconds that a command may take at most, on an idle machine. */
+const MOST_SECONDS = 10;
+
 /** Attacks a server that it starts for itself on the loopback address, and prints one table. */
 await main(async () => {
   const { values } = parseArgs({
@@ -112,9 +115,6 @@ function print({ health, memory, code, stacks }, saving, restoring) {
     `kills while restoring: ${restoring.kills}; ${restoring.swapped} behind the swap, ${restoring.lost} lost`,
   );
 }
-
-/** Seconds that a command may take at most, on an idle machine. */
-const MOST_SECONDS = 10;
 
 /** The slowest accepted input of every command, with 1 GB of room; whether one took too long or did not end. */
 function printSlowest() {
