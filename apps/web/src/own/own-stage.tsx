@@ -6,12 +6,9 @@ import { LineEditor } from './line-editor.tsx';
 import { typeOn } from './typing.ts';
 import './own.css';
 
-/** Least pixels of a square of own lines, so that they are read without effort. */
-const LEAST = 17;
-
-/** Most pixels of a square, on the bench and where a paper is large. */
-const SMALL_MOST = 26;
-const LARGE_MOST = 40;
+/** Most pixels of a square, and what of the size of single figures lines have. */
+const MOST = 40;
+const OF_FIGURES = 0.87;
 
 /** A paper on the bench: one that can be pointed at, and one of own lines that can be typed on. */
 export function AnyStage(props: PointableStageProps) {
@@ -25,7 +22,7 @@ export function AnyStage(props: PointableStageProps) {
 
 /** A paper of own lines; a click beside its figures, or on an empty line, begins to type there. */
 function OwnStage(props: PointableStageProps & { readonly method: OwnLinesMethod }) {
-  const { method, paper, step, most, least = LEAST } = props;
+  const { method, paper, step, most } = props;
   const { problem } = paper.lane.trace;
   const bands = useMemo(() => lineBands(method.judged(problem)), [method, problem]);
   const typing = useSession((session) =>
@@ -39,8 +36,7 @@ function OwnStage(props: PointableStageProps & { readonly method: OwnLinesMethod
     <PointableStage
       {...props}
       step={typing ? paper.last : step}
-      least={least}
-      most={Math.max(least, most > 30 ? LARGE_MOST : SMALL_MOST)}
+      most={Math.min(MOST, most * OF_FIGURES)}
       atCorner
       clickBeside={type}
       over={(square, room) =>

@@ -1,3 +1,4 @@
+import type { Box } from '@levee/core';
 import type { Paper } from '../worked/work.ts';
 
 /** A stretch of a paper, in pixels from its beginning. */
@@ -8,11 +9,12 @@ export interface Stretch {
 
 const START: Stretch = { from: 0, to: 0 };
 
-/** What a step has written, across and down the paper; its corner before the first, null for one that writes nothing. */
+/** What a step has written in pixels from the corner of what is shown, across and down the paper; its corner before the first, null for one that writes nothing. */
 export function writtenBy(
   { lane, drawing, givenAt }: Paper,
   step: number,
   square: number,
+  view: Pick<Box, 'x' | 'y'>,
 ): { readonly across: Stretch; readonly down: Stretch } | null {
   if (step === 0) return { across: START, down: START };
   const gives = new Set(lane.trace.steps[step - 1]?.gives.map(({ id }) => id));
@@ -26,12 +28,12 @@ export function writtenBy(
   });
   return {
     across: stretch(
-      boxes.map(({ x }) => x),
-      boxes.map(({ x, width }) => x + width),
+      boxes.map(({ x }) => x - view.x),
+      boxes.map(({ x, width }) => x + width - view.x),
     ),
     down: stretch(
-      boxes.map(({ y }) => y),
-      boxes.map(({ y, height }) => y + height),
+      boxes.map(({ y }) => y - view.y),
+      boxes.map(({ y, height }) => y + height - view.y),
     ),
   };
 }

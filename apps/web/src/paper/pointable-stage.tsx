@@ -1,4 +1,4 @@
-import type { EntryId } from '@levee/core';
+import { ON_BENCH, type EntryId, type Legible } from '@levee/core';
 import type { KeyboardEvent, MouseEvent, PointerEvent } from 'react';
 import { hover, pin, useSession } from '../store/session-store.ts';
 import { useSettings } from '../store/settings-store.ts';
@@ -14,8 +14,8 @@ export interface PointableStageProps {
   readonly paper: Paper;
   readonly step: number;
   readonly lit: Lit;
-  /** Least pixels of a square; what suits the paper when absent. */
-  readonly least?: number;
+  /** How small letters may be; as at a desk when absent. */
+  readonly legible?: Legible;
   /** Most pixels of a square. */
   readonly most: number;
   /** Times the size that suits the room. */
@@ -26,20 +26,10 @@ export interface PointableStageProps {
   readonly clickBeside?: (event: MouseEvent) => void;
 }
 
-/** Least pixels of a square: more where figures are small in it, or where only the stage that is worked need be seen. */
-const LEAST = 9;
-const LEAST_OF_FRACTIONS = 11;
-const LEAST_OF_STAGES = 13;
-
-function leastOf({ lane, drawing }: Paper): number {
-  if (lane.trace.stages.length > 0) return LEAST_OF_STAGES;
-  return drawing.figures.some(({ bars }) => bars.length > 0) ? LEAST_OF_FRACTIONS : LEAST;
-}
-
 /** The drawing area: pointing with the pointer, or with arrow keys once it has the focus. */
 export function PointableStage(props: PointableStageProps) {
   const { clickBeside = () => pin(null), ...stage } = props;
-  const { paper, step, lit, least = leastOf(paper), zoom = 1 } = stage;
+  const { paper, step, lit, legible = ON_BENCH, zoom = 1 } = stage;
   const { notes, notches } = useSettings();
   const notation = useNotation();
   const entry = (id: string) => ({ kind: 'entry', paper: paper.id, id: id as EntryId }) as const;
@@ -80,7 +70,7 @@ export function PointableStage(props: PointableStageProps) {
         notation={notation}
         notes={notes}
         notches={notches}
-        least={least}
+        legible={legible}
         zoom={zoom}
       />
       <HeldTray paper={paper} step={step} lit={lit} />

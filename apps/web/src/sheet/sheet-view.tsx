@@ -26,12 +26,15 @@ export interface SheetViewProps {
   /** Pixels a square is wide. */
   readonly square: number;
   readonly label: string;
+  /** What of the sheet is shown, in squares; all of it when absent. */
+  readonly view?: Box;
 }
 
 /** The one renderer: any method's sheet as it stands after so many steps. */
 export const SheetView = memo(function SheetView(props: SheetViewProps) {
   const { paper, step, lit, notation, notes, notches, square, label } = props;
   const { drawing, line } = paper;
+  const { x, y, width, height } = props.view ?? { x: 0, y: 0, ...drawing };
   const brush = useMemo(
     () => screenBrush({ notation, notches, strikes: (entry) => line.struckAt.has(entry) }),
     [notation, notches, line],
@@ -39,9 +42,9 @@ export const SheetView = memo(function SheetView(props: SheetViewProps) {
   return (
     <svg
       className="sheet"
-      viewBox={`0 0 ${drawing.width} ${drawing.height}`}
-      width={drawing.width * square}
-      height={drawing.height * square}
+      viewBox={`${x} ${y} ${width} ${height}`}
+      width={width * square}
+      height={height * square}
       role="img"
       aria-label={label}
     >

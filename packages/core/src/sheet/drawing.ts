@@ -138,12 +138,7 @@ function figure(cell: SheetCell, written: Mark | Given, shift: number): Omit<Fig
     notches:
       place === undefined || place < 0 || !isNotched(role, glyph)
         ? []
-        : notches(
-            place,
-            lastFigureAt(cell, letters, length),
-            middle + lineHeight * 0.47,
-            lineHeight,
-          ),
+        : notches(place, lastFigureAt(cell, glyph, length), middle + lineHeight * 0.47, lineHeight),
     place,
     strike: strikeOf(spread ? x + width / 2 : texts[0]!.x, spread ? width : length, lineHeight),
   };
@@ -258,10 +253,10 @@ function stackOf(cell: SheetCell, glyph: string) {
   return { texts, bars, size, notches: [], strike };
 }
 
-/** The middle of what notches stand under: of the box, or of the last figure at its right edge. */
-function lastFigureAt(cell: SheetCell, letters: number, length: number): number {
-  if (cell.align === 'middle') return cell.x + cell.width / 2;
-  return centreOf(cell, length) + (length / 2) * (1 - 1 / letters);
+/** The middle of the last figure, under which notches stand: it is its place that they tell. */
+function lastFigureAt(cell: SheetCell, glyph: string, length: number): number {
+  if (cell.spread) return cell.x + glyph.length - 0.5;
+  return centreOf(cell, length) + (length / 2) * (1 - 1 / Math.max(1, glyph.length));
 }
 
 /** A stroke, a little one and a part with its zeros tell their place themselves. */

@@ -262,8 +262,10 @@ describe('a paper that is scrolled', () => {
   it('knows where a step has written, and keeps still when it only strikes out', () => {
     page.open('(x + 1)(x + 2)(x + 3)', ['expand-arcs']);
     const paper = scene().papers[0]!;
-    expect(writtenBy(paper, 0, 20)!.down).toEqual({ from: 0, to: 0 });
-    const downs = paper.lane.trace.steps.map(({ number }) => writtenBy(paper, number, 20)?.down);
+    expect(writtenBy(paper, 0, 20, { x: 0, y: 0 })!.down).toEqual({ from: 0, to: 0 });
+    const downs = paper.lane.trace.steps.map(
+      ({ number }) => writtenBy(paper, number, 20, { x: 0, y: 0 })?.down,
+    );
     expect(downs.filter(Boolean)).toHaveLength(downs.length);
     const tops = downs.map((down) => down!.from);
     expect(tops).toEqual([...tops].sort((a, b) => a - b));
@@ -271,7 +273,7 @@ describe('a paper that is scrolled', () => {
     expect(tops[opening - 1]).toBeGreaterThan(tops[opening - 2]! + 40);
     page.open('(x − 2)(x + 2)', ['expand-arcs']);
     const cancelling = scene().papers[0]!.lane.trace.steps.find(({ gives }) => gives.length === 0)!;
-    expect(writtenBy(scene().papers[0]!, cancelling.number, 20)).toBeNull();
+    expect(writtenBy(scene().papers[0]!, cancelling.number, 20, { x: 0, y: 0 })).toBeNull();
   });
 });
 

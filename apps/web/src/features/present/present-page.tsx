@@ -3,9 +3,11 @@ import LastPageIcon from '@mui/icons-material/LastPage';
 import FirstPageIcon from '@mui/icons-material/FirstPage';
 import NavigateBeforeIcon from '@mui/icons-material/NavigateBefore';
 import NavigateNextIcon from '@mui/icons-material/NavigateNext';
+import { IN_ROOM } from '@levee/core';
 import { ToggleButton } from '@mui/material';
 import { Suspense, useEffect, useState } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
+import { useViewWidth } from '../../ui/use-view-width.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import type { Lit } from '../../worked/lit.ts';
 import { useLarge, useSpeaker, useSteps, useSubject, useWorked } from '../../worked/use-worked.ts';
@@ -37,7 +39,7 @@ export function PresentPage() {
   return (
     <main className="present">
       <header className="present-head">
-        <h1>
+        <h1 className={problem.length > LONG ? 'long' : undefined}>
           <ProblemText problem={problem} />
         </h1>
         <p>
@@ -107,8 +109,12 @@ function Pointed() {
   );
 }
 
-/** Least pixels of a square, so that a figure is at least 28 high. */
-const LEAST = 36;
+/** Characters of a problem from which on it is written smaller, so that the papers keep their room. */
+const LONG = 34;
+/** Pixels of the view for which the least size of letters in a room is told. */
+const ROOM = 1280;
+/** Most pixels of a square there. */
+const MOST = 64;
 
 interface ShownProps {
   readonly paper: Paper;
@@ -119,10 +125,12 @@ interface ShownProps {
 function Shown({ paper, step, lit }: ShownProps) {
   const { method } = paper;
   const bare = useBare(paper);
+  const by = useViewWidth() / ROOM;
+  const legible = { figures: IN_ROOM.figures * by, smallest: IN_ROOM.smallest * by };
   return (
     <article className="present-paper" aria-label={method.name}>
       <h2>{method.name}</h2>
-      <PointableStage paper={bare} step={step} lit={lit} least={LEAST} most={64} />
+      <PointableStage paper={bare} step={step} lit={lit} legible={legible} most={MOST * by} />
       <AnySentence paper={paper} step={step} foretells={false} />
     </article>
   );

@@ -1,4 +1,4 @@
-import { Exact, nextStop, previousStop, sayMarked, type Speaker } from '@levee/core';
+import { ON_BENCH, Exact, nextStop, previousStop, sayMarked, type Speaker } from '@levee/core';
 import NavigateBeforeIcon from '@mui/icons-material/NavigateBefore';
 import NavigateNextIcon from '@mui/icons-material/NavigateNext';
 import { Button, IconButton } from '@mui/material';
@@ -157,7 +157,7 @@ function PaperArticle(props: PaperArticleProps) {
         notation={notation}
         notes={notes && isNamed}
         notches={notches}
-        least={9}
+        legible={ON_BENCH}
         most={30}
         zoom={1}
       />

@@ -17,14 +17,8 @@ import { Transport } from '../lanes/transport.tsx';
 import { usePinch } from './use-pinch.ts';
 import './large-paper.css';
 
-/** Least pixels of a square, so that figures are at least 14 high; those of a fraction are smaller in it. */
-const LEAST = 19;
-const LEAST_OF_FRACTIONS = 26;
+/** Most pixels of a square. */
 const MOST = 60;
-
-function leastOf({ drawing }: Paper): number {
-  return drawing.figures.some(({ bars }) => bars.length > 0) ? LEAST_OF_FRACTIONS : LEAST;
-}
 
 /** One paper over the whole view, sized and moved by keys, wheel and pinch. */
 export function LargePaper({ paper }: { readonly paper: Paper }) {
@@ -51,14 +45,7 @@ export function LargePaper({ paper }: { readonly paper: Paper }) {
           <IconCommand id="large" icon={<CloseFullscreenIcon />} />
         </span>
       </header>
-      <AnyStage
-        paper={paper}
-        step={step}
-        lit={lit}
-        least={leastOf(paper)}
-        most={MOST}
-        zoom={zoom}
-      />
+      <AnyStage paper={paper} step={step} lit={lit} most={MOST} zoom={zoom} />
       <footer className="large-foot">
         <AnySentence paper={paper} step={step} />
         <Transport />

@@ -6,6 +6,7 @@ import { memo, useEffect, useRef } from 'react';
 import { dispatch } from '../../../store/comparison-store.ts';
 import { putAway } from '../../../store/edits.ts';
 import { showLarge, useSession } from '../../../store/session-store.ts';
+import { useViewWidth } from '../../../ui/use-view-width.ts';
 import type { Lit } from '../../../worked/lit.ts';
 import { useActive } from '../../../worked/use-worked.ts';
 import type { Paper } from '../../../worked/work.ts';
@@ -26,12 +27,17 @@ export interface PaperCardProps {
   readonly costs: boolean;
 }
 
+/** Most pixels of a square where the view is so many pixels wide; on a wider one figures grow with it. */
+const MOST = 30;
+const DESK = 1280;
+
 /** One method on its sheet of squared paper, with its schools, its sentence and its cost. */
 export const PaperCard = memo(function PaperCard(props: PaperCardProps) {
   const { paper, step, lit, removable, costs } = props;
   const active = useActive().id === paper.id;
   const own = isOwnLines(paper.method) ? paper.method : null;
   const card = useRef<HTMLElement>(null);
+  const width = useViewWidth();
   useEffect(() => {
     if (active) card.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
   }, [active]);
@@ -53,7 +59,7 @@ export const PaperCard = memo(function PaperCard(props: PaperCardProps) {
         {own ? <OwnHead paper={paper} method={own} /> : <SchoolMenus paper={paper} />}
         <HopsStrip paper={paper} />
       </header>
-      <AnyStage paper={paper} step={step} lit={lit} most={30} />
+      <AnyStage paper={paper} step={step} lit={lit} most={MOST * Math.max(1, width / DESK)} />
       <AnySentence paper={paper} step={step} />
       <HeardRows paper={paper} step={step} />
       {costs ? <CostStrip paper={paper} /> : <div className="cost caption" />}
