@@ -293,3 +293,4 @@ export {
   type Legible,
   type Measured,
 } from './sheet/fit.ts';
+export { answerAlso, type AnswerAlso } from './account/answer-also.ts';

@@ -1,9 +1,10 @@
-import { foresee, sayMarked } from '@levee/core';
+import { foresee, sayMarked, type Speaker, type Voice } from '@levee/core';
+import { useMemo } from 'react';
 import { SentencesBefore } from './sentences-before.tsx';
 import { useComparison } from '../store/comparison-store.ts';
 import { MathText } from '../ui/math-text.tsx';
 import { Spoken } from '../ui/spoken.tsx';
-import { answerWithUnit } from '../worked/answer.ts';
+import { answerInFull } from '../worked/answer.ts';
 import { foresightText } from '../worked/foresight-text.ts';
 import { useSpeaker, useVoice } from '../worked/use-worked.ts';
 import type { Paper } from '../worked/work.ts';
@@ -20,23 +21,21 @@ function BeforeWorking({ paper }: { readonly paper: Paper }) {
   );
 }
 
-/** The answer with its unit, once the paper is done. */
+/** The answer with its unit, once the paper is done: a line of its own. */
 function Answer({ paper }: { readonly paper: Paper }) {
   const unit = useComparison((state) => state.content.unit);
   const say = useSpeaker();
-  if (unit === '') return null;
   return (
     <span className="answer-label">
-      {' '}
       Answer:{' '}
       <strong>
-        <MathText text={answerWithUnit(paper.lane.trace, unit, say)} />
+        <MathText text={answerInFull(paper.lane.trace, unit, say)} />
       </strong>
     </span>
   );
 }
 
-/** Characters from which on a sentence is set smaller, so that it need not be scrolled. */
+/** Characters of the longest sentence of a paper from which on all of them are set smaller. */
 const LONG = 118;
 
 /** What the last step did, in the chosen voice. */
@@ -51,16 +50,42 @@ export function Sentence(props: {
   const voice = useVoice();
   const done = paper.lane.trace.steps[step - 1];
   const marked = done ? sayMarked(paper.method.phrases, done.phrase, voice, say) : '';
+  const longest = useMemo(() => longestSentence(paper, voice, say), [paper, voice, say]);
+  const ends = !paper.lane.trace.isUnfinished;
   return (
-    <p
-      className={marked.length > LONG ? 'sentence long' : 'sentence'}
-      role="group"
-      aria-label={`${paper.method.shortName}, step ${step}`}
-    >
-      <SentencesBefore paper={paper} step={step} />
-      {done && <Spoken marked={marked} />}
-      {!done && foretells && <BeforeWorking paper={paper} />}
-      {step === paper.last && !paper.lane.trace.isUnfinished && <Answer paper={paper} />}
-    </p>
+    <div className={longest.length > LONG ? 'sentence-room long' : 'sentence-room'}>
+      <p className="sentence" role="group" aria-label={`${paper.method.shortName}, step ${step}`}>
+        <SentencesBefore paper={paper} step={step} />
+        {done && <Spoken marked={marked} />}
+        {!done && foretells && <BeforeWorking paper={paper} />}
+        {step === paper.last && ends && <Answer paper={paper} />}
+      </p>
+      {/* Room for the longest sentence of the work at this width, so that none is cut and nothing jumps. */}
+      <p className="kept" aria-hidden>
+        {longest}
+      </p>
+      {ends && (
+        <p className="kept" aria-hidden>
+          <Spoken marked={lastSentence(paper, voice, say)} />
+          <Answer paper={paper} />
+        </p>
+      )}
+    </div>
   );
+}
+
+function sentences({ method, lane }: Paper, voice: Voice, say: Speaker): readonly string[] {
+  return lane.trace.steps.map(({ phrase }) => sayMarked(method.phrases, phrase, voice, say));
+}
+
+function longestSentence(paper: Paper, voice: Voice, say: Speaker): string {
+  return sentences(paper, voice, say).reduce(
+    (longest, one) => (one.length > longest.length ? one : longest),
+    '',
+  );
+}
+
+function lastSentence({ method, lane }: Paper, voice: Voice, say: Speaker): string {
+  const last = lane.trace.steps.at(-1);
+  return last ? sayMarked(method.phrases, last.phrase, voice, say) : '';
 }

@@ -1,5 +1,5 @@
 import { lazy, Suspense } from 'react';
-import { inNotation, pointRule, problemText, scaleOf, scriptOf, type Problem } from '@levee/core';
+import { inNotation, problemText } from '@levee/core';
 import { useLarge, useNotation, useWorked } from '../../worked/use-worked.ts';
 import { Announcer } from '../../paper/announcer.tsx';
 import { BenchHead } from './head/bench-head.tsx';
@@ -21,16 +21,6 @@ const EstimateDialog = lazy(async () => ({
   default: (await import('./head/estimate-dialog.tsx')).EstimateDialog,
 }));
 
-/** Whether the papers end with a point, a remainder or simplifying, which take a line more to say. */
-function isWordy(problem: Problem): boolean {
-  const { kind } = problem;
-  return (
-    scriptOf(problem) !== 'figures' ||
-    pointRule(kind) === 'own' ||
-    (pointRule(kind) === 'counted' && scaleOf(problem) !== null)
-  );
-}
-
 /** Room for what follows the papers. */
 const EMPTY_PANEL = <section className="panel" />;
 const EMPTY_GAUGE = <aside className="gauge" />;
@@ -44,11 +34,7 @@ export function BenchPage() {
   const notation = useNotation();
   if (large) return <LargePaper paper={large} />;
   return (
-    <main
-      className="bench"
-      data-papers={worked.papers.length}
-      data-wordy={isWordy(worked.problem) || undefined}
-    >
+    <main className="bench" data-papers={worked.papers.length}>
       <h1 className="heard">{inNotation(problemText(worked.problem), notation)}</h1>
       <BenchHead all={papers} />
       <div className="bench-work">

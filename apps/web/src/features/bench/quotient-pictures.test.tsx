@@ -201,7 +201,7 @@ describe('sentences', () => {
     page.act(() => dispatch(changed((content) => ({ ...content, unit: 'bundles' }))));
     const [paper] = scene().papers;
     page.show(<Sentence paper={paper!} step={paper!.last} />);
-    expect(page.text('.answer-label')).toBe(' Answer: 76 bundles, 11 left over');
+    expect(page.text('.answer-label')).toBe('Answer: 76 bundles, 11 left over');
     page.show(<Sentence paper={paper!} step={0} />);
     expect(page.text('.sentence')).toMatch(/^What is left goes on into the ones\./);
   });
