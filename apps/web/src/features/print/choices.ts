@@ -10,12 +10,25 @@ export const EXTENTS: Readonly<Record<Extent, string>> = {
 };
 
 export const PARTS = {
+  name: 'a line for name and date',
   sentences: 'every step in words',
   reasons: 'why they agree',
   costs: 'what each costs',
   checks: 'recorded checks',
 } as const;
 export type Part = keyof typeof PARTS;
+
+/** The parts that there are for papers of an extent: what is not worked has no sentences, and unfinished ones agree on nothing. */
+export function partsOf(extent: Extent): readonly Part[] {
+  switch (extent) {
+    case 'blank':
+      return ['name', 'checks'];
+    case 'now':
+      return ['name', 'sentences', 'checks'];
+    case 'finished':
+      return ['name', 'sentences', 'reasons', 'costs', 'checks'];
+  }
+}
 
 export const PAGES = { A4: 'A4', letter: 'Letter' } as const;
 export type PageSize = keyof typeof PAGES;

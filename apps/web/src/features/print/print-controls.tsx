@@ -5,11 +5,11 @@ import {
   EXTENTS,
   PAGES,
   PARTS,
+  partsOf,
   toggled,
   type Choices,
   type Extent,
   type PageSize,
-  type Part,
 } from './choices.ts';
 
 interface PrintControlsProps {
@@ -40,7 +40,7 @@ export function PrintControls({ papers, choices, choose }: PrintControlsProps) {
       />
       <Button onClick={bench.run}>Back to the bench</Button>
       <div className="chips" role="group" aria-label="Parts of the page">
-        {(Object.keys(PARTS) as Part[]).map((part) => (
+        {partsOf(choices.extent).map((part) => (
           <Chip
             key={part}
             name={PARTS[part]}

@@ -43,6 +43,20 @@ describe('the page to print', () => {
     expect(page.texts('.printed-paper h2')).toEqual(['Long division']);
   });
 
+  it('offers what has an effect, and a line for name and date', () => {
+    page.open('642 − 387', ['decomposition']);
+    page.show(<PrintPage />);
+    const parts = () => page.texts('[aria-label="Parts of the page"] .chip');
+    expect(parts()).toContain('why they agree');
+    page.press('blank papers');
+    expect(parts()).toEqual(['a line for name and date', 'recorded checks']);
+    expect(page.all('.name-line')).toHaveLength(0);
+    page.press('a line for name and date');
+    expect(page.text('.name-line')).toMatch(/^Name\s+Date/);
+    page.press('as they stand');
+    expect(parts()).not.toContain('why they agree');
+  });
+
   it('prints blank papers wherever the work stands, chosen papers, costs and checks', () => {
     page.open('642 − 387', ['decomposition', 'counting-up']);
     page.act(() => dispatch(stepped({ p1: 2, p2: 3 })));

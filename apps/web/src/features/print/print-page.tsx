@@ -68,6 +68,11 @@ export function PrintPage() {
         choices={choices}
         choose={(change) => setChoices({ ...choices, ...change })}
       />
+      {parts.has('name') && (
+        <p className="name-line">
+          Name <span className="blank" /> Date <span className="blank" />
+        </p>
+      )}
       <header>
         <h1>{title || 'Comparison'}</h1>
         <p className="print-problem figures">
@@ -82,15 +87,17 @@ export function PrintPage() {
           </p>
         )}
       </header>
-      {shown.map((paper) => (
-        <PrintedPaper
-          key={paper.id}
-          paper={paper}
-          extent={extent}
-          sentences={parts.has('sentences')}
-        />
-      ))}
-      <FramedList />
+      <div className="printed-papers">
+        {shown.map((paper) => (
+          <PrintedPaper
+            key={paper.id}
+            paper={paper}
+            extent={extent}
+            sentences={extent !== 'blank' && parts.has('sentences')}
+          />
+        ))}
+      </div>
+      {extent !== 'blank' && <FramedList />}
       {finished && parts.has('reasons') && <PrintedAgreement without={without} />}
       {finished && parts.has('costs') && shown.length > 0 && <CostTable papers={shown} />}
       {parts.has('checks') && <PrintedChecks />}
@@ -129,7 +136,7 @@ function PrintedPaper({ paper, extent, sentences }: PrintedPaperProps) {
   const { trace } = paper.lane;
   const square = Math.min(SQUARE, WIDEST / paper.drawing.width);
   return (
-    <section className="printed-paper">
+    <section className={sentences && step > 0 ? 'printed-paper worded' : 'printed-paper'}>
       <h2>{paper.method.name}</h2>
       <p className="caption">
         {schoolsOf(paper.method, trace.problem)
@@ -147,7 +154,7 @@ function PrintedPaper({ paper, extent, sentences }: PrintedPaperProps) {
         <SheetView
           paper={paper}
           step={step}
-          lit={{ ...UNLIT, framed: framedOn(paper, framed, step) }}
+          lit={{ ...UNLIT, framed: extent === 'blank' ? [] : framedOn(paper, framed, step) }}
           notation={notation}
           notes={notes}
           notches={notches}
