@@ -88,7 +88,7 @@ describe('division', () => {
 describe('decimals', () => {
   it('work on whole numbers with the scale in sight and every figure’s true worth', async () => {
     await openComparison(server, page, '3.6 × 20.5');
-    await page.waitTexts('.sign-caption', Array(3).fill('3.6 × 20.5 = 36 × 205 ÷ 100'));
+    await page.waitTexts('.stage .sign-caption', Array(3).fill('3.6 × 20.5 = 36 × 205 ÷ 100'));
     await page.keys(Key.END);
     await page.waitText(sentence(1), /hundredths: 73.80. By rounded factors about 80, so it fits/);
     await page.click('.paper[data-paper="0"] [data-entry="m2"]');
