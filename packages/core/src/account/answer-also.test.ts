@@ -19,6 +19,13 @@ describe('what an answer is beside how it is written', () => {
     expect(answerAlso(worked(id, text, { school }))).toEqual(also);
   });
 
+  it('is no true root beside one that a slip has found', () => {
+    const slips = [{ slip: 'not-doubled', occurrence: 1 }];
+    const trace = worked('digit-pairs', '√72', { slips });
+    expect(trace.balanced).toBe(false);
+    expect(answerAlso(trace)).toBeNull();
+  });
+
   it('is a mixed number where lines end with a fraction above one', () => {
     const own = ownLinesMethod(workOf(['= 9/12 + 10/12', '= 19/12']));
     const trace = own.trace(problemFrom('3/4 + 5/6'));

@@ -23,7 +23,8 @@ export function answerAlso(trace: Trace): AnswerAlso | null {
   const text = answerText(trace);
   const [, block] = /\(([0-9A-Z]+)\)$/.exec(text) ?? [];
   if (block !== undefined) return { kind: 'repeats', text: block };
-  if (problem.kind === 'root') return rooted(total, problem.base, text);
+  // The root of the number is no rounding of what a slip has found.
+  if (problem.kind === 'root') return trace.balanced ? rooted(total, problem.base, text) : null;
   if (scriptOf(problem) !== 'fractions' || answer.isWhole || text.includes(' ')) return null;
   const mixed = fractionText(answer);
   return mixed === text ? null : { kind: 'mixed', text: mixed };
