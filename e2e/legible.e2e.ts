@@ -1,18 +1,5 @@
-import { Page } from './harness/page.ts';
-import { TestServer } from './harness/server.ts';
-
-const server = new TestServer();
-let page: Page;
-
-beforeAll(async () => {
-  await server.start();
-  page = await Page.open();
-});
-
-afterAll(async () => {
-  await page?.close();
-  await server.remove();
-});
+import { keep } from './harness/keep.ts';
+import { page, server } from './harness/scene.ts';
 
 /** The hardest papers of every sort, and the plainest. */
 const HARDEST: readonly (readonly [problem: string, ...methods: string[]])[] = [
@@ -37,29 +24,6 @@ const HARDEST: readonly (readonly [problem: string, ...methods: string[]])[] = [
   ['(x^2+2x−3)(2x^2−x+5)', 'expand-arcs', 'expand-grid'],
   ['√72', 'digit-pairs', 'prime-pairs'],
 ];
-
-function document([problem, ...methods]: (typeof HARDEST)[number]) {
-  const paper = { school: {}, order: [], hops: [], slips: [], own: null };
-  const papers = methods.map((method, k) => ({ ...paper, id: `p${k + 1}`, method }));
-  return {
-    format: 'levee-comparison',
-    version: 8,
-    title: 'hard to see',
-    story: '',
-    unit: '',
-    units: [],
-    tags: [],
-    counted: false,
-    problem,
-    estimate: null,
-    earlier: [],
-    papers,
-    steps: Object.fromEntries(papers.map(({ id }) => [id, 10_000])),
-    pace: 'amount',
-    checks: [],
-    answers: [],
-  };
-}
 
 /** One paper as the browser has it. */
 interface Seen {
@@ -117,11 +81,7 @@ const ROOM = { figures: 28, smallest: 14 };
 
 describe('papers', () => {
   it.each(HARDEST)('of %s are whole, or followed, and can be read', async (problem, ...methods) => {
-    const { id } = await server.json<{ id: string }>('comparisons', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ document: document([problem, ...methods]) }),
-    });
+    const id = await keep(server, { problem, methods, steps: 10_000 });
     const faults: string[] = [];
     for (const [view, least] of [
       ['', BENCH],

@@ -1,29 +1,19 @@
-import { Page } from './harness/page.ts';
-import { TestServer } from './harness/server.ts';
+import { keep, type Laid } from './harness/keep.ts';
+import { page, server } from './harness/scene.ts';
 
 /** Longer than any page takes until all of it stands. */
 const SETTLED = 6000;
 /** Milliseconds that a task of the page may take. */
 const GOAL = 100;
 
-const server = new TestServer();
-let page: Page;
-
-beforeAll(async () => {
-  await server.start();
-  page = await Page.open();
-  await page.beforeEveryPage(`
+beforeAll(() =>
+  page.beforeEveryPage(`
     window.tasks = [];
     new PerformanceObserver((list) => {
       for (const { duration } of list.getEntries()) window.tasks.push(Math.round(duration));
     }).observe({ type: 'longtask', buffered: true });
-  `);
-});
-
-afterAll(async () => {
-  await page?.close();
-  await server.remove();
-});
+  `),
+);
 
 const TERMS = Array.from({ length: 245 }, (_, k) => 1 + (k % 9));
 
@@ -35,13 +25,7 @@ function turned(terms: number, lines: number): readonly string[] {
   });
 }
 
-interface Hard {
-  readonly what: string;
-  readonly problem: string;
-  readonly methods?: readonly string[];
-  readonly lines?: readonly (readonly string[])[];
-  readonly answers?: readonly string[];
-}
+type Hard = Laid & { readonly what: string };
 
 const PRODUCTS = [
   'column-multiplication',
@@ -88,35 +72,6 @@ const HARDEST: readonly Hard[] = [
   },
 ];
 
-function document({ problem, methods = [], lines = [], answers = [] }: Hard) {
-  const common = { school: {}, order: [], hops: [], slips: [] };
-  const papers = [
-    ...methods.map((method) => ({ ...common, method, own: null })),
-    ...lines.map((texts) => {
-      const own = { lines: texts.map((text) => ({ text, struck: false })), code: '', name: '' };
-      return { ...common, method: 'own-lines', own };
-    }),
-  ].map((paper, k) => ({ id: `p${k + 1}`, ...paper }));
-  return {
-    format: 'levee-comparison',
-    version: 8,
-    title: 'hard',
-    story: '',
-    unit: '',
-    units: [],
-    tags: [],
-    counted: false,
-    problem,
-    estimate: null,
-    earlier: [],
-    papers,
-    steps: Object.fromEntries(papers.map(({ id }) => [id, 0])),
-    pace: 'amount',
-    checks: [],
-    answers: answers.map((answer) => ({ code: '', problem: '', answer })),
-  };
-}
-
 async function longest(address: string): Promise<readonly number[]> {
   await page.driver.get('about:blank');
   await page.driver.get(address);
@@ -128,11 +83,7 @@ async function longest(address: string): Promise<readonly number[]> {
 /** The longest task of the page while a comparison opens, for the hardest that the server accepts. */
 describe('tasks of the page', () => {
   it.each(HARDEST)('$what', async (hard) => {
-    const { id } = await server.json<{ id: string }>('comparisons', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ document: document(hard) }),
-    });
+    const id = await keep(server, hard);
     for (const view of hard.answers ? ['', '/slips'] : ['', '/why']) {
       const tasks = await longest(`${server.address}/c/${id}${view}`);
       const told = tasks.slice(0, 5).join(', ') || 'under 50';
