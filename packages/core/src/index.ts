@@ -283,14 +283,13 @@ export { WAY_KINDS, type WayKind } from './own/ways/kinds.ts';
 export { waysDocument } from './formats/ways-document.ts';
 export { looksLikeName } from './own/like-a-name.ts';
 export { decodeReport, REPORT_NOT_CHECKED, verifyReport } from './formats/report-claims.ts';
-export { boundsOf, piecesOf, type Piece } from './sheet/pieces.ts';
 export {
   fitOf,
-  IN_ROOM,
+  inRoom,
   measured,
   ON_BENCH,
+  USUAL_VIEW,
   type Fit,
   type Legible,
-  type Measured,
 } from './sheet/fit.ts';
 export { answerAlso, type AnswerAlso } from './account/answer-also.ts';

@@ -1,4 +1,4 @@
-import { document, FIELDS, fullDocument } from './document.mjs';
+import { document, FIELDS, firstOf, fullDocument } from './document.mjs';
 import { hostileText } from './random.mjs';
 
 /** A request that keeps a comparison. */
@@ -36,7 +36,7 @@ function anyValue(random, depth = 0) {
 
 /** A copy with another value in every place of a field such as `papers[].own.code`; in a table, under one more name. */
 function withField(value, field, make) {
-  const [, name, rest] = /^(\[\]|[^.[]+)\.?(.*)$/.exec(field);
+  const [name, rest] = firstOf(field);
   const put = (own) => (rest === '' ? make() : withField(own, rest, make));
   // What is empty here has the field in another place of its list.
   if (value === null) return null;

@@ -111,10 +111,15 @@ export function emptyFields(value) {
   return FIELDS.filter((field) => !holdsSomething(value, field));
 }
 
+/** The first name of a field such as `papers[].own`, and what is behind it: `papers` and `[].own`. */
+export function firstOf(field) {
+  return /^(\[\]|[^.[]+)\.?(.*)$/.exec(field).slice(1);
+}
+
 function holdsSomething(value, field) {
   if (field === '')
     return value !== undefined && value !== null && value !== '' && value.length !== 0;
-  const [, name, rest] = /^(\[\]|[^.[]+)\.?(.*)$/.exec(field);
+  const [name, rest] = firstOf(field);
   if (value === null || value === undefined) return false;
   if (name === '[]') return value.some((own) => holdsSomething(own, rest));
   if (name === '*') return Object.keys(value).length > 0;

@@ -1,7 +1,7 @@
 import { everySchool } from '../testing/arbitraries.ts';
 import { problemFrom } from '../testing/work.ts';
 import { drawSheet } from './drawing.ts';
-import { fitOf, IN_ROOM, measured, ON_BENCH, type Legible } from './fit.ts';
+import { fitOf, inRoom, measured, ON_BENCH, type Legible } from './fit.ts';
 import { piecesOf } from './pieces.ts';
 
 /** Problems of every sort, easy and worst. */
@@ -58,10 +58,7 @@ const ROOMS: readonly {
       papers,
       width: Math.max(290, (view - 28) / papers - 14),
       height: view === 1920 ? 800 : 540,
-      legible: {
-        figures: (IN_ROOM.figures * view) / 1280,
-        smallest: (IN_ROOM.smallest * view) / 1280,
-      },
+      legible: inRoom(view),
     },
   ]),
 );

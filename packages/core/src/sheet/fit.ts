@@ -10,8 +10,13 @@ export interface Legible {
 
 /** At a desk. */
 export const ON_BENCH: Legible = { figures: 14, smallest: 9 };
-/** From the last row of a room, on a view 1280 pixels wide. */
-export const IN_ROOM: Legible = { figures: 28, smallest: 16 };
+/** Pixels of the view for which sizes are told that grow with it. */
+export const USUAL_VIEW = 1280;
+
+/** From the last row of a room, where a view of so many pixels is as wide as the wall: letters grow with it. */
+export function inRoom(view: number): Legible {
+  return { figures: (28 * view) / USUAL_VIEW, smallest: (16 * view) / USUAL_VIEW };
+}
 
 /** How a page is shown in a room of so many pixels. */
 export interface Fit {

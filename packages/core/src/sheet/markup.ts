@@ -3,6 +3,8 @@ import { onPaper } from '../exact/notation.ts';
 import type { Brush } from './brush.ts';
 import { letterRuns, type Drawing, type Figure, type Notch } from './drawing.ts';
 import {
+  LABEL_SIZE,
+  linkLabelAt,
   linkPath,
   NOTE_SIZE,
   signGlyph,
@@ -59,10 +61,10 @@ export function figuresMarkup(
 export function linksMarkup(links: readonly SheetLink[], step: number, brush: Brush): string {
   return links
     .map((link) => {
-      const { path, x, y } = linkPath(link);
-      const under = link.bow !== undefined && link.bow > 0 ? 0.42 : -0.12;
+      const { path } = linkPath(link);
+      const { x, y } = linkLabelAt(link);
       const label = link.label
-        ? `<text${brush.look({ part: 'label' })} x="${size(x)}" y="${size(y + under)}" font-size="0.4">${escaped(link.label)}</text>`
+        ? `<text${brush.look({ part: 'label' })} x="${size(x)}" y="${size(y)}" font-size="${LABEL_SIZE}">${escaped(link.label)}</text>`
         : '';
       const look = brush.look({ part: 'link', isNew: link.step === step });
       return `<g><path${look} d="${path}"/>${label}</g>`;

@@ -2,6 +2,8 @@ import { onPaper, PLAIN_NOTATION } from '../exact/notation.ts';
 import type { Drawing, Figure } from './drawing.ts';
 import { runWidth } from './running.ts';
 import {
+  LABEL_SIZE,
+  linkLabelAt,
   linkPath,
   NOTE_SIZE,
   signGlyph,
@@ -100,13 +102,15 @@ function notePiece({ x, y, text, size = NOTE_SIZE }: SheetNote): Piece {
 
 /** A curve stays within its ends and its middle. */
 function linkPieces(link: SheetLink): readonly Piece[] {
-  const { x1, y1, x2, y2, label, bow } = link;
+  const { x1, y1, x2, y2, label } = link;
   const { x, y } = linkPath(link);
-  const under = bow !== undefined && bow > 0 ? 0.42 : -0.12;
+  const at = linkLabelAt(link);
   return [
     line(x1, y1, x2, y2),
     line(Math.min(x, x1), Math.min(y, y1), Math.max(x, x2), Math.max(y, y2)),
-    ...(label ? [letters('label', { x, y: y + under - 0.14, text: label, size: 0.4 })] : []),
+    ...(label
+      ? [letters('label', { x: at.x, y: at.y - 0.36 * LABEL_SIZE, text: label, size: LABEL_SIZE })]
+      : []),
   ];
 }
 

@@ -133,6 +133,15 @@ export function linkPath({ x1, y1, x2, y2, bow = 0, across = 0 }: SheetLink): {
   return { path, x: x + across, y: y + bow };
 }
 
+/** Height of the letters at a link. */
+export const LABEL_SIZE = 0.4;
+
+/** Where the letters at a link stand, on their line: under one that is bent down, else over it. */
+export function linkLabelAt(link: SheetLink): { readonly x: number; readonly y: number } {
+  const { x, y } = linkPath(link);
+  return { x, y: y + (link.bow !== undefined && link.bow > 0 ? 0.42 : -0.12) };
+}
+
 /** Height of the letters of a note, unless it says otherwise. */
 export const NOTE_SIZE = 0.5;
 

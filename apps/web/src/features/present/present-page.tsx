@@ -3,7 +3,7 @@ import LastPageIcon from '@mui/icons-material/LastPage';
 import FirstPageIcon from '@mui/icons-material/FirstPage';
 import NavigateBeforeIcon from '@mui/icons-material/NavigateBefore';
 import NavigateNextIcon from '@mui/icons-material/NavigateNext';
-import { IN_ROOM } from '@levee/core';
+import { inRoom, USUAL_VIEW } from '@levee/core';
 import { ToggleButton } from '@mui/material';
 import { Suspense, useEffect, useState } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
@@ -111,9 +111,7 @@ function Pointed() {
 
 /** Characters of a problem from which on it is written smaller, so that the papers keep their room. */
 const LONG = 34;
-/** Pixels of the view for which the least size of letters in a room is told. */
-const ROOM = 1280;
-/** Most pixels of a square there. */
+/** Most pixels of a square on a usual view. */
 const MOST = 64;
 
 interface ShownProps {
@@ -125,12 +123,17 @@ interface ShownProps {
 function Shown({ paper, step, lit }: ShownProps) {
   const { method } = paper;
   const bare = useBare(paper);
-  const by = useViewWidth() / ROOM;
-  const legible = { figures: IN_ROOM.figures * by, smallest: IN_ROOM.smallest * by };
+  const width = useViewWidth();
   return (
     <article className="present-paper" aria-label={method.name}>
       <h2>{method.name}</h2>
-      <PointableStage paper={bare} step={step} lit={lit} legible={legible} most={MOST * by} />
+      <PointableStage
+        paper={bare}
+        step={step}
+        lit={lit}
+        legible={inRoom(width)}
+        most={(MOST * width) / USUAL_VIEW}
+      />
       <AnySentence paper={paper} step={step} foretells={false} />
     </article>
   );

@@ -1,4 +1,4 @@
-import { ON_BENCH, Exact, nextStop, previousStop, sayMarked, type Speaker } from '@levee/core';
+import { Exact, nextStop, ON_BENCH, previousStop, sayMarked, type Speaker } from '@levee/core';
 import NavigateBeforeIcon from '@mui/icons-material/NavigateBefore';
 import NavigateNextIcon from '@mui/icons-material/NavigateNext';
 import { Button, IconButton } from '@mui/material';

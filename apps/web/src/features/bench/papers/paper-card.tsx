@@ -1,4 +1,4 @@
-import { isOwnLines } from '@levee/core';
+import { isOwnLines, USUAL_VIEW } from '@levee/core';
 import CloseIcon from '@mui/icons-material/Close';
 import OpenInFullIcon from '@mui/icons-material/OpenInFull';
 import { IconButton } from '@mui/material';
@@ -27,9 +27,8 @@ export interface PaperCardProps {
   readonly costs: boolean;
 }
 
-/** Most pixels of a square where the view is so many pixels wide; on a wider one figures grow with it. */
+/** Most pixels of a square on a usual view; on a wider one figures grow with it. */
 const MOST = 30;
-const DESK = 1280;
 
 /** One method on its sheet of squared paper, with its schools, its sentence and its cost. */
 export const PaperCard = memo(function PaperCard(props: PaperCardProps) {
@@ -59,7 +58,7 @@ export const PaperCard = memo(function PaperCard(props: PaperCardProps) {
         {own ? <OwnHead paper={paper} method={own} /> : <SchoolMenus paper={paper} />}
         <HopsStrip paper={paper} />
       </header>
-      <AnyStage paper={paper} step={step} lit={lit} most={MOST * Math.max(1, width / DESK)} />
+      <AnyStage paper={paper} step={step} lit={lit} most={MOST * Math.max(1, width / USUAL_VIEW)} />
       <AnySentence paper={paper} step={step} />
       <HeardRows paper={paper} step={step} />
       {costs ? <CostStrip paper={paper} /> : <div className="cost caption" />}
