@@ -32,7 +32,7 @@ function documentOf({ problem, methods = [], lines = [], answers = [], steps = 0
   ].map((paper, k) => ({ id: `p${k + 1}`, ...paper }));
   return {
     format: 'levee-comparison',
-    version: 8,
+    version: 9,
     title: 'hard',
     story: '',
     unit: '',
@@ -45,6 +45,7 @@ function documentOf({ problem, methods = [], lines = [], answers = [], steps = 0
     papers,
     steps: Object.fromEntries(papers.map(({ id }) => [id, steps])),
     pace: 'amount',
+    room: { covered: [], shown: ['papers'] },
     checks: [],
     answers: answers.map((answer) => ({ code: '', problem: '', answer })),
   };

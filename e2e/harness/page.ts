@@ -7,7 +7,6 @@ import {
   error,
   Key,
   logging,
-  until,
   type WebDriver,
   type WebElement,
 } from 'selenium-webdriver';
@@ -43,6 +42,16 @@ const READ_TEXT = `
   copy.remove();
   return text;
 `;
+
+/** What is asked of an element; undefined where the page has replaced it meanwhile. */
+async function standing<T>(asked: Promise<T>): Promise<T | undefined> {
+  try {
+    return await asked;
+  } catch (reason) {
+    if (reason instanceof error.StaleElementReferenceError) return undefined;
+    throw reason;
+  }
+}
 
 /** A headless Chromium with an empty profile, driven as a person would. */
 export class Page {
@@ -98,11 +107,23 @@ export class Page {
     rmSync(this.profile, { recursive: true, force: true });
   }
 
-  /** The one element that a selector finds, waited for. */
+  /** The first element that a selector finds, waited for until it can be seen. */
   async find(css: string): Promise<WebElement> {
-    const element = await this.driver.wait(until.elementLocated(By.css(css)), PATIENCE, css);
-    await this.driver.wait(until.elementIsVisible(element), PATIENCE, css);
-    return element;
+    const seen = async () => {
+      const [first] = await this.driver.findElements(By.css(css));
+      return first && (await standing(first.isDisplayed())) ? first : null;
+    };
+    return (await this.driver.wait(seen, PATIENCE, css))!;
+  }
+
+  /** What is done with the first element that a selector finds; again where it was replaced meanwhile. */
+  private async with<T>(css: string, act: (element: WebElement) => Promise<T>): Promise<T> {
+    const done = async () => {
+      const element = await this.find(css);
+      const value = await standing(act(element).then((value) => ({ value })));
+      return value ?? null;
+    };
+    return (await this.driver.wait(done, PATIENCE, css))!.value;
   }
 
   /** The button, link or menu entry with exactly this text or accessible name. */
@@ -122,13 +143,8 @@ export class Page {
 
   /** The first of the elements at a path that can be seen; one that is being replaced is looked for again. */
   private async visible(path: string): Promise<WebElement | null> {
-    for (const element of await this.driver.findElements(By.xpath(path))) {
-      try {
-        if (await element.isDisplayed()) return element;
-      } catch (reason) {
-        if (!(reason instanceof error.StaleElementReferenceError)) throw reason;
-      }
-    }
+    for (const element of await this.driver.findElements(By.xpath(path)))
+      if (await standing(element.isDisplayed())) return element;
     return null;
   }
 
@@ -144,22 +160,26 @@ export class Page {
   }
 
   async click(css: string): Promise<void> {
-    await (await this.find(css)).click();
+    await this.with(css, (element) => element.click());
   }
 
   async text(css: string): Promise<string> {
-    return this.read(await this.find(css));
+    return this.with(css, (element) => this.read(element));
   }
 
   /** The visible text of an element: mathematics as it was typed, numbers without the thin spaces between threes. */
   private async read(element: WebElement): Promise<string> {
     const text = await this.driver.executeScript<string>(READ_TEXT, element);
-    return text.replaceAll(/(?<=\d)\u202f(?=\d)/g, '');
+    return text.replaceAll(/(?<=\d)\u202f(?=\d)/g, '').replaceAll('\u00a0', ' ');
   }
 
   async texts(css: string): Promise<string[]> {
-    const elements = await this.driver.findElements(By.css(css));
-    return Promise.all(elements.map((element) => this.read(element)));
+    const all = async () => {
+      const elements = await this.driver.findElements(By.css(css));
+      const read = await standing(Promise.all(elements.map((element) => this.read(element))));
+      return read ?? null;
+    };
+    return (await this.driver.wait(all, PATIENCE, css))!;
   }
 
   async count(css: string): Promise<number> {

@@ -107,13 +107,20 @@ export {
 } from './sheet/framed.ts';
 export { sheetSvg } from './sheet/svg-sink.ts';
 export { sheetText } from './sheet/text-sink.ts';
+export { allEntries } from './account/owed.ts';
 export { paperRows } from './sheet/rows.ts';
 export { givenState, markState, timeline, type Timeline } from './sheet/visible.ts';
 export { blockPlaces, blocksAt, type BlockRun } from './ground/blocks.ts';
 export { lineAt, lineExtent, type LineHop, type LineSegment } from './ground/line.ts';
 export { areaTotals, type AreaTotals } from './ground/area-totals.ts';
 export { areaGround, type AreaGround } from './ground/area.ts';
-export { compare, type Choice, type Comparison, type Lane } from './compare/compare.ts';
+export {
+  compare,
+  workOfChoice,
+  type Choice,
+  type Comparison,
+  type Lane,
+} from './compare/compare.ts';
 export { stepLabels } from './compare/step-labels.ts';
 export { dealtSteps, areTogether, nextStop, previousStop } from './compare/stops.ts';
 export {
@@ -165,6 +172,14 @@ export { methodsDocument } from './formats/methods-document.ts';
 export { DOCUMENTS, schemaFile } from './formats/documents.ts';
 export { jsonSchemaOf, type Read, type ReadFault } from './describe/describe.ts';
 export { choicesOf } from './formats/choices.ts';
+export {
+  COVERS,
+  FRESH_ROOM,
+  ROOM_PARTS,
+  type Cover,
+  type Room,
+  type RoomPart,
+} from './formats/room.ts';
 export { titleWith } from './formats/title-with.ts';
 export { decodeComparison, readComparison } from './formats/comparison-document.ts';
 export {

@@ -25,7 +25,7 @@ export function fullDocument(more = {}) {
   };
   return {
     format: 'levee-comparison',
-    version: 8,
+    version: 9,
     title: 'siege',
     story: 'gauge readings',
     unit: 'm',
@@ -38,6 +38,7 @@ export function fullDocument(more = {}) {
     papers: fullPapers(),
     steps: { p1: 0, p2: 1, p3: 0, p4: 0 },
     pace: 'amount',
+    room: { covered: ['name', 'gauge'], shown: ['papers', 'picture'] },
     checks: [
       {
         check: 'calculator',

@@ -46,6 +46,7 @@ describe('a comparison of an earlier version', () => {
     tags: undefined,
     earlier: undefined,
     answers: undefined,
+    room: undefined,
   };
 
   it('is taken in and kept in the current one', async () => {
@@ -68,7 +69,7 @@ describe('a comparison of an earlier version', () => {
     const rows = server.app.get(DataSource).getRepository(ComparisonEntity);
     await rows.update({ id }, { document: JSON.stringify(early) });
     const { body } = await server.ask.get(`/api/comparisons/${id}`).expect(200);
-    expect((body as Stored).document).toMatchObject({ version: 8, counted: false, checks: [] });
+    expect((body as Stored).document).toMatchObject({ version: 9, counted: false, checks: [] });
     expect((body as Stored).document!.papers[0]).toMatchObject({ hops: [] });
   });
 });

@@ -1,4 +1,4 @@
-import { OWN_LINES, registry, workOf, type ComparisonDocument } from '@levee/core';
+import { FRESH_ROOM, OWN_LINES, registry, workOf, type ComparisonDocument } from '@levee/core';
 
 type DemoPaper = readonly [
   method: string,
@@ -50,10 +50,11 @@ export function comparison(demo: DemoComparison): ComparisonDocument {
   }));
   return {
     format: 'levee-comparison',
-    version: 8,
+    version: 9,
     earlier: [],
     answers: answers.map(answered),
     pace,
+    room: FRESH_ROOM,
     counted,
     units,
     tags,

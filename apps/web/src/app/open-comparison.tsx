@@ -1,4 +1,4 @@
-import { Suspense, useEffect } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import { Link, Outlet, useParams } from 'react-router';
 import { comparisonsApi } from '../api/client.ts';
 import { closeComparison, loseIt, openComparison, useKeeping } from '../store/keeping.ts';
@@ -9,7 +9,7 @@ import { Dialogs } from './dialogs.tsx';
 import { Opening } from './opening.tsx';
 import { SceneProvider } from '../commands/scene.tsx';
 import { problemOf } from '../store/content.ts';
-import { tooLong } from '../worked/work.ts';
+import { isWorked, tooLong, workAhead } from '../worked/work.ts';
 
 /** Opens the comparison of the address and gives its commands to the screens below. */
 export function OpenComparison() {
@@ -73,6 +73,21 @@ function Opened() {
       </main>
     );
   }
+  return <Worked />;
+}
+
+/** The screens of a comparison, when its papers are worked: that is done in pieces, so that the page stays awake. */
+function Worked() {
+  const [isReady, setReady] = useState(() => isWorked(useComparison.getState().content));
+  useEffect(() => {
+    if (isReady) return undefined;
+    let isHere = true;
+    void workAhead(useComparison.getState().content).then(() => isHere && setReady(true));
+    return () => {
+      isHere = false;
+    };
+  }, [isReady]);
+  if (!isReady) return <Opening />;
   return (
     <SceneProvider>
       <Suspense>

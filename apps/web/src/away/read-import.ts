@@ -4,6 +4,7 @@ import {
   choicesOf,
   compare,
   decodeComparison,
+  FRESH_ROOM,
   readComputation,
   registry,
   traceDocument,
@@ -51,7 +52,7 @@ function traceImport(input: TraceLike): Import {
   const { method, school } = input;
   const read = comparisonImport({
     format: 'levee-comparison',
-    version: 8,
+    version: 9,
     title: '',
     story: '',
     unit: '',
@@ -64,6 +65,7 @@ function traceImport(input: TraceLike): Import {
     papers: [{ id: 'p1', method, school, order: [], hops: [], slips: [], own: null }],
     steps: { p1: 0 },
     pace: 'amount',
+    room: FRESH_ROOM,
     checks: [],
     answers: [],
   });

@@ -8,10 +8,12 @@ export function AnySentence(props: {
   readonly paper: Paper;
   readonly step: number;
   readonly foretells?: boolean;
+  /** Whether it is shown to a class, where nothing is chosen or typed. */
+  readonly inRoom?: boolean;
 }) {
-  const { paper, step } = props;
+  const { paper, step, inRoom = false } = props;
   return isOwnLines(paper.method) ? (
-    <OwnSentence paper={paper} method={paper.method} step={step} />
+    <OwnSentence paper={paper} method={paper.method} step={step} inRoom={inRoom} />
   ) : (
     <Sentence {...props} />
   );

@@ -8,6 +8,7 @@ export function useBare(paper: Paper): Paper {
     const { method, lane } = paper;
     if (!isOwnLines(method)) return paper;
     const sheet = method.bareSheet(lane.trace);
-    return { ...paper, sheet, drawing: drawSheet(sheet, lane.trace) };
+    const bare = { sheet, drawing: drawSheet(sheet, lane.trace) };
+    return { ...paper, ...bare, drawn: { ...paper.drawn, ...bare } };
   }, [paper]);
 }

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { act, type ReactNode } from 'react';
 import { createRoot, type Root } from 'react-dom/client';
-import { isOwnLines, workOf, type OwnLinesMethod } from '@levee/core';
+import { FRESH_ROOM, isOwnLines, workOf, type OwnLinesMethod } from '@levee/core';
 import { judgeTyped } from '../away/typed-job.ts';
 import { SharedPicture } from '../pictures/shared-picture.tsx';
 import { openDocument, useComparison } from '../store/comparison-store.ts';
@@ -53,7 +53,11 @@ function lay(
 ): { paper: Paper; method: OwnLinesMethod } {
   const desk = deskOf(freshDocument());
   const content = { ...desk.content, problem, papers: [ownPaper(workOf(lines))] };
-  const laid = settled({ ...desk, content, progress: { steps: {}, pace: 'amount' } });
+  const laid = settled({
+    ...desk,
+    content,
+    progress: { steps: {}, pace: 'amount', room: FRESH_ROOM },
+  });
   act(() => openDocument(documentOf(laid)));
   const [paper] = work(useComparison.getState().content).papers;
   if (!paper || !isOwnLines(paper.method)) throw new Error('no own lines');

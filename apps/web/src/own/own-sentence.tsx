@@ -23,8 +23,9 @@ export function OwnSentence(props: {
   readonly paper: Paper;
   readonly method: OwnLinesMethod;
   readonly step: number;
+  readonly inRoom?: boolean;
 }) {
-  const { paper, method, step } = props;
+  const { paper, method, step, inRoom = false } = props;
   const line = useShownLine(props);
   const notation = useNotation();
   const oneLaw = useSettings((settings) => settings.oneLaw);
@@ -38,7 +39,7 @@ export function OwnSentence(props: {
     judged.lines.map(({ text }) => text),
     isAsked ? line.n : null,
   );
-  if (followed) return <FollowNumbers paper={paper} followed={followed} />;
+  if (followed && !inRoom) return <FollowNumbers paper={paper} followed={followed} />;
   if (!line) return <Unworked paper={paper} method={method} step={step} />;
   if (line.verdict === 'lawful' && step > 0) return <Sentence paper={paper} step={step} />;
   const write = amountsOf(asked);
@@ -48,7 +49,7 @@ export function OwnSentence(props: {
     <p className="sentence" role="group" aria-label={`${paper.method.shortName}, line ${line.n}`}>
       <span className={`verdict ${line.verdict}`}>{briefOf(line)?.sign}</span>{' '}
       <MathText text={inNotation(displayed(says), notation)} />
-      {isQuiet && (
+      {isQuiet && !inRoom && (
         <>
           {' '}
           <button type="button" className="school" onClick={() => tell(line.text)}>
@@ -67,7 +68,7 @@ export function OwnSentence(props: {
 }
 
 /** Before the first step of the account; what stands on the paper has no amount of its own yet. */
-function Unworked({ paper, method, step }: Parameters<typeof OwnSentence>[0]) {
+function Unworked({ paper, method, step }: Omit<Parameters<typeof OwnSentence>[0], 'inRoom'>) {
   const { paper: judged, failed, isWaiting } = method.judged(paper.lane.trace.problem);
   const { lines } = judged;
   if (failed !== undefined) return <Failed title={method.shortName} fault={failed} />;

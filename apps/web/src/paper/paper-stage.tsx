@@ -2,7 +2,7 @@ import { fitOf, measured, type Box, type Fit, type Legible } from '@levee/core';
 import { useLayoutEffect, useMemo, useRef, type ReactNode, type RefObject } from 'react';
 import { SheetView, type SheetViewProps } from '../sheet/sheet-view.tsx';
 import { useSize, type Size } from '../ui/use-size.ts';
-import { scrolledTo, writtenBy } from './follow.ts';
+import { leastCut, scrolledTo, stretchesOf, writtenBy } from './follow.ts';
 import { Overview } from './overview.tsx';
 
 export interface PaperStageProps extends Omit<SheetViewProps, 'square' | 'label' | 'view'> {
@@ -136,8 +136,23 @@ function useFollowing(
       const scrolled = stage.current;
       if (!scrolled || !newest) return;
       const { scrollLeft, scrollTop } = scrolled;
-      const across = scrolledTo(scrollLeft, width, newest.across, MARGIN * size);
-      const down = scrolledTo(scrollTop, height, newest.down, MARGIN * size);
+      const all = stretchesOf(
+        paper.drawing.figures.map(({ box }) => box),
+        size,
+        view,
+      );
+      const across = leastCut(
+        scrolledTo(scrollLeft, width, newest.across, MARGIN * size),
+        width,
+        all.across,
+        { seen: newest.across, end: scrolled.scrollWidth - width, square: size },
+      );
+      const down = leastCut(
+        scrolledTo(scrollTop, height, newest.down, MARGIN * size),
+        height,
+        all.down,
+        { seen: newest.down, end: scrolled.scrollHeight - height, square: size },
+      );
       if (across !== scrollLeft || down !== scrollTop) scrolled.scrollTo(across, down);
     });
     return () => cancelAnimationFrame(frame);

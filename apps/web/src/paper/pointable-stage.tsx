@@ -67,6 +67,7 @@ export function PointableStage(props: PointableStageProps) {
     >
       <PaperStage
         {...stage}
+        paper={paper.drawn}
         notation={notation}
         notes={notes}
         notches={notches}

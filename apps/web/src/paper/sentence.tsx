@@ -4,7 +4,7 @@ import { SentencesBefore } from './sentences-before.tsx';
 import { useComparison } from '../store/comparison-store.ts';
 import { MathText } from '../ui/math-text.tsx';
 import { Spoken } from '../ui/spoken.tsx';
-import { answerInFull } from '../worked/answer.ts';
+import { answerInFull, offInWords } from '../worked/answer.ts';
 import { foresightText } from '../worked/foresight-text.ts';
 import { useSpeaker, useVoice } from '../worked/use-worked.ts';
 import type { Paper } from '../worked/work.ts';
@@ -21,16 +21,18 @@ function BeforeWorking({ paper }: { readonly paper: Paper }) {
   );
 }
 
-/** The answer with its unit, once the paper is done: a line of its own. */
+/** What the paper comes to with its unit, once it is done: a line of its own. What is not the answer is not called one. */
 function Answer({ paper }: { readonly paper: Paper }) {
   const unit = useComparison((state) => state.content.unit);
   const say = useSpeaker();
+  const { trace } = paper.lane;
   return (
     <span className="answer-label">
-      Answer:{' '}
+      {trace.balanced ? 'Answer:' : 'Comes to'}{' '}
       <strong>
-        <MathText text={answerInFull(paper.lane.trace, unit, say)} />
+        <MathText text={answerInFull(trace, unit, say)} />
       </strong>
+      {!trace.balanced && <MathText text={`, ${offInWords(paper.lane, say)}`} />}
     </span>
   );
 }

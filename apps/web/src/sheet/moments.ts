@@ -1,19 +1,19 @@
 import { givenState, markState, type EntryId } from '@levee/core';
-import type { Paper } from '../worked/work.ts';
+import type { Drawn } from '../worked/drawn.ts';
 
 /** How an entry stands on the paper after so many steps. */
-export function stateAt(paper: Paper, id: EntryId, step: number): string {
+export function stateAt(paper: Drawn, id: EntryId, step: number): string {
   if (paper.givens.has(id)) {
     const state = givenState(paper.line, id, step);
     return state === 'live' ? 'given' : state;
   }
-  if (paper.lane.find(id)?.standing !== 'owed') return markState(paper.line, id, step);
+  if (!paper.owed.has(id)) return markState(paper.line, id, step);
   return (paper.line.takenAt.get(id) ?? Infinity) > step ? 'owed' : 'dealt';
 }
 
 /** The entries whose state may differ between two moments of a paper. */
 export function changedBetween(
-  { lane: { trace }, figureOf, givenAt }: Paper,
+  { trace, figureOf, givenAt }: Drawn,
   a: number,
   b: number,
 ): ReadonlySet<EntryId> {

@@ -11,13 +11,13 @@ import {
 } from '@levee/core';
 import { memo, useLayoutEffect, useMemo, useRef } from 'react';
 import type { Lit } from '../worked/lit.ts';
-import type { Paper } from '../worked/work.ts';
+import type { Drawn } from '../worked/drawn.ts';
 import { FramedAmounts } from './framed-amounts.tsx';
 import './sheet.css';
 import { WrittenPage } from './written.ts';
 
 export interface SheetViewProps {
-  readonly paper: Paper;
+  readonly paper: Drawn;
   readonly step: number;
   readonly lit: Lit;
   readonly notation: Notation;
@@ -93,7 +93,7 @@ const Painting = memo(function Painting(props: { readonly name: string; readonly
 });
 
 interface Painted {
-  readonly paper: Paper;
+  readonly paper: Drawn;
   readonly brush: Brush;
 }
 

@@ -1,5 +1,5 @@
 import { figuresMarkup, slotsMarkup, type Brush, type Drawing, type EntryId } from '@levee/core';
-import type { Paper } from '../worked/work.ts';
+import type { Drawn } from '../worked/drawn.ts';
 import { changedBetween, stateAt } from './moments.ts';
 
 /** The two groups of a page that are written into: dots for work to come, and figures. */
@@ -22,7 +22,7 @@ export class WrittenPage {
 
   constructor(
     private readonly layers: Layers,
-    private readonly paper: Paper,
+    private readonly paper: Drawn,
     private readonly brush: Brush,
   ) {
     this.parts = partsOf(paper.drawing);
@@ -32,7 +32,7 @@ export class WrittenPage {
   }
 
   /** Whether this is the page of a paper, painted with a brush. */
-  isOf(paper: Paper, brush: Brush): boolean {
+  isOf(paper: Drawn, brush: Brush): boolean {
     return this.paper === paper && this.brush === brush;
   }
 

@@ -1,6 +1,7 @@
 import {
   canSwap,
   decodeComparison,
+  FRESH_ROOM,
   makeProblem,
   numeral,
   productProblem,
@@ -35,7 +36,7 @@ describe('content', () => {
     const stretched = documentOf({
       ...fresh,
       content,
-      progress: { steps: { p1: 4, p9: 2 }, pace: 'step' },
+      progress: { steps: { p1: 4, p9: 2 }, pace: 'step', room: FRESH_ROOM },
     });
     expect(stretched.steps).toEqual({ p1: 4, p2: 0, p3: 0 });
   });

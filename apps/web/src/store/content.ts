@@ -1,6 +1,7 @@
 import {
   asBrackets,
   asFigures,
+  FRESH_ROOM,
   scriptOf,
   inBase,
   makeProblem,
@@ -75,7 +76,9 @@ export function freshDocument(problem?: Problem): ComparisonDocument {
     counted: false,
     ...numbers,
   };
-  return documentOf(settled({ content, progress: { steps: {}, pace: 'amount' }, checks: [] }));
+  return documentOf(
+    settled({ content, progress: { steps: {}, pace: 'amount', room: FRESH_ROOM }, checks: [] }),
+  );
 }
 
 /**

@@ -1,13 +1,18 @@
-import type { CheckRecord, ComparisonDocument, Pace, PaperId } from '@levee/core';
+import type { CheckRecord, ComparisonDocument, Pace, PaperId, Room } from '@levee/core';
 
 /** What she chose and wrote: the part of a comparison that undo goes through. */
-export type Content = Omit<ComparisonDocument, 'format' | 'version' | 'steps' | 'pace' | 'checks'>;
+export type Content = Omit<
+  ComparisonDocument,
+  'format' | 'version' | 'steps' | 'pace' | 'room' | 'checks'
+>;
 
 /** How far the papers are: kept with the comparison, but no matter for undo. */
 export interface Progress {
   /** Steps done by the ids of papers, also of those that undo may bring back. */
   readonly steps: Readonly<Record<PaperId, number>>;
   readonly pace: Pace;
+  /** How it stands before a class. */
+  readonly room: Room;
 }
 
 /** Everything that is kept of the open comparison. */
@@ -53,14 +58,14 @@ export function deskOf(document: ComparisonDocument): Desk {
   const { problem, estimate, earlier, papers, answers } = document;
   const about = { title, story, unit, units, tags, counted };
   const content = { ...about, problem, estimate, earlier, papers, answers };
-  const { steps, pace, checks } = document;
-  return { content, progress: { steps, pace }, checks };
+  const { steps, pace, room, checks } = document;
+  return { content, progress: { steps, pace, room }, checks };
 }
 
 export function documentOf({ content, progress, checks }: Desk): ComparisonDocument {
   const steps = Object.fromEntries(ids(content).map((id) => [id, progress.steps[id] ?? 0]));
-  const { pace } = progress;
-  return { format: 'levee-comparison', version: 8, ...content, steps, pace, checks };
+  const { pace, room } = progress;
+  return { format: 'levee-comparison', version: 9, ...content, steps, pace, room, checks };
 }
 
 /** What must not be lost when two versions meet: all but how far the papers are. */

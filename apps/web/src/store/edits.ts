@@ -2,11 +2,14 @@ import {
   MAX_CHECKS,
   MAX_PAPERS,
   type CheckRecord,
+  type Cover,
   type OwnWork,
   type Pace,
   type PaperChoice,
   type PaperId,
   type Problem,
+  type Room,
+  type RoomPart,
 } from '@levee/core';
 import { paperOf, withHops, withPaper, withProblem } from './content.ts';
 import type { Content, Edit } from './desk.ts';
@@ -27,6 +30,30 @@ export function stepped(steps: Readonly<Record<PaperId, number>>): Edit {
 
 export function paced(pace: Pace): Edit {
   return (desk) => ({ ...desk, progress: { ...desk.progress, pace } });
+}
+
+/** What lies under a cover before a class. */
+export function covered(covers: readonly Cover[]): Edit {
+  return inRoom(() => ({ covered: covers }));
+}
+
+/** A cover lifted. */
+export function lifted(cover: Cover): Edit {
+  return inRoom((room) => ({ covered: room.covered.filter((one) => one !== cover) }));
+}
+
+/** A part shown before a class where it was not, and put away where it was. */
+export function shownOrNot(part: RoomPart): Edit {
+  return inRoom(({ shown }) => ({
+    shown: shown.includes(part) ? shown.filter((one) => one !== part) : [...shown, part],
+  }));
+}
+
+function inRoom(change: (room: Room) => Partial<Room>): Edit {
+  return (desk) => {
+    const { room } = desk.progress;
+    return { ...desk, progress: { ...desk.progress, room: { ...room, ...change(room) } } };
+  };
 }
 
 /** A paper put away. How far it was is remembered, should undo bring it back. */

@@ -29,7 +29,7 @@ function readText(node: Element): string {
     const typed = set.querySelector('annotation')?.textContent ?? '';
     set.replaceWith(typed.replaceAll(/\\t?frac\{(\d+)\}\{(\d+)\}/g, '$1/$2'));
   }
-  return (copy.textContent ?? '').replaceAll(/(?<=\d)\u202f(?=\d)/g, '');
+  return (copy.textContent ?? '').replaceAll(/(?<=\d)\u202f(?=\d)/g, '').replaceAll('\u00a0', ' ');
 }
 
 /** A page of a simulated browser for the tests of one file; it is made anew for every test. */

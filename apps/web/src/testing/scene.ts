@@ -1,4 +1,4 @@
-import { type ComparisonDocument } from '@levee/core';
+import { FRESH_ROOM, type ComparisonDocument } from '@levee/core';
 import { freshDocument, paperOf } from '../store/content.ts';
 import { deskOf, documentOf, settled } from '../store/desk.ts';
 import { dispatch, useComparison } from '../store/comparison-store.ts';
@@ -9,7 +9,9 @@ import { stepsById, work, type Worked } from '../worked/work.ts';
 export function documentWith(problem: string, methods: readonly string[]): ComparisonDocument {
   const desk = deskOf(freshDocument());
   const content = { ...desk.content, problem, papers: methods.map(paperOf) };
-  return documentOf(settled({ ...desk, content, progress: { steps: {}, pace: 'amount' } }));
+  return documentOf(
+    settled({ ...desk, content, progress: { steps: {}, pace: 'amount', room: FRESH_ROOM } }),
+  );
 }
 
 /** A comparison worked out, for tests of what is read off it. */

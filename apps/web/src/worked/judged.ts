@@ -6,10 +6,13 @@ import {
   type KnownLines,
   type Method,
   type OwnWork,
+  type Trace,
 } from '@levee/core';
 import { create } from 'zustand';
 import { away, isAway } from '../away/away.ts';
 import { unpack } from '../away/packed.ts';
+import { breathing } from './breathing.ts';
+import { drawAhead } from './drawn.ts';
 
 /** Own lines on a problem, and what is known of them: nothing while they are asked for, or why they cannot be judged. */
 interface Asked {
@@ -58,9 +61,25 @@ function ask(name: string, problem: string, own: OwnWork): Asked {
   return asked;
 }
 
+/** What has come is drawn, piece by piece, before it takes the place of what stands. */
 async function arrives(name: string, problem: string, own: OwnWork): Promise<void> {
-  keep(name, { problem, ...(await judged(problem, own)) });
+  const asked = { problem, ...(await judged(problem, own)) };
+  if (asked.known) {
+    const method = knownLinesMethod(own, asked.known);
+    MADE.set(own, { asked, method });
+    await drawnAhead(method, asked.known.trace);
+  }
+  keep(name, asked);
   useArrived.setState(({ count }) => ({ count: count + 1 }));
+}
+
+/** Draws lines ahead; where they cannot be drawn, the screens say so in their place. */
+async function drawnAhead(method: Method, trace: Trace): Promise<void> {
+  try {
+    await drawAhead(method, trace, breathing());
+  } catch {
+    return;
+  }
 }
 
 async function judged(problem: string, own: OwnWork): Promise<Omit<Asked, 'problem'>> {

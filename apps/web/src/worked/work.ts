@@ -1,60 +1,40 @@
 import {
   groundOf,
   benchFailure,
-  substitutionOf,
   choicesOf,
   compare,
   dealtSteps,
-  drawSheet,
   failureText,
-  levels,
   registry,
-  timeline,
   type Ground,
   type Choice,
   type Comparison,
-  type Drawing,
-  type EntryId,
-  type Exact,
-  scriptOf,
   type Lane,
-  type Level,
   type Method,
   type PaperId,
   type Problem,
-  type Sheet,
-  type Timeline,
   type Trace,
+  workOfChoice,
 } from '@levee/core';
 import { problemOf } from '../store/content.ts';
 import type { Content } from '../store/desk.ts';
+import { breathing } from './breathing.ts';
+import { drawAhead, drawnOf, type Drawn } from './drawn.ts';
 import { linesMethod, useArrived } from './judged.ts';
 import { soundly } from './sound.ts';
 
 /** One method's paper with all that is needed to draw any moment of it. */
-export interface Paper {
+export interface Paper extends Drawn {
   readonly id: PaperId;
   /** Where it lies, from 0: its lane of the comparison. */
   readonly index: number;
-  readonly method: Method;
   /** The method's short name, with the paper's number where another one is of the same method. */
   readonly title: string;
   readonly lane: Lane;
-  readonly sheet: Sheet;
-  readonly drawing: Drawing;
-  readonly line: Timeline;
-  readonly levels: readonly Level[];
-  /** The same as numbers that can be drawn, with small numbers put in for letters. */
-  readonly drawnLevels: readonly Level[];
-  readonly last: number;
-  /** Ids of what belongs to the question. */
-  readonly givens: ReadonlySet<EntryId>;
   /** For each common term the step that deals with it. */
   readonly dealtAt: ReadonlyMap<number, number>;
-  /** For an owed entry that is itself a figure of the question, that figure. */
-  readonly figureOf: ReadonlyMap<EntryId, EntryId>;
-  /** For figures of the question that are not there from the start, the step that puts them there. */
-  readonly givenAt: ReadonlyMap<EntryId, number>;
+  /** What depends on its own work alone: the same for as long as that is, whatever is beside it. */
+  readonly drawn: Drawn;
 }
 
 /** A comparison worked out: everything the screens show is read off this. */
@@ -78,15 +58,18 @@ export function work({ problem: text, papers }: Laid): Worked {
     return last.worked;
   }
   const problem = problemOf({ problem: text });
-  const choices = choicesOf(papers, registry, (own) => linesMethod(text, own)).map((choice, k) =>
-    withTrace(text, papers[k]!, choice),
-  );
+  const choices = choicesFor({ problem: text, papers });
   const worked = soundly(choices, (laid) => laidOut(compare(problem, laid), papers));
   worked.papers.forEach(({ method, lane }, k) => {
     TRACES.set(papers[k]!, { problem: text, method, trace: lane.trace });
   });
   last = { problem: text, papers, arrived, worked };
   return worked;
+}
+
+/** Whether papers are worked already, so that {@link work} takes no time. */
+export function isWorked({ problem, papers }: Laid): boolean {
+  return last?.problem === problem && last.papers === papers;
 }
 
 /** The work of a paper, kept for as long as nothing of it changes. */
@@ -99,6 +82,36 @@ function withTrace(problem: string, paper: Laid['papers'][number], choice: Choic
   const known = TRACES.get(paper);
   const isSame = known?.problem === problem && known.method === choice.method;
   return isSame ? { ...choice, trace: known.trace } : choice;
+}
+
+/**
+ * Works papers and draws them piece by piece, so that {@link work} finds nearly all of it done and no task of the page is
+ * long. What cannot be worked is left to it.
+ */
+export async function workAhead(laid: Laid): Promise<void> {
+  const problem = problemOf(laid);
+  if (benchFailure(problem)) return;
+  const breathe = breathing();
+  try {
+    for (const [k, choice] of choicesFor(laid).entries()) {
+      const paper = laid.papers[k]!;
+      const { method } = choice;
+      const trace = workOfChoice(problem, choice);
+      TRACES.set(paper, { problem: laid.problem, method, trace });
+      await breathe();
+      await drawAhead(method, trace, breathe);
+    }
+    work(laid);
+    await breathe();
+  } catch {
+    // The screens say what failed, in its place.
+  }
+}
+
+function choicesFor({ problem, papers }: Laid): readonly Choice[] {
+  return choicesOf(papers, registry, (own) => linesMethod(problem, own)).map((choice, k) =>
+    withTrace(problem, papers[k]!, choice),
+  );
 }
 
 function laidOut(comparison: Comparison, choices: Laid['papers']): Worked {
@@ -121,53 +134,19 @@ function titleOf({ method, trace }: Lane, lanes: readonly Lane[]): string {
   return isAlone ? method.shortName : `${method.shortName} ${number}`;
 }
 
-/** What of a paper depends on its own work alone; kept, so that it is drawn once while papers beside it change. */
-type Drawn = Omit<Paper, 'id' | 'index' | 'title' | 'lane' | 'dealtAt'>;
-const DRAWN = new WeakMap<Trace, Drawn>();
-
 /** A lane with all that is needed to draw any moment of it. */
 export function paperOfLane(lane: Lane, index: number): Paper {
   const { method, trace } = lane;
-  const known = DRAWN.get(trace);
-  const drawn = known?.method === method ? known : drawnWork(lane);
-  DRAWN.set(trace, drawn);
-  return { id: '', index, title: method.shortName, lane, dealtAt: dealtSteps(lane), ...drawn };
-}
-
-function drawnWork({ method, trace }: Lane): Drawn {
-  const sheet = method.sheet(trace);
-  const own = levels(trace);
+  const drawn = drawnOf(method, trace);
   return {
-    method,
-    sheet,
-    drawing: drawSheet(sheet, trace),
-    line: timeline(trace),
-    levels: own,
-    drawnLevels: drawnLevels(own, trace.problem),
-    last: trace.steps.length,
-    givens: new Set(trace.givens.map((given) => given.id)),
-    givenAt: new Map(
-      trace.givens.flatMap(({ id, since }) => (since ? [[id, since] as const] : [])),
-    ),
-    figureOf: new Map(trace.givens.flatMap(({ id, owed }) => (owed ? [[owed, id] as const] : []))),
+    id: '',
+    index,
+    title: method.shortName,
+    lane,
+    dealtAt: dealtSteps(lane),
+    ...drawn,
+    drawn,
   };
-}
-
-/** An amount as a number that can be drawn: numbers are put in for its letters. */
-export function drawnAmount(problem: Problem): (amount: Exact) => Exact {
-  const values = substitutionOf(problem);
-  return values.size === 0 ? (amount) => amount : (amount) => amount.at(values);
-}
-
-function drawnLevels(all: readonly Level[], problem: Problem): readonly Level[] {
-  if (scriptOf(problem) !== 'terms') return all;
-  const drawn = drawnAmount(problem);
-  return all.map(({ owed, written, held, balance }) => ({
-    owed: drawn(owed),
-    written: drawn(written),
-    held: drawn(held),
-    balance: drawn(balance),
-  }));
 }
 
 /** Why a problem is too long to be drawn, or null. */

@@ -62,7 +62,7 @@ describe('agreement', () => {
         expect(verifyAgreement(certificate)).toEqual({ ok: true });
         expect(JSON.parse(JSON.stringify(certificate))).toEqual(certificate);
       }),
-      { numRuns: 150 },
+      { numRuns: 60 },
     );
   });
 
@@ -348,7 +348,7 @@ describe('stops', () => {
         expect(at).toEqual(end);
         expect(nextStop(lanes, end)).toEqual(end);
       }),
-      { numRuns: 80 },
+      { numRuns: 40 },
     );
   });
 
@@ -365,7 +365,7 @@ describe('stops', () => {
         expect(areTogether(lanes, stops[0]!)).toBe(true);
         expect(areTogether(lanes, stops.at(-1)!)).toBe(true);
       }),
-      { numRuns: 80 },
+      { numRuns: 40 },
     );
   });
 
@@ -518,7 +518,7 @@ describe('levels', () => {
         const isDivided = problem.kind === 'quotient' || problem.kind === 'root';
         expect(owed.isZero || (isDivided && open)).toBe(true);
       }),
-      { numRuns: 80 },
+      { numRuns: 40 },
     );
   });
 

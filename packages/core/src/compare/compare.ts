@@ -62,16 +62,7 @@ export interface Comparison {
 
 /** Works a problem by several methods. RangeError when a method does not accept it. */
 export function compare(problem: Problem, choices: readonly Choice[]): Comparison {
-  const traces = choices.map(
-    ({ method, school, order, hops, slips, trace }) =>
-      trace ??
-      method.trace(problem, {
-        ...(school ? { school } : {}),
-        ...(order ? { order } : {}),
-        ...(hops ? { hops } : {}),
-        ...(slips ? { slips } : {}),
-      }),
-  );
+  const traces = choices.map((choice) => workOfChoice(problem, choice));
   return comparisonOf(
     problem,
     traces.map((trace, k) => ({
@@ -79,6 +70,22 @@ export function compare(problem: Problem, choices: readonly Choice[]): Compariso
       trace,
       leaks: trace.balanced ? [] : leaksOf(trace),
     })),
+  );
+}
+
+/** A problem worked by one choice: its work where that is there already. RangeError when the method does not accept it. */
+export function workOfChoice(
+  problem: Problem,
+  { method, school, order, hops, slips, trace }: Choice,
+): Trace {
+  return (
+    trace ??
+    method.trace(problem, {
+      ...(school ? { school } : {}),
+      ...(order ? { order } : {}),
+      ...(hops ? { hops } : {}),
+      ...(slips ? { slips } : {}),
+    })
   );
 }
 

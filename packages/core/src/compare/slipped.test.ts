@@ -57,7 +57,7 @@ describe('a comparison with a slip in it', () => {
           });
         });
       }),
-      { numRuns: 120 },
+      { numRuns: 50 },
     );
   });
 
@@ -95,9 +95,9 @@ describe('a comparison with a slip in it', () => {
         const empty = { ...certificate, methods: [none, ...others] };
         expect(verifyAgreement(empty)).toMatchObject({ ok: false, method: first!.method });
       }),
-      { numRuns: 250 },
+      { numRuns: 100 },
     );
-    expect(leaking).toBeGreaterThan(100);
+    expect(leaking).toBeGreaterThan(40);
   });
 
   it('is certified where a part of as many as make a whole meets it and nothing is left', () => {

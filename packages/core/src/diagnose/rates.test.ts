@@ -99,7 +99,7 @@ describe('how often a diagnosis names what happened', () => {
     const draw = seeded(46_58);
     const missed: string[] = [];
     let count = 0;
-    while (count < 500) {
+    while (count < 200) {
       const wrong = wrongAnswer(draw);
       if (!wrong) continue;
       count += 1;
@@ -109,7 +109,7 @@ describe('how often a diagnosis names what happened', () => {
       const isNamed = first.some(({ slips }) => slips.some(({ slip }) => slip === wrong.slip));
       if (!isNamed) missed.push(`${wrong.text} ${wrong.answer} ${wrong.slip}`);
     }
-    expect(missed.length).toBeLessThanOrEqual(25);
+    expect(missed.length).toBeLessThanOrEqual(10);
   });
 
   it.each(LEARNERS.slice(1, 4))(

@@ -3,10 +3,11 @@ import { registry } from '../methods/index.ts';
 import { choicesOf } from './choices.ts';
 import { decodeComparison } from './comparison-document.ts';
 import type { ComparisonDocument } from './comparison-shape.ts';
+import { FRESH_ROOM } from './room.ts';
 
 const document: ComparisonDocument = {
   format: 'levee-comparison',
-  version: 8,
+  version: 9,
   title: 'Sandbags',
   story: 'sandbags on 46 pallets of 58',
   unit: 'bags',
@@ -43,6 +44,7 @@ const document: ComparisonDocument = {
   ],
   steps: { p1: 0, p2: 3 },
   pace: 'amount',
+  room: { covered: ['name', 'verdicts'], shown: ['papers', 'picture'] },
   checks: [
     {
       check: 'calculator',
@@ -86,7 +88,7 @@ describe('decodeComparison', () => {
       papers: document.papers.map(({ method, school, order }) => ({ method, school, order })),
       steps: [0, 3],
     };
-    const later = new Set(['counted', 'checks', 'units', 'tags', 'earlier', 'answers']);
+    const later = new Set(['counted', 'checks', 'units', 'tags', 'earlier', 'answers', 'room']);
     const known = Object.fromEntries(Object.entries(old).filter(([field]) => !later.has(field)));
     const read = decodeComparison(JSON.parse(JSON.stringify(known)), registry);
     expect(read.ok && read.document).toEqual({
@@ -97,6 +99,7 @@ describe('decodeComparison', () => {
       tags: [],
       earlier: [],
       answers: [],
+      room: FRESH_ROOM,
     });
     expect(decodeComparison({ ...known, papers: 'none' }, registry)).toMatchObject({ ok: false });
   });
@@ -126,7 +129,8 @@ describe('decodeComparison', () => {
   const check = document.checks[0]!;
   it.each<[Record<string, unknown>, string, RegExp]>([
     [{ format: 'other' }, 'format', /not a Levee comparison/],
-    [{ version: 9 }, 'version', /version 9 is not known here; versions up to 8 are/],
+    [{ room: { covered: ['sky'], shown: [] } }, 'room.covered[0]', /sky|one of/],
+    [{ version: 10 }, 'version', /version 10 is not known here; versions up to 9 are/],
     [{ counted: 'yes' }, 'counted', /true or false/],
     [{ checks: [{ ...check, check: 'luck' }] }, 'checks[0].check', /one of/],
     [{ checks: [{ ...check, method: 'magic' }] }, 'checks[0].method', /no method "magic"/],
@@ -259,7 +263,7 @@ describe('decodeComparison', () => {
       order,
       hops,
     }));
-    const later = new Set(['units', 'tags', 'earlier', 'answers']);
+    const later = new Set(['units', 'tags', 'earlier', 'answers', 'room']);
     const known = Object.fromEntries(
       Object.entries(document).filter(([field]) => !later.has(field)),
     );
@@ -274,7 +278,14 @@ describe('decodeComparison', () => {
     const read = decodeComparison(old, registry);
     expect(read).toMatchObject({
       ok: true,
-      document: { ...document, units: [], tags: [], earlier: [], answers: [] },
+      document: {
+        ...document,
+        units: [],
+        tags: [],
+        earlier: [],
+        answers: [],
+        room: FRESH_ROOM,
+      },
     });
   });
 
@@ -283,6 +294,7 @@ describe('decodeComparison', () => {
     [4, { tags: ['spring'] }, 'tags'],
     [6, { answers: [] }, 'answers'],
     [7, { papers: document.papers }, 'papers[0].own'],
+    [8, { room: document.room }, 'room'],
   ])('of version %d take no field that it did not have', (version, more, where) => {
     const old = { format: 'levee-comparison', version, ...more };
     expect(decodeComparison(old, registry)).toEqual({

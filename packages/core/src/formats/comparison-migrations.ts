@@ -1,13 +1,14 @@
 import type { ReadFault } from '../describe/describe.ts';
 import { isFields } from './heading.ts';
+import { FRESH_ROOM } from './room.ts';
 
 type Fields = Readonly<Record<string, unknown>>;
 
 /** The version that is written. */
-export const COMPARISON_VERSION = 8;
+export const COMPARISON_VERSION = 9;
 
 /** The versions that are read. */
-export const COMPARISON_VERSIONS: readonly number[] = [1, 2, 3, 4, 5, 6, 7, COMPARISON_VERSION];
+export const COMPARISON_VERSIONS: readonly number[] = [1, 2, 3, 4, 5, 6, 7, 8, COMPARISON_VERSION];
 
 /**
  * What each version needs to become the next, by the version it starts from. They change only what a
@@ -48,6 +49,8 @@ const MIGRATIONS: Readonly<Record<number, (fields: Fields) => Fields>> = {
     version: 8,
     papers: each(fields['papers'], () => ({ own: null })),
   }),
+  /** Version 8 did not keep how it stands before a class. */
+  8: (fields) => ({ ...fields, version: 9, room: FRESH_ROOM }),
 };
 
 /** What each version knew that the one before did not: fields of the document, and of the entries of its lists. */
@@ -59,6 +62,7 @@ const CAME_WITH: Readonly<Record<number, Readonly<Record<string, readonly string
   6: { document: ['earlier'] },
   7: { document: ['answers'] },
   8: { papers: ['own'] },
+  9: { document: ['room'] },
 };
 
 /** The first field of a document that its own version did not have; null where there is none. */

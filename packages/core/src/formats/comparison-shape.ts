@@ -29,6 +29,7 @@ import {
   PACES,
   TEXT_LIMITS,
 } from './comparison-limits.ts';
+import { COVERS, ROOM_PARTS } from './room.ts';
 import { SCHOOL } from './trace-shape.ts';
 
 /** Names a paper of a comparison for as long as its work lasts: `p1`. */
@@ -112,10 +113,21 @@ const ANSWER = record({
 });
 export type AnswerRecord = Described<typeof ANSWER>;
 
+const ROOM = record({
+  covered: said(
+    'What lies under a cover there until it is lifted.',
+    listOf(oneOf(COVERS), { most: COVERS.length }),
+  ),
+  shown: said(
+    'What is shown there; "steps" is how many steps are done.',
+    listOf(oneOf(ROOM_PARTS), { most: ROOM_PARTS.length }),
+  ),
+});
+
 /** The open format of a kept comparison: what was chosen, never what can be computed. */
 export const COMPARISON = record({
   format: only('levee-comparison'),
-  version: only(8),
+  version: only(9),
   title: text(TEXT_LIMITS.title),
   story: said('What the numbers stand for, in a line.', text(TEXT_LIMITS.story)),
   unit: said('The unit of the answer.', text(TEXT_LIMITS.unit)),
@@ -137,6 +149,7 @@ export const COMPARISON = record({
   papers: listOf(PAPER, { least: 1, most: MAX_PAPERS }),
   steps: said('Steps done, by the ids of papers.', tableOf(count(), paperId())),
   pace: oneOf(PACES),
+  room: said('How it stands before a class.', ROOM),
   checks: listOf(CHECK_RECORD, { most: MAX_CHECKS }),
   answers: said('Answers of learners, under codes.', listOf(ANSWER, { most: MAX_ROWS })),
 });

@@ -30,7 +30,7 @@ describe.each(named)('a light run of %s', (_, { method, school }) => {
           ).toEqual(trace.opportunities.map((one) => [addressText(one), one.step, one.features]));
         }
       }),
-      { numRuns: 10 },
+      { numRuns: 5 },
     );
   });
 });

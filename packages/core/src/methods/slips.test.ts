@@ -32,7 +32,7 @@ describe.each(named)('slips of %s', (_, { method, school }) => {
           expect([address, again.answer.toString()]).toEqual([address, whole.answer.toString()]);
         }
       }),
-      { numRuns: 10 },
+      { numRuns: 5 },
     );
   });
 
@@ -45,7 +45,7 @@ describe.each(named)('slips of %s', (_, { method, school }) => {
           if (first) expect([whereText(at), first.step]).toEqual([whereText(at), step]);
         }
       }),
-      { numRuns: 4 },
+      { numRuns: 2 },
     );
   });
 });

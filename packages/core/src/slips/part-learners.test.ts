@@ -72,7 +72,7 @@ describe('learners of fractions', () => {
         const slips = held(id, text, (mind) => ratioText(learner(a, b, isSum ? 1 : -1, mind)));
         for (const slip of slips) met.add(slip);
       }),
-      { numRuns: 300 },
+      { numRuns: 100 },
     );
     expectOften(id, met);
   });
@@ -86,7 +86,7 @@ describe('learners of fractions', () => {
         const slips = held('mixed-separate', text, (mind) => ratioText(wholesApart(a, b, mind)));
         for (const slip of slips) met.add(slip);
       }),
-      { numRuns: 300 },
+      { numRuns: 100 },
     );
     expectOften('mixed-separate', met);
   });
@@ -103,7 +103,7 @@ describe('learners of fractions', () => {
         );
         for (const slip of slips) met.add(slip);
       }),
-      { numRuns: 300 },
+      { numRuns: 100 },
     );
     expectOften('mixed-improper', met);
   });
@@ -120,7 +120,7 @@ describe('learners of division', () => {
         );
         for (const slip of slips) met.add(slip);
       }),
-      { numRuns: 300, examples: [[1804, 6]] },
+      { numRuns: 100, examples: [[1804, 6]] },
     );
     expectOften(id, met, ['scale-one', 'rest-in-scaled-units']);
   });
@@ -170,7 +170,7 @@ describe('learners of roots', () => {
         });
         for (const slip of slips) met.add(slip);
       }),
-      { numRuns: 300, examples: [[7396], [41_616], [1_002_001]] },
+      { numRuns: 100, examples: [[7396], [41_616], [1_002_001]] },
     );
     expectOften('digit-pairs', met);
   });
@@ -184,7 +184,7 @@ describe('learners of roots', () => {
         const slips = held('prime-pairs', `√${number}`, (mind) => `${pairedPrimes(number, mind)}`);
         for (const slip of slips) met.add(slip);
       }),
-      { numRuns: 200 },
+      { numRuns: 80 },
     );
     expectOften('prime-pairs', met);
   });

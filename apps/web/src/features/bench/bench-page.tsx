@@ -5,7 +5,7 @@ import { Announcer } from '../../paper/announcer.tsx';
 import { BenchHead } from './head/bench-head.tsx';
 import { WhenOpened } from '../../ui/when-opened.tsx';
 import { useSession } from '../../store/session-store.ts';
-import { Gauge } from './account/gauge.tsx';
+import { Gauge } from '../../account/gauge.tsx';
 import { Lanes, LanesRoom } from './lanes/lanes.tsx';
 import { LargePaper } from './papers/large-paper.tsx';
 import { Papers } from './papers/papers.tsx';
@@ -28,7 +28,7 @@ const EMPTY_GAUGE = <aside className="gauge" />;
 /** The bench: papers, account, lanes, and what the pointed-at amount is worth. */
 export function BenchPage() {
   const worked = useWorked();
-  const { papers, around } = useDrawn(worked);
+  const { papers, has } = useDrawn(worked);
   const isEstimating = useSession((session) => session.dialog === 'estimate');
   const large = useLarge();
   const notation = useNotation();
@@ -36,18 +36,26 @@ export function BenchPage() {
   return (
     <main className="bench" data-papers={worked.papers.length}>
       <h1 className="heard">{inNotation(problemText(worked.problem), notation)}</h1>
-      <BenchHead all={papers} />
+      <BenchHead all={papers >= worked.papers.length} />
       <div className="bench-work">
-        <Papers all={papers} />
-        {around ? <Gauge /> : EMPTY_GAUGE}
+        <Papers drawn={papers} />
+        {has('gauge') ? <Gauge /> : EMPTY_GAUGE}
       </div>
-      {papers ? <Lanes blocks={around} /> : <LanesRoom count={worked.papers.length} />}
+      {has('lanes') ? (
+        <Lanes blocks={has('agreement')} />
+      ) : (
+        <LanesRoom count={worked.papers.length} />
+      )}
       <div className="bench-foot">
-        <Suspense fallback={EMPTY_PANEL}>{around ? <SharedPicture /> : EMPTY_PANEL}</Suspense>
-        {around ? <WorthPanel /> : EMPTY_PANEL}
-        <Suspense fallback={EMPTY_PANEL}>{around ? <AgreePanel /> : EMPTY_PANEL}</Suspense>
+        <Suspense fallback={EMPTY_PANEL}>
+          {has('picture') ? <SharedPicture /> : EMPTY_PANEL}
+        </Suspense>
+        {has('worth') ? <WorthPanel /> : EMPTY_PANEL}
+        <Suspense fallback={EMPTY_PANEL}>
+          {has('agreement') ? <AgreePanel /> : EMPTY_PANEL}
+        </Suspense>
       </div>
-      {around && <Announcer />}
+      {has('agreement') && <Announcer />}
       <WhenOpened open={isEstimating}>
         <EstimateDialog />
       </WhenOpened>

@@ -12,7 +12,7 @@ import { WhyPage } from '../why/why-page.tsx';
 import { AgreePanel } from './reasons/agree-panel.tsx';
 import { BenchHead } from './head/bench-head.tsx';
 import { command, sceneNow } from '../../commands/commands.ts';
-import { Gauge } from './account/gauge.tsx';
+import { Gauge } from '../../account/gauge.tsx';
 import { SchoolMenus } from './papers/paper-menus.tsx';
 import { Sentence } from '../../paper/sentence.tsx';
 import { SharedPicture } from '../../pictures/shared-picture.tsx';
@@ -238,12 +238,12 @@ describe('the blocks of a lane', () => {
     ['= 23x²', 6, '= 23x²'],
     ['= 23x²', 5, '=23x²'],
     ['= 23x²', 4, '23x²'],
-    ['= 23x²', 3, '…'],
+    ['= 23x²', 3, ''],
     ['= 23x²', 2, ''],
     ['= −3/2 x²', 6, '=−3/2 x²'],
     ['−3xy +3xy', 8, '−3xy+3xy'],
     ['left over', 7, 'left o…'],
-    ['996 left', 6, '…'],
+    ['996 left', 6, ''],
     ['2 · 2 · 2 · 3 = 24', 8, '= 24'],
   ])('write %s where %i figures fit as %s', (label, room, text) => {
     expect(shortened(label, room)).toBe(text);

@@ -8,7 +8,7 @@ import { giveRoom, Rendered } from '../../testing/render.tsx';
 import { AgreePanel } from './reasons/agree-panel.tsx';
 import { AreaPicture } from '../../pictures/area-picture.tsx';
 import { BaseChip } from './head/base-chip.tsx';
-import { Gauge } from './account/gauge.tsx';
+import { Gauge } from '../../account/gauge.tsx';
 import { LinePanel } from '../../pictures/line-panel.tsx';
 import { Sentence } from '../../paper/sentence.tsx';
 import { ContextNotes, DirectionChip } from './head/problem-notes.tsx';

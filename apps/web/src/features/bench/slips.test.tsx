@@ -8,7 +8,7 @@ import { work } from '../../worked/work.ts';
 import { ChecksPage } from '../checks/checks-page.tsx';
 import { WhyPage } from '../why/why-page.tsx';
 import { AgreePanel } from './reasons/agree-panel.tsx';
-import { Gauge } from './account/gauge.tsx';
+import { Gauge } from '../../account/gauge.tsx';
 import { SchoolMenus } from './papers/paper-menus.tsx';
 
 const page = new Rendered();

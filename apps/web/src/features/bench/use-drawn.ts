@@ -1,50 +1,52 @@
 import { useEffect, useState } from 'react';
 import type { Worked } from '../../worked/work.ts';
 
-/** Steps of all papers together from which on the papers are painted before what stands around them. */
+/** Steps of all papers together from which on a new work is drawn part by part. */
 const MANY_STEPS = 250;
+/** What stands around the papers, in the order in which it is drawn. */
+const AROUND = ['lanes', 'gauge', 'worth', 'picture', 'agreement'] as const;
+type Part = (typeof AROUND)[number];
 
 /** What of the bench is drawn already. */
 export interface Drawn {
-  /** The papers after the first. */
-  readonly papers: boolean;
-  /** What stands around the papers. */
-  readonly around: boolean;
+  /** How many papers. */
+  readonly papers: number;
+  /** Whether a part of what stands around them is. */
+  readonly has: (part: Part) => boolean;
+}
+
+interface Turn {
+  readonly worked: Worked;
+  readonly papers: number;
+  readonly around: number;
 }
 
 /**
- * The first paper is drawn first when the bench opens, and is left to come to the screen before the others are drawn; what
- * stands around the papers follows them, also when a new work is large.
+ * The bench is drawn paper by paper, then part by part of what stands around them, one with every frame, so that the first is seen
+ * at once and none holds the page up for long; so is a new work that is large.
  */
 export function useDrawn(worked: Worked): Drawn {
-  const isLarge = worked.papers.reduce((steps, { last }) => steps + last, 0) > MANY_STEPS;
-  const [painted, setPainted] = useState<Worked | null>(null);
-  const [papers, setPapers] = useState(false);
-  const around = painted === worked || (painted !== null && !isLarge);
-  useEffect(
-    () =>
-      around
-        ? undefined
-        : inFrames(
-            undefined,
-            () => setPapers(true),
-            () => setPainted(worked),
-          ),
-    [around, worked],
-  );
-  return { papers, around };
+  const [turn, setTurn] = useState<Turn>({ worked, papers: 1, around: 0 });
+  const { papers, around } = turn.worked === worked ? turn : ofNew(turn, worked);
+  const isAll = papers >= worked.papers.length && around >= AROUND.length;
+  useEffect(() => {
+    if (isAll && turn.worked === worked) return undefined;
+    const frame = requestAnimationFrame(() =>
+      setTurn(
+        papers < worked.papers.length
+          ? { worked, papers: papers + 1, around }
+          : { worked, papers, around: Math.min(AROUND.length, around + 1) },
+      ),
+    );
+    return () => cancelAnimationFrame(frame);
+  }, [turn, worked, papers, around, isAll]);
+  return { papers, has: (part) => around > AROUND.indexOf(part) };
 }
 
-/** Does one thing with each of the next frames; what is returned stops it. */
-function inFrames(...things: readonly (undefined | (() => void))[]): () => void {
-  const [first, ...rest] = things;
-  let stop: (() => void) | undefined;
-  const frame = requestAnimationFrame(() => {
-    first?.();
-    if (rest.length > 0) stop = inFrames(...rest);
-  });
-  return () => {
-    cancelAnimationFrame(frame);
-    stop?.();
-  };
+/** What of a new work is drawn at once: all of a small one; of a large one the papers that were there, and the lanes. */
+function ofNew({ papers, around }: Turn, worked: Worked): Omit<Turn, 'worked'> {
+  const { length } = worked.papers;
+  const isLarge = worked.papers.reduce((steps, { last }) => steps + last, 0) > MANY_STEPS;
+  if (!isLarge && around >= AROUND.length) return { papers: length, around };
+  return { papers: Math.min(papers, length), around: Math.min(around, 1) };
 }

@@ -3,9 +3,9 @@ import LastPageIcon from '@mui/icons-material/LastPage';
 import FirstPageIcon from '@mui/icons-material/FirstPage';
 import NavigateBeforeIcon from '@mui/icons-material/NavigateBefore';
 import NavigateNextIcon from '@mui/icons-material/NavigateNext';
-import { inRoom, USUAL_VIEW } from '@levee/core';
-import { ToggleButton } from '@mui/material';
-import { Suspense, useEffect, useState } from 'react';
+import { inRoom, isOwnLines, USUAL_VIEW } from '@levee/core';
+import { Suspense, useEffect } from 'react';
+import { Gauge } from '../../account/gauge.tsx';
 import { useComparison } from '../../store/comparison-store.ts';
 import { useViewWidth } from '../../ui/use-view-width.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
@@ -24,6 +24,8 @@ import { FramedList } from '../../paper/framed-list.tsx';
 import { MathText } from '../../ui/math-text.tsx';
 import { Announcer } from '../../paper/announcer.tsx';
 import { SharedPicture } from '../../pictures/lazy-picture.ts';
+import { RoomControls } from './room-controls.tsx';
+import { useCovered, useRoom } from './use-room.ts';
 import './present.css';
 
 /** For a projector: the papers and their sentences as large as they get, and nothing else. */
@@ -32,54 +34,86 @@ export function PresentPage() {
   const steps = useSteps();
   const lit = useLit();
   const large = useLarge();
-  const { problem, story, unit } = useComparison((state) => state.content);
-  const shown = large ? [large] : papers;
-  const [picture, setPicture] = useState(false);
+  const laid = large ? [large] : papers;
+  const { shown } = useRoom();
+  const isCovered = useCovered().includes('gauge');
+  const [hasPapers, hasAccount, hasPicture] = (['papers', 'account', 'picture'] as const).map(
+    (part) => shown.includes(part),
+  );
   useLeaving();
   return (
     <main className="present">
-      <header className="present-head">
-        <h1 className={problem.length > LONG ? 'long' : undefined}>
-          <ProblemText problem={problem} />
-        </h1>
-        <p>
-          {story}
-          {unit && ` · in ${unit}`}
-        </p>
-        <Pointed />
-        <FramedList />
-        <span className="spacer" />
-        <VoiceSwitch />
-        <ToggleButton
-          size="small"
-          value="picture"
-          selected={picture}
-          onChange={() => setPicture(!picture)}
-        >
-          picture
-        </ToggleButton>
-        <span className="present-tools">
-          <IconCommand id="start" icon={<FirstPageIcon />} />
-          <IconCommand id="back" icon={<NavigateBeforeIcon />} />
-          <IconCommand id="next" icon={<NavigateNextIcon />} />
-          <IconCommand id="end" icon={<LastPageIcon />} />
-          <IconCommand id="bench" icon={<CloseIcon />} />
-        </span>
-      </header>
-      <div className="present-papers">
-        {shown.map((paper) => (
-          <Shown key={paper.id} paper={paper} step={steps[paper.index]!} lit={lit[paper.index]!} />
-        ))}
-      </div>
+      <Head />
+      {(hasPapers || hasAccount) && (
+        <div className="present-papers">
+          {hasPapers &&
+            laid.map((paper) => (
+              <Shown
+                key={paper.id}
+                paper={paper}
+                step={steps[paper.index]!}
+                lit={lit[paper.index]!}
+              />
+            ))}
+          {hasAccount && (isCovered ? <CoveredAccount /> : <Gauge />)}
+        </div>
+      )}
+      {!hasPapers && !hasAccount && !hasPicture && (
+        <p className="present-nothing">Papers, picture and account are put away.</p>
+      )}
       <Announcer />
-      {picture && (
-        <div className="picture-alone present-picture">
+      {hasPicture && (
+        <div
+          className={
+            hasPapers || hasAccount
+              ? 'picture-alone present-picture'
+              : 'picture-alone present-picture only'
+          }
+        >
           <Suspense>
             <SharedPicture />
           </Suspense>
         </div>
       )}
     </main>
+  );
+}
+
+/** The question, what is pointed at, and what is shown. */
+function Head() {
+  const { problem, story, unit } = useComparison((state) => state.content);
+  return (
+    <header className="present-head">
+      <h1 className={problem.length > LONG ? 'long' : undefined}>
+        <ProblemText problem={problem} />
+      </h1>
+      <p>
+        {story}
+        {unit && ` · in ${unit}`}
+      </p>
+      <Pointed />
+      <FramedList />
+      <span className="spacer" />
+      <VoiceSwitch />
+      <RoomControls />
+      <span className="present-tools">
+        <IconCommand id="start" icon={<FirstPageIcon />} />
+        <IconCommand id="back" icon={<NavigateBeforeIcon />} />
+        <IconCommand id="next" icon={<NavigateNextIcon />} />
+        <IconCommand id="end" icon={<LastPageIcon />} />
+        <IconCommand id="bench" icon={<CloseIcon />} />
+      </span>
+    </header>
+  );
+}
+
+/** The room of the account while it lies under its cover. */
+function CoveredAccount() {
+  return (
+    <aside className="gauge" aria-label="Account">
+      <h2>Account</h2>
+      <p className="caption">covered</p>
+    </aside>
   );
 }
 
@@ -124,9 +158,18 @@ function Shown({ paper, step, lit }: ShownProps) {
   const { method } = paper;
   const bare = useBare(paper);
   const width = useViewWidth();
+  const counts = useRoom().shown.includes('steps');
+  const isCovered = useCovered().includes('verdicts') && isOwnLines(method);
   return (
     <article className="present-paper" aria-label={method.name}>
-      <h2>{method.name}</h2>
+      <h2>
+        {method.name}
+        {counts && (
+          <span className="caption figures">
+            {step} of {paper.last}
+          </span>
+        )}
+      </h2>
       <PointableStage
         paper={bare}
         step={step}
@@ -134,7 +177,11 @@ function Shown({ paper, step, lit }: ShownProps) {
         legible={inRoom(width)}
         most={(MOST * width) / USUAL_VIEW}
       />
-      <AnySentence paper={paper} step={step} foretells={false} />
+      {isCovered ? (
+        <p className="sentence caption">What is to be said of these lines is covered.</p>
+      ) : (
+        <AnySentence paper={paper} step={step} foretells={false} inRoom />
+      )}
     </article>
   );
 }

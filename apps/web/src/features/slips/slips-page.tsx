@@ -67,7 +67,7 @@ export function SlipsPage({ alone = false }: SlipsPageProps) {
             <button
               type="button"
               className="chip"
-              aria-pressed={covers.isCovered}
+              aria-pressed={covers.down.length > 0}
               onClick={covers.toggle}
             >
               cover

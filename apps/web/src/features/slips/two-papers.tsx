@@ -8,11 +8,12 @@ import { PaperStage } from '../../paper/paper-stage.tsx';
 import { useSettings } from '../../store/settings-store.ts';
 import { MathText } from '../../ui/math-text.tsx';
 import { Spoken } from '../../ui/spoken.tsx';
-import { drawnAmount, type Paper } from '../../worked/work.ts';
+import { drawnAmount } from '../../worked/drawn.ts';
+import type { Paper } from '../../worked/work.ts';
 import { gaugeRange } from '../../worked/gauge-range.ts';
 import { UNLIT } from '../../worked/lit.ts';
 import { useNotation, useSpeaker, useVoice } from '../../worked/use-worked.ts';
-import { COVERS, type Covers } from './covers.ts';
+import type { Covers } from './covers.ts';
 import { differingMarks, framesAround } from './differing.ts';
 import { offText } from './slip-table.tsx';
 import type { Slipped } from './slipped.ts';
@@ -73,17 +74,16 @@ export function TwoPapers({ slipped, label, covers }: TwoPapersProps) {
         <button type="button" className="chip" onClick={() => setAt([right.last, wrong.last])}>
           to the end
         </button>
-        {covers.isCovered && <CoverChips covers={covers} />}
+        {covers.down.length > 0 && <CoverChips covers={covers} />}
       </p>
     </div>
   );
 }
 
 function CoverChips({ covers }: { readonly covers: Covers }) {
-  const down = COVERS.filter((one) => !covers.isUp(one));
   return (
     <span className="cover-chips" role="group" aria-label="Covers">
-      {down.map((one) => (
+      {covers.down.map((one) => (
         <button key={one} type="button" className="chip" onClick={() => covers.lift(one)}>
           uncover {one}
         </button>
@@ -151,7 +151,7 @@ function PaperArticle(props: PaperArticleProps) {
         {at && <span className="caption">{at}</span>}
       </header>
       <PaperStage
-        paper={paper}
+        paper={paper.drawn}
         step={step}
         lit={lit}
         notation={notation}

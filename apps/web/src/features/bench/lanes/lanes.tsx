@@ -90,8 +90,10 @@ interface LaneProps {
   readonly width: number;
 }
 
-/** Pixels a letter of a block's label takes. */
-const LETTER = 6.4;
+/** Pixels a letter of a block's label takes, and a figure of the count of a step. */
+const [LETTER, COUNTED] = [6.4, 5.4];
+/** Pixels of a block that are its edges and the gap beside it, and what its label keeps free. */
+const [EDGES, PADDING] = [5, 3];
 
 function Lane({ paper, step, columns, width, blocks }: LaneProps) {
   const subject = useSubject();
@@ -145,7 +147,9 @@ const Blocks = memo(function Blocks({ paper, columns, width }: Omit<LaneProps, '
   const labels = useMemo(() => stepLabels(paper.lane.trace, say), [paper, say]);
   return columns.blocks[paper.index]!.map(({ from, to }, k) => {
     const label = labels[k]!;
-    const room = Math.floor(((to - from) * width - 8) / LETTER);
+    const inside = (to - from) * width - EDGES;
+    const short = shortened(label, Math.floor((inside - PADDING) / LETTER));
+    const count = `${k + 1}`;
     return (
       <button
         key={k}
@@ -155,13 +159,20 @@ const Blocks = memo(function Blocks({ paper, columns, width }: Omit<LaneProps, '
         title={`${paper.method.shortName}, step ${k + 1}: ${label}`}
         onClick={() => goTo(paper.index, k + 1)}
       >
-        <MathText text={shortened(label, room)} />
+        {short === '' && count.length * COUNTED <= inside ? (
+          <small>{count}</small>
+        ) : (
+          <MathText text={short} />
+        )}
       </button>
     );
   });
 });
 
-/** The label when it fits, else closed up, else what it comes to, else as much of its words as says something. */
+/**
+ * The label when it fits, else closed up, else what it comes to, else as much of its words as says something; nothing where none
+ * of these does.
+ */
 export function shortened(label: string, room: number): string {
   const close = label.replace(/ (?=[+−])|(?<==) /g, '');
   const made = label.slice(Math.max(0, label.lastIndexOf('=')));
@@ -169,7 +180,7 @@ export function shortened(label: string, room: number): string {
   const fitting = shorter.find((text) => breadth(text) <= room);
   if (fitting !== undefined) return fitting;
   if (room >= 4 && /^[a-z]{2}/.test(label)) return `${label.slice(0, room - 1)}…`;
-  return room >= 3 ? '…' : '';
+  return '';
 }
 
 /** How many figures wide a label is; those of a fraction stand above each other. */

@@ -6,8 +6,8 @@ import { PaperCard } from './paper-card.tsx';
 import { IconCommand } from '../../../commands/icon-command.tsx';
 import './papers.css';
 
-/** The papers side by side. Unless `all`, only the first is drawn, and room is kept for the others. */
-export function Papers({ all }: { readonly all: boolean }) {
+/** The papers side by side. Only the first so many are drawn; room is kept for the others. */
+export function Papers({ drawn }: { readonly drawn: number }) {
   const { papers } = useWorked();
   const steps = useSteps();
   const lit = useLit();
@@ -15,14 +15,14 @@ export function Papers({ all }: { readonly all: boolean }) {
   return (
     <section className="papers" aria-label="Papers" ref={list}>
       {papers.map((paper, k) =>
-        all || k === 0 ? (
+        k < drawn ? (
           <PaperCard
             key={paper.id}
             paper={paper}
             step={steps[paper.index]!}
             lit={lit[paper.index]!}
             removable={papers.length > 1}
-            costs={all}
+            costs={drawn >= papers.length}
           />
         ) : (
           <article key={paper.id} className="paper" aria-hidden />

@@ -22,6 +22,7 @@ import {
 import type { ReactNode } from 'react';
 import { MathText } from '../../../ui/math-text.tsx';
 import { Tex } from '../../../ui/tex.tsx';
+import { brokenBeforeSigns } from '../../../ui/breaks.ts';
 import { copy } from '../../../ui/copy.ts';
 import { isPlain } from '../../../certificate/plain-terms.ts';
 import { useNotation, useSpeaker, useWorked } from '../../../worked/use-worked.ts';
@@ -98,7 +99,7 @@ function AgreeLines({ reasons }: { readonly reasons: Reasons }) {
             <Line
               key={k}
               name={papers[k]!.title}
-              text={<MathText text={inNotation(typed.text, notation)} />}
+              text={<MathText text={brokenBeforeSigns(inNotation(typed.text, notation))} />}
               law={typed.law}
             />
           ) : (
@@ -153,7 +154,8 @@ function ownText(own: Agreement, notation: Notation): ReactNode {
   const count = own.terms.length;
   if (count > MOST_TERMS) return `${count} terms, bracketed in ${method.moves.length} moves`;
   if (isPlain(texts)) {
-    return bracketing(method, (expression) => expressionLine(expression, texts, notation));
+    const line = bracketing(method, (one) => expressionLine(one, texts, notation));
+    return brokenBeforeSigns(line);
   }
   const most = texts.script === 'terms' ? 2 : 3;
   return (

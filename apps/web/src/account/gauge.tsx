@@ -1,4 +1,4 @@
-import { isOwedStill } from '../../../worked/lit.ts';
+import { isOwedStill } from '../worked/lit.ts';
 import {
   answerText,
   Exact,
@@ -8,18 +8,13 @@ import {
   type Subject,
 } from '@levee/core';
 import { useMemo } from 'react';
-import { useComparison } from '../../../store/comparison-store.ts';
-import {
-  useActive,
-  useSpeaker,
-  useSteps,
-  useSubject,
-  useWorked,
-} from '../../../worked/use-worked.ts';
-import { drawnAmount, type Paper } from '../../../worked/work.ts';
-import { MathText } from '../../../ui/math-text.tsx';
-import { LevelColumn, LevelLines } from '../../../pictures/level-columns.tsx';
-import { gaugeRange, type GaugeRange } from '../../../worked/gauge-range.ts';
+import { useComparison } from '../store/comparison-store.ts';
+import { useActive, useSpeaker, useSteps, useSubject, useWorked } from '../worked/use-worked.ts';
+import { drawnAmount } from '../worked/drawn.ts';
+import type { Paper } from '../worked/work.ts';
+import { MathText } from '../ui/math-text.tsx';
+import { LevelColumn, LevelLines } from '../pictures/level-columns.tsx';
+import { gaugeRange, type GaugeRange } from '../worked/gauge-range.ts';
 import { STANDINGS } from './standing.tsx';
 import './account.css';
 

@@ -1,8 +1,8 @@
 import { Exact, numeralValue, type Level, type ProblemKind } from '@levee/core';
 import type { ComponentType } from 'react';
-import { MathText } from '../../../ui/math-text.tsx';
-import { useSpeaker } from '../../../worked/use-worked.ts';
-import type { Paper } from '../../../worked/work.ts';
+import { MathText } from '../ui/math-text.tsx';
+import { useSpeaker } from '../worked/use-worked.ts';
+import type { Paper } from '../worked/work.ts';
 
 interface StandingProps {
   readonly level: Level;
