@@ -11,11 +11,12 @@ const require = createRequire(import.meta.url);
 
 /** What every screen needs of the packages: one file, so that it compresses well and seldom changes. */
 const EVERYWHERE =
-  /node_modules\/(react|react-dom|scheduler|react-router|zustand|zundo|stylis|chevrotain|lodash-es|@chevrotain|@emotion|@mui\/(system|styled-engine|private-theming|utils))\//;
+  /node_modules\/(react|react-dom|scheduler|react-router|zustand|zundo|stylis|chevrotain|lodash-es|@chevrotain|@emotion|@mui\/(system|styled-engine|private-theming|utils))\/|vite\/preload-helper/;
 
-/** What the bench, and so the first screen, is made of; `.later` files are loaded when they are first needed. */
+/** What of core and of the page the bench, and so the first screen, is made of; `.later` files are loaded when they are first needed. */
+const FIRST_OF_CORE = /packages\/core\/src\/(account|exact|problem|methods|phrases|sheet)\//;
 const FIRST =
-  /apps\/web\/src\/(store|worked|computation|paper|sheet|commands|api|ui)\/(?!.*\.later\.)|packages\/core\/src\/(account|exact|problem|methods|phrases|sheet)\//;
+  /apps\/web\/src\/(store|worked|computation|paper|sheet|commands|api|ui)\/(?!.*\.later\.)/;
 
 /** Served compressed; fonts and pictures are compressed already. */
 const compressed = compression({
@@ -51,8 +52,30 @@ const fontsNoticed: Plugin = {
   },
 };
 
+/** All that the first screen needs is asked for at once, though it is made ready part by part. */
+const askedForAtOnce: Plugin = {
+  name: 'asked-for-at-once',
+  transformIndexHtml: {
+    order: 'post',
+    handler: (page, { bundle }) =>
+      Object.values(bundle ?? {}).flatMap((file) =>
+        file.type === 'chunk' &&
+        ['packages', 'core', 'first', 'start'].includes(file.name) &&
+        !page.includes(file.fileName)
+          ? [
+              {
+                tag: 'link',
+                attrs: { rel: 'modulepreload', crossorigin: true, href: `/${file.fileName}` },
+                injectTo: 'head' as const,
+              },
+            ]
+          : [],
+      ),
+  },
+};
+
 export default defineConfig({
-  plugins: [react(), noticed, fontsNoticed, compressed],
+  plugins: [react(), askedForAtOnce, noticed, fontsNoticed, compressed],
   resolve: { conditions: ['source', 'module', 'browser', 'development|production'] },
   html: { cspNonce: '__LEVEE_NONCE__' },
   server: { proxy: { '/api': 'http://127.0.0.1:4620' } },
@@ -67,6 +90,7 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             { name: 'packages', test: EVERYWHERE },
+            { name: 'core', test: FIRST_OF_CORE },
             { name: 'first', test: FIRST },
           ],
         },

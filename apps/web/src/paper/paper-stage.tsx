@@ -39,10 +39,14 @@ export function PaperStage(props: PaperStageProps) {
   const { square } = fit;
   const strip = fit.isWhole || room.height === 0 || atCorner ? null : stripOf(view, square, room);
   const { width, height } = strip?.rest ?? room;
-  const [left, top] = [snap(width - view.width * square), snap(height - view.height * square)];
+  const [left, top] = atCorner
+    ? [0, 0]
+    : [half(width - view.width * square), half(height - view.height * square)];
   const stage = useRef<HTMLDivElement>(null);
-  const shownAt = useKeptMiddle(stage, square, width, height);
-  useFollowing(stage, { paper, step, view, shownAt, width, height });
+  // What is whole, or not laid out yet, has nowhere to go; to ask where it is would lay out the page.
+  const isStill = fit.isWhole || room.width === 0;
+  const shownAt = useKeptMiddle(stage, { square, width, height, isStill });
+  useFollowing(stage, { paper, step, view, shownAt, width, height, isStill });
   const { method, last } = paper;
   const [gridX, gridY] = [left - view.x * square, top - view.y * square];
   return (
@@ -80,11 +84,11 @@ export function PaperStage(props: PaperStageProps) {
       )}
     </div>
   );
+}
 
-  /** Half of what is left over, on whole pixels. */
-  function snap(over: number): number {
-    return atCorner ? 0 : Math.max(0, Math.floor(over / 2));
-  }
+/** Half of what is left over, on whole pixels. */
+function half(over: number): number {
+  return Math.max(0, Math.floor(over / 2));
 }
 
 function sizeOf({ width, height }: Size): Size {
@@ -120,14 +124,16 @@ interface Followed extends Size {
   readonly view: Box;
   /** Pixels of a square as they are shown. */
   readonly shownAt: RefObject<number>;
+  readonly isStill: boolean;
 }
 
 /** What the last step has written is in sight. */
 function useFollowing(
   stage: RefObject<HTMLElement | null>,
-  { paper, step, view, shownAt, width, height }: Followed,
+  { paper, step, view, shownAt, width, height, isStill }: Followed,
 ): void {
   useLayoutEffect(() => {
+    if (isStill) return undefined;
     // In the next frame, when all papers have shown their step: asking one for its place in between
     // would lay out the whole page once a paper.
     const frame = requestAnimationFrame(() => {
@@ -156,26 +162,24 @@ function useFollowing(
       if (across !== scrollLeft || down !== scrollTop) scrolled.scrollTo(across, down);
     });
     return () => cancelAnimationFrame(frame);
-  }, [stage, paper, step, view, shownAt, width, height]);
+  }, [stage, paper, step, view, shownAt, width, height, isStill]);
 }
 
 /** What is in the middle of the room stays there when the squares become larger or smaller; their size as shown. */
 function useKeptMiddle(
   stage: RefObject<HTMLElement | null>,
-  square: number,
-  width: number,
-  height: number,
+  { square, width, height, isStill }: Size & { readonly square: number; readonly isStill: boolean },
 ): RefObject<number> {
   const before = useRef(square);
   useLayoutEffect(() => {
     const by = square / before.current;
     before.current = square;
-    if (!stage.current || by === 1) return;
+    if (!stage.current || by === 1 || isStill) return;
     const { scrollLeft, scrollTop } = stage.current;
     stage.current.scrollTo(
       (scrollLeft + width / 2) * by - width / 2,
       (scrollTop + height / 2) * by - height / 2,
     );
-  }, [stage, square, width, height]);
+  }, [stage, square, width, height, isStill]);
   return before;
 }

@@ -7,6 +7,7 @@ import { Spoken } from '../ui/spoken.tsx';
 import { answerInFull, offInWords } from '../worked/answer.ts';
 import { foresightText } from '../worked/foresight-text.ts';
 import { useSpeaker, useVoice } from '../worked/use-worked.ts';
+import type { Drawn } from '../worked/drawn.ts';
 import type { Paper } from '../worked/work.ts';
 import './paper.css';
 
@@ -52,7 +53,8 @@ export function Sentence(props: {
   const voice = useVoice();
   const done = paper.lane.trace.steps[step - 1];
   const marked = done ? sayMarked(paper.method.phrases, done.phrase, voice, say) : '';
-  const longest = useMemo(() => longestSentence(paper, voice, say), [paper, voice, say]);
+  const { drawn } = paper;
+  const longest = useMemo(() => longestSentence(drawn, voice, say), [drawn, voice, say]);
   const ends = !paper.lane.trace.isUnfinished;
   return (
     <div className={longest.length > LONG ? 'sentence-room long' : 'sentence-room'}>
@@ -76,12 +78,12 @@ export function Sentence(props: {
   );
 }
 
-function sentences({ method, lane }: Paper, voice: Voice, say: Speaker): readonly string[] {
-  return lane.trace.steps.map(({ phrase }) => sayMarked(method.phrases, phrase, voice, say));
+function sentences({ method, trace }: Drawn, voice: Voice, say: Speaker): readonly string[] {
+  return trace.steps.map(({ phrase }) => sayMarked(method.phrases, phrase, voice, say));
 }
 
-function longestSentence(paper: Paper, voice: Voice, say: Speaker): string {
-  return sentences(paper, voice, say).reduce(
+function longestSentence(drawn: Drawn, voice: Voice, say: Speaker): string {
+  return sentences(drawn, voice, say).reduce(
     (longest, one) => (one.length > longest.length ? one : longest),
     '',
   );

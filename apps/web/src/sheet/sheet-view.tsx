@@ -9,7 +9,7 @@ import {
   type Brush,
   type Notation,
 } from '@levee/core';
-import { memo, useLayoutEffect, useMemo, useRef } from 'react';
+import { memo, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import type { Lit } from '../worked/lit.ts';
 import type { Drawn } from '../worked/drawn.ts';
 import { FramedAmounts } from './framed-amounts.tsx';
@@ -104,11 +104,19 @@ function Written({ paper, brush, step }: Painted & { readonly step: number }) {
   const page = useRef<WrittenPage | null>(null);
   useLayoutEffect(() => {
     if (!page.current?.isOf(paper, brush)) {
+      page.current?.stop();
       const layers = { slots: slots.current!, figures: figures.current! };
       page.current = new WrittenPage(layers, paper, brush);
     }
     page.current.show(step);
   }, [paper, brush, step]);
+  useEffect(
+    () => () => {
+      page.current?.stop();
+      page.current = null;
+    },
+    [],
+  );
   return (
     <>
       <g ref={slots} className="slots" />

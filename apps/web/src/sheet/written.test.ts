@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { PLAIN_NOTATION, screenBrush, type EntryId } from '@levee/core';
+import { jest } from '@jest/globals';
 import { workedWith } from '../testing/scene.ts';
 import { stateAt } from './moments.ts';
 import { WrittenPage } from './written.ts';
@@ -29,6 +30,30 @@ describe('WrittenPage', () => {
     const all = entriesOf(layers.figures);
     expect(all).toHaveLength(paper.drawing.figures.length);
     expect(new Set(all)).toEqual(new Set(paper.drawing.figures.map(({ entry }) => entry)));
+  });
+
+  it('writes a page of very many figures in several frames, as it stands when they come', () => {
+    const frames: FrameRequestCallback[] = [];
+    const asked = jest.spyOn(globalThis, 'requestAnimationFrame').mockImplementation((frame) => {
+      frames.push(frame);
+      return frames.length;
+    });
+    const { paper, layers, page } = pageOf('987654321987 × 876543219876', 'partial-products');
+    page.show(paper.last);
+    const all = new Set(paper.drawing.figures.map(({ entry }) => entry));
+    expect(all.size).toBeGreaterThan(400);
+    expect(new Set(entriesOf(layers.figures)).size).toBe(250);
+    page.show(paper.last - 1);
+    while (frames.length > 0) frames.shift()!(0);
+    expect(new Set(entriesOf(layers.figures))).toEqual(all);
+    for (const node of layers.figures.children) {
+      const id = node.getAttribute('data-entry') as EntryId;
+      expect([id, node.getAttribute('data-state')]).toEqual([
+        id,
+        stateAt(paper, id, paper.last - 1),
+      ]);
+    }
+    asked.mockRestore();
   });
 
   it('keeps the state of everything that stands there', () => {

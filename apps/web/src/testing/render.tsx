@@ -10,7 +10,10 @@ import { documentWith } from './scene.ts';
 /** The simulated browser lays nothing out; with this every element has this much room. */
 export function giveRoom(width: number, height: number): void {
   class Watcher implements ResizeObserver {
-    observe(): void {}
+    constructor(private readonly told: ResizeObserverCallback) {}
+    observe(): void {
+      this.told([], this);
+    }
     unobserve(): void {}
     disconnect(): void {}
   }

@@ -23,11 +23,17 @@ export function OneLine({ name, className = '', children }: OneLineProps) {
   const [cut, setCut] = useState(false);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   useLayoutEffect(() => {
-    const row = lane.current!;
-    const end = row.getBoundingClientRect().left + row.clientWidth;
-    const all = [...row.children].filter((one) => one instanceof HTMLElement);
-    for (const one of all) one.style.visibility = isPast(one, end) ? 'hidden' : '';
-    setCut(width > 0 && row.scrollWidth > width + 2 * EDGE + 1);
+    // In the next frame, before it is seen: asked at once, the page would be laid out in the midst of being put together.
+    const frame = requestAnimationFrame(() => {
+      const row = lane.current;
+      if (!row || width === 0) return;
+      const end = row.getBoundingClientRect().left + row.clientWidth;
+      const all = [...row.children].filter((one) => one instanceof HTMLElement);
+      const past = all.map((one) => isPast(one, end));
+      setCut(row.scrollWidth > width + 2 * EDGE + 1);
+      all.forEach((one, k) => (one.style.visibility = past[k] ? 'hidden' : ''));
+    });
+    return () => cancelAnimationFrame(frame);
   }, [children, width, cut]);
   return (
     <span className={`one-line ${className}`} ref={outer}>

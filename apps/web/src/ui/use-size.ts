@@ -17,9 +17,9 @@ export function useSize<E extends HTMLElement>(): [
       const { clientWidth: width, clientHeight: height } = element;
       setSize((old) => (old.width === width && old.height === height ? old : { width, height }));
     };
+    // It is told of its size when the page is laid out; to ask for it here would lay out a page that is still put together.
     const observer = new ResizeObserver(measure);
     observer.observe(element);
-    measure();
     return () => observer.disconnect();
   }, []);
   return [ref, size];

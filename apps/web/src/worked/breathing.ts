@@ -6,7 +6,12 @@ export function breathing(): () => Promise<void> {
   let since = performance.now();
   return async () => {
     if (performance.now() - since < SLICE) return;
-    await new Promise((resolve) => setTimeout(resolve, 0));
+    await nextTask();
     since = performance.now();
   };
+}
+
+/** Comes back in another task of the page, when what waits has had its turn. */
+export function nextTask(): Promise<void> {
+  return new Promise((resolve) => setTimeout(resolve, 0));
 }

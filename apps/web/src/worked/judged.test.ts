@@ -10,9 +10,11 @@ jest.unstable_mockModule('../away/away.ts', () => ({
   isAway: () => true,
   away: (_: string, problem: string, own: OwnWork) =>
     new Promise<Packed<unknown>>((resolve, reject) => {
-      const settle = (act: () => void) => {
+      const settle = async (act: () => void) => {
+        const before = useArrived.getState().count;
         act();
-        return new Promise<void>((done) => setTimeout(done));
+        while (useArrived.getState().count === before)
+          await new Promise<void>((done) => setTimeout(done));
       };
       asked.push({
         own,

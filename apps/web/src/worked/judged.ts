@@ -11,7 +11,7 @@ import {
 import { create } from 'zustand';
 import { away, isAway } from '../away/away.ts';
 import { unpack } from '../away/packed.ts';
-import { breathing } from './breathing.ts';
+import { breathing, nextTask } from './breathing.ts';
 import { drawAhead } from './drawn.ts';
 
 /** Own lines on a problem, and what is known of them: nothing while they are asked for, or why they cannot be judged. */
@@ -27,8 +27,18 @@ const ASKED = new Map<string, Asked>();
 /** The method of lines as it was made of what was known of them, so that the same lines stay the same. */
 const MADE = new WeakMap<OwnWork, { readonly asked: Asked; readonly method: Method }>();
 
-/** How often a judgement has arrived: whoever shows own lines looks again then. */
+/** How many judgements have arrived. */
+let arrived = 0;
+export const arrivedSoFar = (): number => arrived;
+
+/** How many of them are shown: whoever shows own lines looks again when there are more. */
 export const useArrived = create<{ readonly count: number }>(() => ({ count: 0 }));
+
+/** Works what has arrived, in a task of its own, before anyone looks again. */
+let workArrived: () => void = () => undefined;
+export function beforeShown(work: () => void): void {
+  workArrived = work;
+}
 
 /**
  * Own lines in the place of a method, on a problem. They are judged away from the page and stand unjudged until that has come,
@@ -70,7 +80,11 @@ async function arrives(name: string, problem: string, own: OwnWork): Promise<voi
     await drawnAhead(method, asked.known.trace);
   }
   keep(name, asked);
-  useArrived.setState(({ count }) => ({ count: count + 1 }));
+  arrived += 1;
+  await nextTask();
+  workArrived();
+  await nextTask();
+  useArrived.setState({ count: arrived });
 }
 
 /** Draws lines ahead; where they cannot be drawn, the screens say so in their place. */
@@ -84,7 +98,9 @@ async function drawnAhead(method: Method, trace: Trace): Promise<void> {
 
 async function judged(problem: string, own: OwnWork): Promise<Omit<Asked, 'problem'>> {
   try {
-    return { known: unpack(await away('judgeLines', problem, own)) };
+    const packed = await away('judgeLines', problem, own);
+    await nextTask();
+    return { known: unpack(packed) };
   } catch (fault) {
     return { failed: (fault as Error).message };
   }

@@ -16,8 +16,10 @@ import { useComparison } from '../store/comparison-store.ts';
 import { useSession, type FramedAmount, type PointedAt } from '../store/session-store.ts';
 import { useSettings } from '../store/settings-store.ts';
 import type { FramedSubject } from './lit.ts';
-import { useArrived } from './judged.ts';
+import { beforeShown, useArrived } from './judged.ts';
 import { fittedSteps, work, type Paper, type Worked } from './work.ts';
+
+beforeShown(() => void work(useComparison.getState().content));
 
 /** The open comparison worked out. */
 export function useWorked(): Worked {

@@ -20,7 +20,7 @@ import { problemOf } from '../store/content.ts';
 import type { Content } from '../store/desk.ts';
 import { breathing } from './breathing.ts';
 import { drawAhead, drawnOf, type Drawn } from './drawn.ts';
-import { linesMethod, useArrived } from './judged.ts';
+import { arrivedSoFar, linesMethod } from './judged.ts';
 import { soundly } from './sound.ts';
 
 /** One method's paper with all that is needed to draw any moment of it. */
@@ -50,10 +50,10 @@ let last: (Laid & { arrived: number; worked: Worked }) | null = null;
 
 /**
  * Works the chosen papers; the same object as before while problem, papers and what is known of own lines are the same. Own lines
- * that are not judged yet stand with their words alone; who shows them asks {@link useArrived} when to look again.
+ * that are not judged yet stand with their words alone; who shows them asks `useArrived` when to look again.
  */
 export function work({ problem: text, papers }: Laid): Worked {
-  const arrived = useArrived.getState().count;
+  const arrived = arrivedSoFar();
   if (last?.problem === text && last.papers === papers && last.arrived === arrived) {
     return last.worked;
   }

@@ -227,4 +227,10 @@ function readNumeral(token: IToken): Numeral {
   return numeral(figures, base);
 }
 
-export const problemGrammar = new ProblemGrammar();
+let made: ProblemGrammar | null = null;
+
+/** The grammar, made when something is read for the first time: that takes as long as reading a thousand problems. */
+export function problemGrammar(): ProblemGrammar {
+  made ??= new ProblemGrammar();
+  return made;
+}

@@ -139,11 +139,12 @@ function nestingFailure(tokens: readonly IToken[]): ProblemFailure | null {
 }
 
 function parse(tokens: IToken[], isLoose: boolean): ReadExpression {
-  problemGrammar.input = tokens;
-  problemGrammar.isLoose = isLoose;
+  const grammar = problemGrammar();
+  grammar.input = tokens;
+  grammar.isLoose = isLoose;
   try {
-    const expression = problemGrammar.sum();
-    const error = problemGrammar.errors[0];
+    const expression = grammar.sum();
+    const error = grammar.errors[0];
     if (!error) return { ok: true, expression };
     return { ok: false, reason: grammarFailure(tokens, error.token) };
   } catch (error) {

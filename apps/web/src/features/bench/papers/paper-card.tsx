@@ -38,7 +38,12 @@ export const PaperCard = memo(function PaperCard(props: PaperCardProps) {
   const card = useRef<HTMLElement>(null);
   const width = useViewWidth();
   useEffect(() => {
-    if (active) card.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+    if (!active) return undefined;
+    // When the page is laid out anyway, and not in the midst of being put together.
+    const frame = requestAnimationFrame(() =>
+      card.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' }),
+    );
+    return () => cancelAnimationFrame(frame);
   }, [active]);
   return (
     <article
