@@ -26,5 +26,7 @@ export async function openComparison(
   const found = await findComparison(server, search);
   await page.driver.get(`${server.address}/c/${found.id}${view}`);
   await page.find('.paper, .present-paper, .printed-paper, .why-method, .check, .slips');
+  // All of the bench stands, also what is drawn after the papers.
+  if (view === '') await page.find('.agree dl, .large');
   return found;
 }

@@ -108,6 +108,7 @@ export {
 export { sheetSvg } from './sheet/svg-sink.ts';
 export { sheetText } from './sheet/text-sink.ts';
 export { allEntries } from './account/owed.ts';
+export { onPages, type OnPages } from './sheet/page-parts.ts';
 export { paperRows } from './sheet/rows.ts';
 export { givenState, markState, timeline, type Timeline } from './sheet/visible.ts';
 export { blockPlaces, blocksAt, type BlockRun } from './ground/blocks.ts';

@@ -21,6 +21,7 @@ import {
   useSubject,
   useWorked,
 } from '../worked/use-worked.ts';
+import type { Size } from '../ui/use-size.ts';
 import type { Worked } from '../worked/work.ts';
 import { SvgMath } from '../ui/svg-math.tsx';
 import { BeyondNote, BeyondStrips, roomBeyond, useBeyond } from './beyond-strips.tsx';
@@ -55,6 +56,7 @@ export function AreaPicture() {
         <>
           <BeyondNote worked={worked} />
           {!ground.toScale && scaleNote(worked)}
+          {!isInProportion(ground) && ' the sides are not to one scale'}
         </>
       }
     >
@@ -66,7 +68,23 @@ export function AreaPicture() {
 function scaleNote({ problem }: Worked): string {
   return scriptOf(problem) === 'terms'
     ? 'cells are drawn alike: letters have no size'
-    : 'thin strips are drawn wider';
+    : 'thin strips, marked ↔, are drawn wider';
+}
+
+/** A rectangle is never drawn slimmer than this, so that its cells have room for figures. */
+const SLIMMEST = 0.36;
+
+/** Whether both sides can be drawn to one scale. */
+function isInProportion({ ratio }: AreaGround): boolean {
+  return ratio === null || (ratio >= SLIMMEST && ratio <= 1 / SLIMMEST);
+}
+
+/** The sides of a rectangle in a room of so many pixels: to one scale, or as near to that as can be read. */
+function sidesIn(room: Size, ratio: number | null): Size {
+  if (ratio === null) return room;
+  const drawn = Math.min(1 / SLIMMEST, Math.max(SLIMMEST, ratio));
+  const width = Math.min(room.width, room.height / drawn);
+  return { width, height: width * drawn };
 }
 
 function headingOf(ground: AreaGround | null): string {
@@ -104,13 +122,18 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
   const shares = useShares(worked, ground);
   const top = TOP + (shares.length > 0 ? BAND : 0);
   const beyond = useBeyond(worked);
-  const side = Math.max(...ground.down.map((strip) => labelOf(strip.text).length)) * LETTER + 8;
+  const isMarked = ground.down.some(({ isWidened }) => isWidened);
+  const longest = Math.max(...ground.down.map(({ text }) => labelOf(text).length));
+  const side = (longest + (isMarked ? 2 : 0)) * LETTER + 8;
   const room = roomBeyond(beyond);
-  const [w, h] = [
-    Math.max(40, (width - side - 4) / (1 + room.across)),
-    Math.max(40, (height - top - 4) / (1 + room.down)),
-  ];
-  const frame = { left: side, top, width: w, height: h };
+  const sides = sidesIn(
+    {
+      width: Math.max(40, (width - side - 4) / (1 + room.across)),
+      height: Math.max(40, (height - top - 4) / (1 + room.down)),
+    },
+    ground.ratio,
+  );
+  const frame = { left: side, top, ...sides };
   const { space } = worked.comparison;
   const write = useMemo(() => amountWriter(worked.problem), [worked]);
   const point = useCallback(
@@ -158,29 +181,38 @@ function Strips({ ground, labelOf, frame }: StripsProps) {
   const { left, top, width, height } = frame;
   return (
     <g className="strips">
-      {ground.across.map(({ part, text, from, to }) =>
+      {ground.across.map(({ part, text, from, to, isWidened }) =>
         fits(labelOf(text), (to - from) * width + 6) ? (
           <SvgMath
             key={part}
             x={left + ((from + to) / 2) * width}
             y={top - 6}
-            text={labelOf(text)}
+            text={marked(
+              labelOf(text),
+              isWidened && fits(labelOf(text), (to - from) * width - 12),
+              '↔',
+            )}
           />
         ) : null,
       )}
-      {ground.down.map(({ part, text, from, to }) =>
+      {ground.down.map(({ part, text, from, to, isWidened }) =>
         (to - from) * height >= 11 ? (
           <SvgMath
             key={part}
             x={left - 6}
             y={top + ((from + to) / 2) * height + 4.5}
-            text={labelOf(text)}
+            text={marked(labelOf(text), isWidened, '↕')}
             anchor="end"
           />
         ) : null,
       )}
     </g>
   );
+}
+
+/** The label of a strip, with the mark of one that is drawn wider than it is. */
+function marked(label: string, isWidened: boolean, mark: '↔' | '↕'): string {
+  return isWidened ? `${label} ${mark}` : label;
 }
 
 interface SharedProps extends Omit<StripsProps, 'ground'> {

@@ -1,9 +1,16 @@
-import { Divider, ListItemText, Menu, MenuItem } from '@mui/material';
+import { Divider, ListItemText, ListSubheader, Menu, MenuItem } from '@mui/material';
 import type { MenuEntry, MenuProps } from './menu.tsx';
 
 /** The list of a menu. */
 export default function MenuList({ anchor, close, groups, dense = false }: MenuProps) {
-  const item = (entry: MenuEntry) => (
+  const item = (entry: MenuEntry) => [
+    ...(entry.heading === undefined
+      ? []
+      : [
+          <ListSubheader key={`over ${entry.id}`} className="choice-heading">
+            {entry.heading}
+          </ListSubheader>,
+        ]),
     <MenuItem
       key={entry.id}
       dense={dense}
@@ -11,14 +18,15 @@ export default function MenuList({ anchor, close, groups, dense = false }: MenuP
       disabled={entry.disabled ?? false}
       className="choice"
       onClick={() => {
-        close();
+        if (!entry.stays) close();
         entry.run();
       }}
     >
       <ListItemText primary={entry.label} secondary={entry.note} />
+      {entry.stays && entry.selected && <span className="laid">✓ laid</span>}
       {entry.keys && <kbd>{entry.keys}</kbd>}
-    </MenuItem>
-  );
+    </MenuItem>,
+  ];
   return (
     <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
       {anchor !== null &&
@@ -26,7 +34,7 @@ export default function MenuList({ anchor, close, groups, dense = false }: MenuP
           .filter((group) => group.length > 0)
           .flatMap((group, k) => [
             ...(k > 0 ? [<Divider key={`divider ${k}`} />] : []),
-            ...group.map(item),
+            ...group.flatMap(item),
           ])}
     </Menu>
   );

@@ -11,6 +11,10 @@ export interface MenuEntry {
   readonly keys?: string;
   readonly selected?: boolean;
   readonly disabled?: boolean;
+  /** Words over it, where a part of its group begins. */
+  readonly heading?: string;
+  /** Whether the menu stays open when it is chosen. */
+  readonly stays?: boolean;
   readonly run: () => void;
 }
 

@@ -72,6 +72,13 @@ describe('areaGround', () => {
       areaGround(compare(productProblem([numeral(a), numeral(b)]), choices).space, 10)!;
     expect(ground('55', '55').toScale).toBe(false);
     expect(ground('5', '5').toScale).toBe(true);
+    const widened = (a: string, b: string) =>
+      ground(a, b).across.flatMap((strip) => (strip.isWidened ? [strip.text] : []));
+    expect(widened('5', '55')).toEqual(['5']);
+    expect(widened('5', '58')).toEqual(['8']);
+    expect(widened('5', '5')).toEqual([]);
+    expect(ground('30', '60').ratio).toBe(0.5);
+    expect(ground('60', '30').ratio).toBe(2);
     expect(ground('46', '58').down.map((strip) => strip.text)).toEqual(['40', '6']);
     const doubling = { method: registry.get('halving-doubling') };
     const problem = productProblem([numeral('26'), numeral('34')]);

@@ -10,6 +10,8 @@ export interface Strip {
   readonly text: string;
   readonly from: number;
   readonly to: number;
+  /** Whether it is drawn wider than it is, so that it can be seen. */
+  readonly isWidened: boolean;
 }
 
 /** The region of one term. */
@@ -42,6 +44,8 @@ export interface AreaGround {
   readonly regions: readonly Region[];
   /** False when small strips are drawn wider than they are, or all alike, so that they can be seen. */
   readonly toScale: boolean;
+  /** How long the side down is to the side across; null where they have no size. */
+  readonly ratio: number | null;
 }
 
 /** Smallest share a strip is drawn with. */
@@ -89,7 +93,16 @@ export function areaGround(space: TermSpace, base: number): AreaGround | null {
   );
   const toScale = down.toScale && across.toScale;
   const { sides } = cut;
-  return { kind: 'area', sides, down: down.strips, across: across.strips, regions, toScale };
+  const ratio = ratioOf(cut);
+  return { kind: 'area', sides, down: down.strips, across: across.strips, regions, toScale, ratio };
+}
+
+function ratioOf({ down, across }: Cut): number | null {
+  if (isLettered([...down, ...across])) return null;
+  const [high, wide] = [down, across].map((pieces) =>
+    Exact.sum(pieces.map(({ worth }) => worth)),
+  ) as [Exact, Exact];
+  return high.isZero || wide.isZero ? null : trueShare(high, wide);
 }
 
 function cutOf(space: TermSpace, base: number): Cut | null {
@@ -156,7 +169,8 @@ function strips(pieces: readonly Piece[]): { strips: readonly Strip[]; toScale: 
   const made = shown.map(({ piece, index }, k): Strip => {
     const from = at;
     at += sizes[k]! / whole;
-    return { part: index, text: piece.text, from, to: k === shown.length - 1 ? 1 : at };
+    const isWidened = !equal && trueShare(piece.worth, side) < least;
+    return { part: index, text: piece.text, from, to: k === shown.length - 1 ? 1 : at, isWidened };
   });
   return { strips: made, toScale: !equal && Math.abs(whole - 1) < 1e-5 };
 }

@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { inNotation, problemText } from '@levee/core';
 import { useLarge, useNotation, useWorked } from '../../worked/use-worked.ts';
 import { Announcer } from '../../paper/announcer.tsx';
@@ -11,12 +11,11 @@ import { LargePaper } from './papers/large-paper.tsx';
 import { Papers } from './papers/papers.tsx';
 import { useDrawn } from './use-drawn.ts';
 import { WorthPanel } from './worth/worth-panel.tsx';
-import { SharedPicture } from '../../pictures/lazy-picture.ts';
+import { bringPicture, SharedPicture } from '../../pictures/lazy-picture.ts';
 import './bench.css';
 
-const AgreePanel = lazy(async () => ({
-  default: (await import('./reasons/agree-panel.tsx')).AgreePanel,
-}));
+const bringAgreement = () => import('./reasons/agree-panel.tsx');
+const AgreePanel = lazy(async () => ({ default: (await bringAgreement()).AgreePanel }));
 const EstimateDialog = lazy(async () => ({
   default: (await import('./head/estimate-dialog.tsx')).EstimateDialog,
 }));
@@ -31,6 +30,11 @@ export function BenchPage() {
   const { papers, has } = useDrawn(worked);
   const isEstimating = useSession((session) => session.dialog === 'estimate');
   const large = useLarge();
+  useEffect(() => {
+    // On their way while the papers are drawn. Where they cannot be had, who shows them says so.
+    bringAgreement().catch(() => undefined);
+    bringPicture().catch(() => undefined);
+  }, []);
   const notation = useNotation();
   if (large) return <LargePaper paper={large} />;
   return (

@@ -1,5 +1,8 @@
 /** @jest-environment jsdom */
+import { workOf } from '@levee/core';
 import { dispatch, openDocument } from '../../store/comparison-store.ts';
+import { ownPaper } from '../../store/content.ts';
+import { deskOf, documentOf, settled } from '../../store/desk.ts';
 import { changed, stepped } from '../../store/edits.ts';
 import { useSettings } from '../../store/settings-store.ts';
 import { Rendered } from '../../testing/render.tsx';
@@ -92,6 +95,32 @@ describe('the page to print', () => {
     page.act(() => openDocument({ ...document, papers: [{ ...column!, slips }] }));
     page.show(<PrintPage />);
     expect(page.all('.print-problem .blank')).toHaveLength(1);
+  });
+
+  it('never prints a wrong line as if it were so', () => {
+    const desk = deskOf(documentWith('36 × 25', ['column-multiplication']));
+    const own = ownPaper(workOf(['= 30 × 20 + 6 × 5', '= 630']));
+    const content = { ...desk.content, papers: [own] };
+    page.act(() => openDocument(documentOf(settled({ ...desk, content }))));
+    page.show(<PrintPage />);
+    const [first] = page.texts('.printed-steps li');
+    expect(first).toMatch(/^= 30 × 20 \+ 6 × 5: .*270.* not right$/);
+    expect(page.text('.printed-wrong')).toBe('Comes to 630, 270 too little.');
+  });
+
+  it('lays a wide work across, and goes on with a long one on further pages', () => {
+    page.open('9876543219 × 12', ['grid-multiplication', 'column-multiplication']);
+    page.show(<PrintPage />);
+    expect(page.all('.printed-paper.across h2').map((head) => head.textContent)).toEqual([
+      'Grid multiplication',
+    ]);
+    page.open('987654321987 × 876543219876', ['partial-products']);
+    page.show(<PrintPage />);
+    const parts = page.all('.printed-part');
+    expect(parts.length).toBeGreaterThan(1);
+    expect(page.texts('.printed-part figcaption')[0]).toBe(
+      `Partial products, page 2 of ${parts.length}`,
+    );
   });
 
   it('follows her voice and her signs', () => {

@@ -1,5 +1,10 @@
 import {
+  amountsOf,
+  displayed,
   expressionLine,
+  isOwnLines,
+  saysOf,
+  type Step,
   inNotation,
   leakText,
   UNFINISHED,
@@ -15,39 +20,32 @@ import {
 } from '@levee/core';
 import { GlobalStyles } from '@mui/material';
 import { useState } from 'react';
-import { SheetView } from '../../sheet/sheet-view.tsx';
 import { useComparison } from '../../store/comparison-store.ts';
-import { useSettings } from '../../store/settings-store.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import { Tex } from '../../ui/tex.tsx';
 import { MathText } from '../../ui/math-text.tsx';
 import { Spoken } from '../../ui/spoken.tsx';
 import {
   useChoice,
-  useFramed,
   useNotation,
   useSpeaker,
   useSteps,
   useVoice,
   useWorked,
 } from '../../worked/use-worked.ts';
-import { answerWithUnit } from '../../worked/answer.ts';
+import { answerWithUnit, offInWords } from '../../worked/answer.ts';
 import { slipNames } from '../../worked/slip-names.ts';
 import type { Paper } from '../../worked/work.ts';
 import { isPlain } from '../../certificate/plain-terms.ts';
 import { certified } from '../../certificate/certified.ts';
-import { framedOn, UNLIT } from '../../worked/lit.ts';
 import { estimateLine } from '../../worked/estimate-line.ts';
 import { USUAL, type Choices, type Extent } from './choices.ts';
 import { PrintControls } from './print-controls.tsx';
 import { CostTable } from '../../ui/cost-table.tsx';
 import { PrintedChecks } from './printed-checks.tsx';
+import { PrintedSheet, useOnPages } from './printed-sheet.tsx';
 import { FramedList } from '../../paper/framed-list.tsx';
 import './print.css';
-
-const SQUARE = 24;
-/** Widest a sheet may be on a page, in pixels. */
-const WIDEST = 660;
 
 /** A page to print: the papers as they stand or finished, every sentence, and why they agree. */
 export function PrintPage() {
@@ -62,7 +60,12 @@ export function PrintPage() {
   const right = papers.find(({ lane }) => lane.leaks.length === 0);
   return (
     <main className="print">
-      <GlobalStyles styles={{ '@page': { size: page, margin: '14mm' } }} />
+      <GlobalStyles
+        styles={{
+          '@page': { size: page, margin: '14mm' },
+          '@page across': { size: `${page} landscape`, margin: '14mm' },
+        }}
+      />
       <PrintControls
         papers={papers}
         choices={choices}
@@ -127,16 +130,15 @@ interface PrintedPaperProps {
 
 function PrintedPaper({ paper, extent, sentences }: PrintedPaperProps) {
   const steps = useSteps();
-  const { notes, notches } = useSettings();
-  const notation = useNotation();
-  const framed = useFramed();
-  const say = useSpeaker();
-  const voice = useVoice();
   const step = { blank: 0, now: steps[paper.index]!, finished: paper.last }[extent];
   const { trace } = paper.lane;
-  const square = Math.min(SQUARE, WIDEST / paper.drawing.width);
+  const pages = useOnPages(paper);
+  const isWorded = sentences && step > 0;
+  const names = ['printed-paper', ...(isWorded ? ['worded'] : [])];
+  if (pages.isAcross) names.push('across');
+  if (pages.parts.length > 1) names.push('long');
   return (
-    <section className={sentences && step > 0 ? 'printed-paper worded' : 'printed-paper'}>
+    <section className={names.join(' ')}>
       <h2>{paper.method.name}</h2>
       <p className="caption">
         {schoolsOf(paper.method, trace.problem)
@@ -147,35 +149,62 @@ function PrintedPaper({ paper, extent, sentences }: PrintedPaperProps) {
           .join(' · ')}
       </p>
       <Slips paper={paper} />
-      <div
-        className="printed-sheet"
-        style={{ backgroundSize: `${square}px ${square}px`, width: paper.drawing.width * square }}
-      >
-        <SheetView
-          paper={paper}
-          step={step}
-          lit={{ ...UNLIT, framed: extent === 'blank' ? [] : framedOn(paper, framed, step) }}
-          notation={notation}
-          notes={notes}
-          notches={notches}
-          square={square}
-          label={paper.method.name}
-        />
-      </div>
-      {sentences && step > 0 && (
-        <ol className="printed-steps">
-          {trace.steps.slice(0, step).map((done) => (
-            <li key={done.number}>
-              <Spoken marked={sayMarked(paper.method.phrases, done.phrase, voice, say)} />{' '}
-              <span className="caption">
-                {lawName(done.law, { script: scriptOf(trace.problem), kind: trace.problem.kind })}
-              </span>
-            </li>
-          ))}
-        </ol>
-      )}
+      <PrintedSheet paper={paper} step={step} framed={extent !== 'blank'} pages={pages} />
+      {extent === 'finished' && <WrongAnswer paper={paper} />}
+      {isWorded && <PrintedSteps paper={paper} step={step} />}
     </section>
   );
+}
+
+/** What a paper comes to that is not the answer. */
+function WrongAnswer({ paper }: { readonly paper: Paper }) {
+  const unit = useComparison((state) => state.content.unit);
+  const say = useSpeaker();
+  const { trace } = paper.lane;
+  if (trace.balanced || trace.isUnfinished) return null;
+  return (
+    <p className="printed-wrong">
+      Comes to <MathText text={answerWithUnit(trace, unit, say)} />,{' '}
+      <MathText text={offInWords(paper.lane, say)} />.
+    </p>
+  );
+}
+
+/** Every step in words; of a line that is not right, what is wrong with it, and never that it is so. */
+function PrintedSteps({ paper, step }: { readonly paper: Paper; readonly step: number }) {
+  const say = useSpeaker();
+  const voice = useVoice();
+  const notation = useNotation();
+  const { trace } = paper.lane;
+  return (
+    <ol className="printed-steps">
+      {trace.steps.slice(0, step).map((done) => {
+        const wrong = wrongLine(paper, done);
+        return (
+          <li key={done.number}>
+            {wrong ? (
+              <MathText text={inNotation(wrong, notation)} />
+            ) : (
+              <Spoken marked={sayMarked(paper.method.phrases, done.phrase, voice, say)} />
+            )}{' '}
+            <span className="caption">
+              {wrong
+                ? 'not right'
+                : lawName(done.law, { script: scriptOf(trace.problem), kind: trace.problem.kind })}
+            </span>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+/** What is said of someone's own line in which a step leaks; null for every other step. */
+function wrongLine({ method, lane }: Paper, { number, phase }: Step): string | null {
+  if (!isOwnLines(method) || lane.leaks.every((leak) => leak.step !== number)) return null;
+  const { paper, asked } = method.judged(lane.trace.problem);
+  const line = paper.lines.find(({ n }) => phase.kind === 'line' && n === phase.of);
+  return line ? `${displayed(line.text)}: ${displayed(saysOf(line, amountsOf(asked)))}` : null;
 }
 
 /** The slips that are made on purpose on a paper; where they leak is said with the reasons. */

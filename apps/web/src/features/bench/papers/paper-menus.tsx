@@ -1,18 +1,8 @@
-import {
-  addressText,
-  OWN_LINES,
-  OWN_LINES_NAME,
-  refusalText,
-  registry,
-  schoolsOf,
-  slipIdea,
-  type Method,
-  type SchoolSpec,
-} from '@levee/core';
+import { addressText, schoolsOf, slipIdea, type SchoolSpec } from '@levee/core';
 import { memo, useEffect, useRef, useState } from 'react';
 import { dispatch } from '../../../store/comparison-store.ts';
 import { withoutSlip, withPaper, withSchool } from '../../../store/content.ts';
-import { Menu, type MenuEntry } from '../../../ui/menu.tsx';
+import { Menu } from '../../../ui/menu.tsx';
 import { useSession } from '../../../store/session-store.ts';
 import { changed, laidInPlace } from '../../../store/edits.ts';
 import { useChoice, useSpeaker, useWorked } from '../../../worked/use-worked.ts';
@@ -20,14 +10,13 @@ import { whereWords } from '../../../worked/where-words.ts';
 import { slipNames } from '../../../worked/slip-names.ts';
 import type { Paper } from '../../../worked/work.ts';
 import { HopsButton } from './hops-strip.tsx';
-
-type Option = Pick<MenuEntry, 'id' | 'label' | 'note' | 'disabled'>;
+import { methodGroups, type Option } from './method-groups.ts';
 
 interface ChoiceProps {
   readonly className: string;
   readonly text: string;
   readonly name: string;
-  readonly options: () => readonly Option[];
+  readonly groups: () => readonly (readonly Option[])[];
   readonly chosen: string;
   readonly choose: (id: string) => void;
   /** Opened by something else than its own word, and how that is let go of. */
@@ -37,7 +26,7 @@ interface ChoiceProps {
 
 /** A word that opens the list it was chosen from. */
 function Choice(props: ChoiceProps) {
-  const { className, text, name, options, chosen, choose, opened = false, letGo } = props;
+  const { className, text, name, groups, chosen, choose, opened = false, letGo } = props;
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const word = useRef<HTMLButtonElement>(null);
   useEffect(() => {
@@ -62,48 +51,25 @@ function Choice(props: ChoiceProps) {
           setAnchor(null);
           letGo?.();
         }}
-        groups={() => [
-          options().map((option) => ({
-            ...option,
-            selected: option.id === chosen,
-            run: () => choose(option.id),
-          })),
-        ]}
+        groups={() =>
+          groups().map((options) =>
+            options.map((option) => ({
+              run: () => choose(option.id),
+              ...option,
+              selected: option.id === chosen,
+            })),
+          )
+        }
       />
     </>
   );
 }
 
-/** Anyone's own way takes every problem. */
-const OWN_OPTION: Option = {
-  id: OWN_LINES,
-  label: OWN_LINES_NAME,
-  note: 'Anyone’s own way of working, typed line by line and judged by law.',
-};
-
-/** The method's name; every method can be laid in its place, and one that refuses says why. */
+/** The method's name; every method can be laid in its place. */
 export const MethodMenu = memo(function MethodMenu({ paper }: { readonly paper: Paper }) {
   const { problem } = useWorked();
   const listed = useSession((session) => session.listing === paper.id);
-  const options = () => {
-    const isAccepted = (method: Method) => method.accepts(problem).ok;
-    const offered = [
-      ...registry.methods.filter(isAccepted),
-      ...registry.methods.filter((method) => !isAccepted(method)),
-    ];
-    return [
-      OWN_OPTION,
-      ...offered.map((method): Option => {
-        const accepted = method.accepts(problem);
-        return {
-          id: method.id,
-          label: method.name,
-          note: accepted.ok ? method.summary : refusalText(accepted.reason),
-          disabled: !accepted.ok,
-        };
-      }),
-    ];
-  };
+  const [withOthers, showOthers] = useState(false);
   const choose = (id: string) => {
     if (id === paper.method.id) return;
     dispatch(laidInPlace(paper.id, id));
@@ -113,11 +79,14 @@ export const MethodMenu = memo(function MethodMenu({ paper }: { readonly paper: 
       className="method-name"
       text={paper.method.shortName}
       name="Method"
-      options={options}
+      groups={() => methodGroups(problem, withOthers, () => showOthers(true))}
       chosen={paper.method.id}
       choose={choose}
       opened={listed}
-      letGo={() => useSession.setState({ listing: null })}
+      letGo={() => {
+        showOthers(false);
+        useSession.setState({ listing: null });
+      }}
     />
   );
 });
@@ -187,7 +156,7 @@ export const SlipMenu = memo(function SlipMenu({ paper }: { readonly paper: Pape
       className="school put-slip"
       text="+ slip"
       name="Put a slip on this paper"
-      options={options}
+      groups={() => [options()]}
       chosen=""
       choose={choose}
     />
@@ -195,14 +164,34 @@ export const SlipMenu = memo(function SlipMenu({ paper }: { readonly paper: Pape
 });
 
 function SchoolMenu({ paper, school }: { readonly paper: Paper; readonly school: SchoolSpec }) {
+  const { papers, problem } = useWorked();
   const chosen = paper.lane.trace.school[school.id] ?? '';
   const option = school.options.find(({ id }) => id === chosen);
+  const alike = papers.filter(({ method }) =>
+    schoolsOf(method, problem).some(
+      ({ id, options }) => id === school.id && options.some((one) => one.id === chosen),
+    ),
+  );
+  const others = alike.filter(({ lane }) => lane.trace.school[school.id] !== chosen);
+  const onAll: Option = {
+    id: 'on all papers',
+    label: `“${option?.label ?? chosen}” on all ${alike.length} papers that have it`,
+    run: () =>
+      dispatch(
+        changed((content) =>
+          others.reduce((made, { id }) => withSchool(made, id, school.id, chosen), content),
+        ),
+      ),
+  };
   return (
     <Choice
       className="school"
       text={`${school.label.toLowerCase()} ${option?.label ?? chosen}`}
       name={school.label}
-      options={() => school.options.map(({ id, label, reason }) => ({ id, label, note: reason }))}
+      groups={() => [
+        school.options.map(({ id, label, reason }) => ({ id, label, note: reason })),
+        others.length > 0 ? [onAll] : [],
+      ]}
       chosen={chosen}
       choose={(id) => dispatch(changed((content) => withSchool(content, paper.id, school.id, id)))}
     />

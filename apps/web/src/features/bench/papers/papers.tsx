@@ -4,6 +4,7 @@ import { useLit } from '../../../paper/use-lit.ts';
 import { useRefocus } from '../../../ui/use-refocus.ts';
 import { PaperCard } from './paper-card.tsx';
 import { IconCommand } from '../../../commands/icon-command.tsx';
+import { SeveralPapers } from './several-papers.tsx';
 import './papers.css';
 
 /** The papers side by side. Only the first so many are drawn; room is kept for the others. */
@@ -30,6 +31,7 @@ export function Papers({ drawn }: { readonly drawn: number }) {
       )}
       <div className="add-paper">
         <IconCommand id="add-paper" icon={<AddIcon />} />
+        <SeveralPapers />
       </div>
     </section>
   );

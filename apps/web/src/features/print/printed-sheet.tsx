@@ -1,0 +1,65 @@
+import { isOwnLines, onPages, type OnPages } from '@levee/core';
+import { useMemo } from 'react';
+import { SheetView } from '../../sheet/sheet-view.tsx';
+import { useSettings } from '../../store/settings-store.ts';
+import { framedOn, UNLIT } from '../../worked/lit.ts';
+import { useFramed, useNotation } from '../../worked/use-worked.ts';
+import type { Paper } from '../../worked/work.ts';
+
+/** Most pixels of a square, and the room for a sheet on an upright page of either size. */
+const MOST = 24;
+const UPRIGHT = { width: 660, height: 880 };
+
+/** How the sheet of a paper lies on pages. */
+export function useOnPages(paper: Paper): OnPages {
+  const { notes } = useSettings();
+  const isNoted = notes || isOwnLines(paper.method);
+  return useMemo(() => onPages(paper.drawing, isNoted, UPRIGHT, MOST), [paper, isNoted]);
+}
+
+interface PrintedSheetProps {
+  readonly paper: Paper;
+  readonly step: number;
+  /** Whether amounts that were framed on the bench are framed here too. */
+  readonly framed: boolean;
+  readonly pages: OnPages;
+}
+
+/** A sheet as it is printed: whole, or on several pages, each under the name of its method. */
+export function PrintedSheet({ paper, step, framed: isFramed, pages }: PrintedSheetProps) {
+  const { notches } = useSettings();
+  const { notes } = useSettings();
+  const notation = useNotation();
+  const framed = useFramed();
+  const { square, parts } = pages;
+  const lit = { ...UNLIT, framed: isFramed ? framedOn(paper, framed, step) : [] };
+  return parts.map((view, k) => (
+    <figure key={k} className="printed-part">
+      {k > 0 && (
+        <figcaption>
+          {paper.method.name}, page {k + 1} of {parts.length}
+        </figcaption>
+      )}
+      <div
+        className="printed-sheet"
+        style={{
+          backgroundSize: `${square}px ${square}px`,
+          backgroundPosition: `${-view.x * square}px ${-view.y * square}px`,
+          width: view.width * square,
+        }}
+      >
+        <SheetView
+          paper={paper.drawn}
+          step={step}
+          lit={lit}
+          notation={notation}
+          notes={notes}
+          notches={notches}
+          square={square}
+          view={view}
+          label={k === 0 ? paper.method.name : `${paper.method.name}, page ${k + 1}`}
+        />
+      </div>
+    </figure>
+  ));
+}
