@@ -42,7 +42,7 @@ module.exports = {
       name: 'web-shared-below-screens',
       comment: 'What screens share knows no screen; only the application joins them.',
       severity: 'error',
-      from: { path: '^apps/web/src/(?!features/|app/|main\\.tsx|testing/)' },
+      from: { path: '^apps/web/src/(?!features/|app/|main\\.ts|testing/)' },
       to: { path: '^apps/web/src/(features|app)/' },
     },
     {

@@ -3,8 +3,8 @@
  * the screens. All of them are on their way from the start.
  */
 async function begin(): Promise<void> {
-  const [page, core] = [() => import('./start.tsx'), () => import('./core-ready.ts')];
-  await import('./packages.ts');
+  const [page, core] = [() => import('./app/start.tsx'), () => import('./app/core-ready.ts')];
+  await import('./app/packages.ts');
   await nextTask();
   await core();
   await nextTask();

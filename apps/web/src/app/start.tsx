@@ -7,13 +7,13 @@ import { CacheProvider } from '@emotion/react';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
-import { Appearance } from './app/appearance.tsx';
-import { openAhead } from './app/open-ahead.ts';
-import { watchLeaving } from './app/leaving.ts';
-import { Broken } from './app/broken.tsx';
-import { Screens } from './app/screens.tsx';
-import './app/tokens.css';
-import './app/base.css';
+import { Appearance } from './appearance.tsx';
+import { openAhead } from './open-ahead.ts';
+import { watchLeaving } from './leaving.ts';
+import { Broken } from './broken.tsx';
+import { Screens } from './screens.tsx';
+import './tokens.css';
+import './base.css';
 
 /** The nonce that the page's own style sheets must carry; absent while developing. */
 const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce;
