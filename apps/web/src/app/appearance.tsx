@@ -1,4 +1,4 @@
-import { createTheme, ThemeProvider, useMediaQuery } from '@mui/material';
+import { createTheme, ThemeProvider, useMediaQuery, type Components } from '@mui/material';
 import { useLayoutEffect, useMemo, type ReactNode } from 'react';
 import { useSettings } from '../store/settings-store.ts';
 
@@ -20,6 +20,41 @@ const COLOURS = {
     signal: '#ff9d6b',
   },
 } as const;
+type Colours = (typeof COLOURS)['light' | 'dark'];
+
+/** Fields are lines to write on, as that of the computation is, with their names over them. */
+function fieldsOf(c: Colours): Components {
+  return {
+    MuiTextField: {
+      defaultProps: { variant: 'standard', slotProps: { inputLabel: { shrink: true } } },
+    },
+    MuiInputLabel: {
+      styleOverrides: {
+        root: {
+          position: 'static',
+          transform: 'none',
+          fontSize: 12.5,
+          lineHeight: 1.35,
+          color: c.faint,
+          '&.Mui-focused': { color: c.ink },
+        },
+      },
+    },
+    MuiInput: {
+      styleOverrides: {
+        root: {
+          'label + &&': { marginTop: 0 },
+          '&::before': { borderBottom: `2px dotted ${c.ink}` },
+          '&:hover:not(.Mui-disabled, .Mui-error)::before': {
+            borderBottom: `2px dotted ${c.water}`,
+          },
+          '&::after': { borderBottomColor: c.water, transition: 'none' },
+        },
+        input: { padding: '3px 2px 4px' },
+      },
+    },
+  };
+}
 
 /** The controls' look. Paper, page, ink and faint are those of `tokens.css`; water and signal lie between two of theirs. */
 function themeOf(mode: 'light' | 'dark') {
@@ -44,6 +79,7 @@ function themeOf(mode: 'light' | 'dark') {
       MuiButton: { defaultProps: { disableElevation: true } },
       MuiMenu: { defaultProps: { transitionDuration: 0 } },
       MuiDialog: { defaultProps: { transitionDuration: 0 } },
+      ...fieldsOf(c),
       MuiSvgIcon: { defaultProps: { fontSize: 'small' } },
       MuiToggleButton: {
         styleOverrides: {

@@ -212,7 +212,7 @@ function Strips({ ground, labelOf, frame }: StripsProps) {
 
 /** The label of a strip, with the mark of one that is drawn wider than it is. */
 function marked(label: string, isWidened: boolean, mark: '↔' | '↕'): string {
-  return isWidened ? `${label} ${mark}` : label;
+  return isWidened && label !== '' ? `${label} ${mark}` : label;
 }
 
 interface SharedProps extends Omit<StripsProps, 'ground'> {

@@ -127,9 +127,11 @@ function laidOut(comparison: Comparison, choices: Laid['papers']): Worked {
   };
 }
 
-/** The short name, and the number of the paper where another one is of the same method. */
+/** The short name, and the number of the paper where another one has it too. */
 function titleOf({ method, trace }: Lane, lanes: readonly Lane[]): string {
-  const isAlone = lanes.every((other) => other.method !== method || other.trace === trace);
+  const isAlone = lanes.every(
+    (other) => other.method.shortName !== method.shortName || other.trace === trace,
+  );
   const number = lanes.findIndex((other) => other.trace === trace) + 1;
   return isAlone ? method.shortName : `${method.shortName} ${number}`;
 }

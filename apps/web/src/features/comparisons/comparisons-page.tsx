@@ -136,7 +136,7 @@ function Choice(props: {
       label={label}
       value={value}
       onChange={(event) => choose(event.target.value)}
-      slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+      slotProps={{ select: { displayEmpty: true } }}
     >
       <MenuItem value="">any</MenuItem>
       {options.map(([id, name]) => (

@@ -93,7 +93,11 @@ export function classOption(
       min: floor,
       max: learners,
       splitNumber: 2,
-      axisLabel: { ...text, showMinLabel: floor === 0 },
+      // Where the axis is cut, its end says so.
+      axisLabel: {
+        ...text,
+        formatter: (left: number) => (left === floor && floor > 0 ? '⋮' : `${left}`),
+      },
       splitLine: { lineStyle: { color: token('--grid') } },
     })),
     series: papers.map((paper, k) => lane(paper, k, learners, token)),

@@ -18,7 +18,7 @@ import { MathText } from '../../ui/math-text.tsx';
 import { notify } from '../../ui/notices.tsx';
 import { useSpeaker } from '../../worked/use-worked.ts';
 import type { Paper } from '../../worked/work.ts';
-import { chartHeight, classOption } from './class-chart.ts';
+import { chartHeight, classOption, floorOf } from './class-chart.ts';
 import { rowsMet, usualRows, type RateRow } from './class-rates.ts';
 import { RateTable } from './rate-table.tsx';
 import { useClass } from './use-class.ts';
@@ -192,6 +192,7 @@ function Outcome({ papers, outcome, runs, learners }: OutcomeProps) {
     const style = getComputedStyle(document.documentElement);
     return classOption(named, learners, { token: (name) => style.getPropertyValue(name).trim() });
   }, [named, learners, theme]);
+  const floor = floorOf(named, learners);
   const best = [...named].sort((a, b) => b.result.right.mean - a.result.right.mean)[0]!;
   return (
     <>
@@ -210,8 +211,8 @@ function Outcome({ papers, outcome, runs, learners }: OutcomeProps) {
         />
       </Suspense>
       <p className="caption">
-        Mean of {runs} runs. The chances are assumptions: fewer chances on a paper mean fewer losses
-        by assumption.{' '}
+        Mean of {runs} runs. {floor > 0 && `The scale of learners begins at ${floor}, not at 0. `}
+        The chances are assumptions: fewer chances on a paper mean fewer losses by assumption.{' '}
         <button
           type="button"
           className="link"
@@ -259,7 +260,7 @@ function Ends({ named, learners }: { readonly named: Named; readonly learners: n
           <th scope="col" className="number">
             chances
           </th>
-          <th scope="col">wrong answers that come out most</th>
+          <th scope="col">wrong answers that come out most, each with how many learners give it</th>
         </tr>
       </thead>
       <tbody>

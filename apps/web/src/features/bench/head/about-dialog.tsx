@@ -1,5 +1,5 @@
 import { answerUnit, MAX_TAGS, TEXT_LIMITS, unitFaultText, type ProblemKind } from '@levee/core';
-import { Checkbox, FormControlLabel, TextField } from '@mui/material';
+import { FormControlLabel, TextField } from '@mui/material';
 import { useState } from 'react';
 import { dispatch, useComparison } from '../../../store/comparison-store.ts';
 import type { Content } from '../../../store/desk.ts';
@@ -126,7 +126,13 @@ function AboutForm({ close }: { readonly close: () => void }) {
       />
       <FormControlLabel
         label="counted in wholes: they cannot be split, and there are never fewer than none"
-        control={<Checkbox checked={draft.counted} onChange={(_, counted) => set({ counted })} />}
+        control={
+          <input
+            type="checkbox"
+            checked={draft.counted}
+            onChange={(event) => set({ counted: event.target.checked })}
+          />
+        }
       />
     </AskingDialog>
   );

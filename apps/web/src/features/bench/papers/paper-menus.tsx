@@ -77,7 +77,7 @@ export const MethodMenu = memo(function MethodMenu({ paper }: { readonly paper: 
   return (
     <Choice
       className="method-name"
-      text={paper.method.shortName}
+      text={paper.title}
       name="Method"
       groups={() => methodGroups(problem, withOthers, () => showOthers(true))}
       chosen={paper.method.id}
