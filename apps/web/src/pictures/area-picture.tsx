@@ -24,7 +24,7 @@ import {
 import type { Size } from '../ui/use-size.ts';
 import type { Worked } from '../worked/work.ts';
 import { SvgMath } from '../ui/svg-math.tsx';
-import { BeyondNote, BeyondStrips, roomBeyond, useBeyond } from './beyond-strips.tsx';
+import { BeyondNote, BeyondStrips, goesBeyond, roomBeyond, useBeyond } from './beyond-strips.tsx';
 import { partLabel } from './part-label.ts';
 import { Picture, Region } from './region.tsx';
 import { PicturePanel } from './picture-panel.tsx';
@@ -55,8 +55,7 @@ export function AreaPicture() {
       note={
         <>
           <BeyondNote worked={worked} />
-          {!ground.toScale && scaleNote(worked)}
-          {!isInProportion(ground) && ' the sides are not to one scale'}
+          {notesOf(worked, ground)}
         </>
       }
     >
@@ -71,7 +70,13 @@ function scaleNote({ problem }: Worked): string {
     : 'thin strips, marked ↔, are drawn wider';
 }
 
-/** A rectangle is never drawn slimmer than this, so that its cells have room for figures. */
+function notesOf(worked: Worked, ground: AreaGround): string {
+  const notes = ground.toScale ? [] : [scaleNote(worked)];
+  if (!isInProportion(ground)) notes.push('the sides are not to one scale');
+  return notes.join('; ');
+}
+
+/** A slimmer rectangle is not drawn to scale, so that its cells have room for figures. */
 const SLIMMEST = 0.36;
 
 /** Whether both sides can be drawn to one scale. */
@@ -79,12 +84,31 @@ function isInProportion({ ratio }: AreaGround): boolean {
   return ratio === null || (ratio >= SLIMMEST && ratio <= 1 / SLIMMEST);
 }
 
-/** The sides of a rectangle in a room of so many pixels: to one scale, or as near to that as can be read. */
-function sidesIn(room: Size, ratio: number | null): Size {
-  if (ratio === null) return room;
-  const drawn = Math.min(1 / SLIMMEST, Math.max(SLIMMEST, ratio));
-  const width = Math.min(room.width, room.height / drawn);
-  return { width, height: width * drawn };
+/** The sides of a rectangle in a room of so many pixels: to one scale where they can be read so, else all of the room. */
+function sidesIn(room: Size, ground: AreaGround): Size {
+  const { ratio } = ground;
+  if (ratio === null || !isInProportion(ground)) return room;
+  const width = Math.min(room.width, room.height / ratio);
+  return { width, height: width * ratio };
+}
+
+/** The same rectangle with its longer side across, where the room is wider than high; which factor lies where says nothing. */
+function turnedFor(ground: AreaGround, { width, height }: Size): AreaGround {
+  const { sides, ratio, across, down, regions } = ground;
+  if (sides !== 'two factors' || ratio === null || ratio <= 1 || width <= height) return ground;
+  return {
+    ...ground,
+    ratio: 1 / ratio,
+    across: down,
+    down: across,
+    regions: regions.map((region) => ({
+      ...region,
+      x: region.y,
+      y: region.x,
+      width: region.height,
+      height: region.width,
+    })),
+  };
 }
 
 function headingOf(ground: AreaGround | null): string {
@@ -112,16 +136,20 @@ const LETTER = 7.8;
 /** Least height of a cell with a label, in pixels: that of its figures. */
 const LEAST_FOR_LABEL = 12;
 
-function Rectangle({ worked, ground, width, height }: RectangleProps) {
+function Rectangle({ worked, ground: own, width, height }: RectangleProps) {
   const steps = useSteps();
   const subject = useSubject();
   const framed = useFramed();
   const notation = useNotation();
   const standings = useMemo(() => standingsOf(worked, steps), [worked, steps]);
   const labelOf = (text: string) => partLabel(inNotation(text, notation));
+  const beyond = useBeyond(worked);
+  const ground = useMemo(
+    () => (goesBeyond(worked) ? own : turnedFor(own, { width, height })),
+    [worked, own, width, height],
+  );
   const shares = useShares(worked, ground);
   const top = TOP + (shares.length > 0 ? BAND : 0);
-  const beyond = useBeyond(worked);
   const isMarked = ground.down.some(({ isWidened }) => isWidened);
   const longest = Math.max(...ground.down.map(({ text }) => labelOf(text).length));
   const side = (longest + (isMarked ? 2 : 0)) * LETTER + 8;
@@ -131,7 +159,7 @@ function Rectangle({ worked, ground, width, height }: RectangleProps) {
       width: Math.max(40, (width - side - 4) / (1 + room.across)),
       height: Math.max(40, (height - top - 4) / (1 + room.down)),
     },
-    ground.ratio,
+    ground,
   );
   const frame = { left: side, top, ...sides };
   const { space } = worked.comparison;

@@ -11,14 +11,20 @@ interface LaidStrip extends StripBeyond {
   readonly isLit: boolean;
 }
 
+function allBeyond({ papers }: Worked) {
+  return papers.map(({ id, lane }) => ({ id, strips: stripsBeyond(lane.trace) }));
+}
+
+/** Whether something is laid beyond the rectangle at any step. */
+export function goesBeyond(worked: Worked): boolean {
+  return allBeyond(worked).some(({ strips }) => strips.length > 0);
+}
+
 /** What is laid beyond the rectangle and taken back, on papers as far as they are now. */
 export function useBeyond(worked: Worked): readonly LaidStrip[] {
   const steps = useSteps();
   const pointed = useSession((session) => session.pointed);
-  const all = useMemo(
-    () => worked.papers.map(({ id, lane }) => ({ id, strips: stripsBeyond(lane.trace) })),
-    [worked],
-  );
+  const all = useMemo(() => allBeyond(worked), [worked]);
   return all.flatMap(({ id, strips }, k) =>
     strips
       .filter(({ since }) => since <= steps[k]!)
