@@ -40,6 +40,7 @@ describe('expressions with letters', () => {
     await page.waitText('.gauge-total', /^x³ − x² − x − 2$/);
     await page.waitTexts('.paper .method-name', ['Arcs', 'Grid of terms']);
     await page.click('.paper[data-paper="0"] .method-name');
+    await page.click('[role="menu"] li:last-of-type');
     await page.waitText(
       '[role="menu"]',
       /First, outer, inner, last\s*First, outer, inner, last name the four products of two brackets of two terms; bracket 1 has 3 terms/,

@@ -300,7 +300,11 @@ describe('products in other ways', () => {
     await page.pressChip('base 2');
     await page.press('base ten26 × 34');
     await page.waitText('.gauge-total', /^884$/);
-    await page.waitTexts('.paper .method-name', ['Halving, doubling', 'Halving, doubling', 'Grid']);
+    await page.waitTexts('.paper .method-name', [
+      'Halving, doubling 1',
+      'Halving, doubling 2',
+      'Grid',
+    ]);
     expect(await page.complaints()).toEqual([]);
   });
 });

@@ -14,8 +14,8 @@ export interface PaperStageProps extends Omit<SheetViewProps, 'square' | 'label'
   readonly zoom: number;
   /** Whether the sheet lies at the left upper corner, and not in the middle. */
   readonly atCorner?: boolean;
-  /** What lies over the sheet, in its place: pixels of a square, and the width of the room. */
-  readonly over?: (square: number, room: number) => ReactNode;
+  /** What lies over the sheet, in its place: pixels of a square, the width of the room, and what of the sheet is shown. */
+  readonly over?: (square: number, room: number, view: Box) => ReactNode;
 }
 
 /** Squares around what was just written that stay in sight. */
@@ -68,7 +68,7 @@ export function PaperStage(props: PaperStageProps) {
               view={view}
               label={`${method.name}, ${step} of ${last} steps done`}
             />
-            {over?.(square, width)}
+            {over?.(square, width, view)}
           </div>
         )}
       </div>

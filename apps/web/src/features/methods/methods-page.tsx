@@ -1,6 +1,7 @@
 import {
   inNotation,
   LAW_LABELS,
+  measured,
   notationFor,
   registry,
   sayMarked,
@@ -108,7 +109,8 @@ function WorkedExample({ method, example }: WorkedExampleProps) {
   const { words, notes, notches, voice } = useSettings();
   const speaker = useMemo(() => say(words), [say, words]);
   const notation = useMemo(() => notationFor(paper.lane.trace.problem, words), [paper, words]);
-  const square = Math.min(30, 420 / paper.drawing.width);
+  const { view } = measured(paper.drawing, notes);
+  const square = Math.min(30, 420 / view.width);
   return (
     <div>
       <h2>
@@ -121,7 +123,8 @@ function WorkedExample({ method, example }: WorkedExampleProps) {
         className="method-example"
         style={{
           backgroundSize: `${square}px ${square}px`,
-          width: paper.drawing.width * square,
+          backgroundPosition: `${-view.x * square}px ${-view.y * square}px`,
+          width: view.width * square,
         }}
       >
         <SheetView
@@ -132,6 +135,7 @@ function WorkedExample({ method, example }: WorkedExampleProps) {
           notes={notes}
           notches={notches}
           square={square}
+          view={view}
           label={`${method.name}, worked`}
         />
       </div>

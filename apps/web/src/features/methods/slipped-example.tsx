@@ -1,6 +1,7 @@
 import {
   answerText,
   compare,
+  measured,
   notationFor,
   readAddress,
   readProblem,
@@ -29,7 +30,8 @@ export function SlippedExample({ method, slip }: SlippedExampleProps) {
   const { paper, text, wrong, right } = made;
   const { problem } = paper.lane.trace;
   const say = speakerFor(problem, words);
-  const square = Math.min(24, 300 / paper.drawing.width);
+  const { view } = measured(paper.drawing, false);
+  const square = Math.min(24, 300 / view.width);
   return (
     <LettersOf problem={problem}>
       <figure className="slipped-example">
@@ -42,6 +44,7 @@ export function SlippedExample({ method, slip }: SlippedExampleProps) {
             notes={false}
             notches={notches}
             square={square}
+            view={view}
             label={`${method.name} with the slip, ${text}`}
           />
         </div>

@@ -4,8 +4,10 @@ import { SceneProvider } from '../../commands/scene.tsx';
 import { openDocument, useComparison } from '../../store/comparison-store.ts';
 import { ownPaper } from '../../store/content.ts';
 import { deskOf, documentOf, settled } from '../../store/desk.ts';
+import { useSession } from '../../store/session-store.ts';
 import { giveRoom, Rendered } from '../../testing/render.tsx';
 import { documentWith, stepAll } from '../../testing/scene.ts';
+import { work } from '../../worked/work.ts';
 import { PresentPage } from './present-page.tsx';
 
 const page = new Rendered();
@@ -58,6 +60,19 @@ describe('presenting', () => {
     expect(page.all('.present-paper')).toHaveLength(0);
     expect(page.text('.present-nothing')).toBe('Papers, picture and account are put away.');
     expect(room().shown).toEqual(['steps']);
+  });
+
+  it('has a large pointer at the mark that is held, and none at one that is passed over', () => {
+    present();
+    const [paper] = work(useComparison.getState().content).papers;
+    const answer = paper!.lane.trace.groups.at(-1)!.marks[0]!;
+    const at = { kind: 'entry', paper: paper!.id, id: answer } as const;
+    page.act(() => useSession.setState({ pointed: at, pinned: false }));
+    expect(page.all('.large-pointer')).toHaveLength(0);
+    page.act(() => useSession.setState({ pinned: true }));
+    expect(page.all('.large-pointer')).toHaveLength(1);
+    page.act(() => useSession.setState({ pointed: null, pinned: false }));
+    expect(page.all('.large-pointer')).toHaveLength(0);
   });
 
   it('has nothing to type into and nothing to choose in its papers', () => {

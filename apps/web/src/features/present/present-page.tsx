@@ -24,6 +24,7 @@ import { FramedList } from '../../paper/framed-list.tsx';
 import { MathText } from '../../ui/math-text.tsx';
 import { Announcer } from '../../paper/announcer.tsx';
 import { SharedPicture } from '../../pictures/lazy-picture.ts';
+import { Pointer } from './pointer.tsx';
 import { RoomControls } from './room-controls.tsx';
 import { useCovered, useRoom } from './use-room.ts';
 import './present.css';
@@ -176,6 +177,7 @@ function Shown({ paper, step, lit }: ShownProps) {
         lit={lit}
         legible={inRoom(width)}
         most={(MOST * width) / USUAL_VIEW}
+        over={(square, _, view) => <Pointer paper={bare} square={square} view={view} />}
       />
       {isCovered ? (
         <p className="sentence caption">What is to be said of these lines is covered.</p>
