@@ -24,7 +24,6 @@ export function giveRoom(width: number, height: number): void {
   });
 }
 
-/** The text of an element as it is read, typeset mathematics as it was typed. */
 /** The text of an element: mathematics as it was typed, numbers without the thin spaces between threes of figures. */
 function readText(node: Element): string {
   const copy = node.cloneNode(true) as Element;

@@ -10,7 +10,7 @@ import {
 } from '@levee/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { SheetView } from '../../sheet/sheet-view.tsx';
+import { SquaredSheet } from '../../sheet/squared-sheet.tsx';
 import { useSettings } from '../../store/settings-store.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import { LettersOf } from '../../ui/letters.tsx';
@@ -119,26 +119,18 @@ function WorkedExample({ method, example }: WorkedExampleProps) {
           <MathText text={inNotation(answer, notation)} />
         </span>
       </h2>
-      <div
+      <SquaredSheet
         className="method-example"
-        style={{
-          backgroundSize: `${square}px ${square}px`,
-          backgroundPosition: `${-view.x * square}px ${-view.y * square}px`,
-          width: view.width * square,
-        }}
-      >
-        <SheetView
-          paper={paper}
-          step={paper.last}
-          lit={UNLIT}
-          notation={notation}
-          notes={notes}
-          notches={notches}
-          square={square}
-          view={view}
-          label={`${method.name}, worked`}
-        />
-      </div>
+        paper={paper}
+        step={paper.last}
+        lit={UNLIT}
+        notation={notation}
+        notes={notes}
+        notches={notches}
+        square={square}
+        view={view}
+        label={`${method.name}, worked`}
+      />
       <ol className="method-steps">
         {paper.lane.trace.steps.map((step) => (
           <li key={step.number}>

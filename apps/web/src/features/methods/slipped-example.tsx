@@ -10,7 +10,7 @@ import {
   type Method,
 } from '@levee/core';
 import { useMemo } from 'react';
-import { SheetView } from '../../sheet/sheet-view.tsx';
+import { SquaredSheet } from '../../sheet/squared-sheet.tsx';
 import { useSettings } from '../../store/settings-store.ts';
 import { LettersOf } from '../../ui/letters.tsx';
 import { MathText } from '../../ui/math-text.tsx';
@@ -31,23 +31,22 @@ export function SlippedExample({ method, slip }: SlippedExampleProps) {
   const { problem } = paper.lane.trace;
   const say = speakerFor(problem, words);
   const { view } = measured(paper.drawing, false);
-  const square = Math.min(24, 300 / view.width);
+  const square = Math.min(24, 276 / view.width);
   return (
     <LettersOf problem={problem}>
       <figure className="slipped-example">
-        <div className="method-example" style={{ backgroundSize: `${square}px ${square}px` }}>
-          <SheetView
-            paper={paper}
-            step={paper.last}
-            lit={UNLIT}
-            notation={notationFor(problem, words)}
-            notes={false}
-            notches={notches}
-            square={square}
-            view={view}
-            label={`${method.name} with the slip, ${text}`}
-          />
-        </div>
+        <SquaredSheet
+          className="method-example"
+          paper={paper}
+          step={paper.last}
+          lit={UNLIT}
+          notation={notationFor(problem, words)}
+          notes={false}
+          notches={notches}
+          square={square}
+          view={view}
+          label={`${method.name} with the slip, ${text}`}
+        />
         <figcaption className="caption">
           <MathText
             text={`${say.pointed(text)}: ${say.pointed(wrong)} instead of ${say.pointed(right)}.`}

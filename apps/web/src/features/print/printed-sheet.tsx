@@ -1,6 +1,6 @@
-import { isOwnLines, onPages, type OnPages } from '@levee/core';
+import { onPages, type OnPages } from '@levee/core';
 import { useMemo } from 'react';
-import { SheetView } from '../../sheet/sheet-view.tsx';
+import { SquaredSheet } from '../../sheet/squared-sheet.tsx';
 import { useSettings } from '../../store/settings-store.ts';
 import { framedOn, UNLIT } from '../../worked/lit.ts';
 import { useFramed, useNotation } from '../../worked/use-worked.ts';
@@ -13,8 +13,7 @@ const UPRIGHT = { width: 660, height: 880 };
 /** How the sheet of a paper lies on pages. */
 export function useOnPages(paper: Paper): OnPages {
   const { notes } = useSettings();
-  const isNoted = notes || isOwnLines(paper.method);
-  return useMemo(() => onPages(paper.drawing, isNoted, UPRIGHT, MOST), [paper, isNoted]);
+  return useMemo(() => onPages(paper.drawing, notes, UPRIGHT, MOST), [paper, notes]);
 }
 
 interface PrintedSheetProps {
@@ -27,8 +26,7 @@ interface PrintedSheetProps {
 
 /** A sheet as it is printed: whole, or on several pages, each under the name of its method. */
 export function PrintedSheet({ paper, step, framed: isFramed, pages }: PrintedSheetProps) {
-  const { notches } = useSettings();
-  const { notes } = useSettings();
+  const { notes, notches } = useSettings();
   const notation = useNotation();
   const framed = useFramed();
   const { square, parts } = pages;
@@ -40,26 +38,18 @@ export function PrintedSheet({ paper, step, framed: isFramed, pages }: PrintedSh
           {paper.method.name}, page {k + 1} of {parts.length}
         </figcaption>
       )}
-      <div
+      <SquaredSheet
         className="printed-sheet"
-        style={{
-          backgroundSize: `${square}px ${square}px`,
-          backgroundPosition: `${-view.x * square}px ${-view.y * square}px`,
-          width: view.width * square,
-        }}
-      >
-        <SheetView
-          paper={paper.drawn}
-          step={step}
-          lit={lit}
-          notation={notation}
-          notes={notes}
-          notches={notches}
-          square={square}
-          view={view}
-          label={k === 0 ? paper.method.name : `${paper.method.name}, page ${k + 1}`}
-        />
-      </div>
+        paper={paper.drawn}
+        step={step}
+        lit={lit}
+        notation={notation}
+        notes={notes}
+        notches={notches}
+        square={square}
+        view={view}
+        label={k === 0 ? paper.method.name : `${paper.method.name}, page ${k + 1}`}
+      />
     </figure>
   ));
 }
