@@ -31,7 +31,7 @@ export function SlippedExample({ method, slip }: SlippedExampleProps) {
   const { problem } = paper.lane.trace;
   const say = speakerFor(problem, words);
   const { view } = measured(paper.drawing, false);
-  const square = Math.min(24, 276 / view.width);
+  const square = Math.min(24, 280 / view.width);
   return (
     <LettersOf problem={problem}>
       <figure className="slipped-example">
