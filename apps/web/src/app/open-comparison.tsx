@@ -1,4 +1,4 @@
-import { Suspense, useEffect, useState } from 'react';
+import { startTransition, Suspense, useEffect, useState } from 'react';
 import { Link, Outlet, useParams } from 'react-router';
 import { comparisonsApi } from '../api/client.ts';
 import { closeComparison, loseIt, openComparison, useKeeping } from '../store/keeping.ts';
@@ -82,7 +82,9 @@ function Worked() {
   useEffect(() => {
     if (isReady) return undefined;
     let isHere = true;
-    void workAhead(useComparison.getState().content).then(() => isHere && setReady(true));
+    void workAhead(useComparison.getState().content).then(
+      () => isHere && startTransition(() => setReady(true)),
+    );
     return () => {
       isHere = false;
     };

@@ -4,7 +4,7 @@ import '@fontsource-variable/literata/wght-italic.css';
 import { watchTraces } from '@levee/core';
 import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
-import { StrictMode } from 'react';
+import { StrictMode, startTransition } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { Appearance } from './appearance.tsx';
@@ -22,8 +22,14 @@ const cache = createCache({ key: 'lv', prepend: true, ...(nonce ? { nonce } : {}
 watchLeaving();
 if (import.meta.env.DEV) watchTraces();
 
+/** Draws the page in pieces, so that no task of it is long. */
 function show(): void {
-  createRoot(document.getElementById('root')!).render(
+  const root = createRoot(document.getElementById('root')!);
+  startTransition(() => root.render(<Page />));
+}
+
+function Page() {
+  return (
     <StrictMode>
       <CacheProvider value={cache}>
         <Appearance>
@@ -34,7 +40,7 @@ function show(): void {
           </Broken>
         </Appearance>
       </CacheProvider>
-    </StrictMode>,
+    </StrictMode>
   );
 }
 

@@ -42,7 +42,7 @@ describe('WrittenPage', () => {
     page.show(paper.last);
     const all = new Set(paper.drawing.figures.map(({ entry }) => entry));
     expect(all.size).toBeGreaterThan(400);
-    expect(new Set(entriesOf(layers.figures)).size).toBe(250);
+    expect(new Set(entriesOf(layers.figures)).size).toBe(150);
     page.show(paper.last - 1);
     while (frames.length > 0) frames.shift()!(0);
     expect(new Set(entriesOf(layers.figures))).toEqual(all);

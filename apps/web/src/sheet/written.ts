@@ -11,7 +11,7 @@ export interface Layers {
 type Part = Pick<Drawing, 'signs' | 'figures'>;
 
 /** How many entries are written in one frame: a page of more of them is written in several, so that none holds it up for long. */
-const AT_ONCE = 250;
+const AT_ONCE = 150;
 
 /**
  * Everything of one paper that comes and goes with the steps. A figure is put into the page when it is first

@@ -1,10 +1,13 @@
 /** @jest-environment jsdom */
-import { isOwnLines, workOf, type OwnWork } from '@levee/core';
+import { isOwnLines, workOf, type Method, type OwnWork, type Trace } from '@levee/core';
 import { jest } from '@jest/globals';
 import type { Packed } from '../away/packed.ts';
 
 /** The place away, which answers when the test says so. */
 const asked: { own: OwnWork; answer: () => Promise<void>; fail: () => Promise<void> }[] = [];
+
+/** What the page does while something that has arrived is drawn. */
+let meanwhile: () => void = () => undefined;
 
 jest.unstable_mockModule('../away/away.ts', () => ({
   isAway: () => true,
@@ -22,6 +25,18 @@ jest.unstable_mockModule('../away/away.ts', () => ({
         fail: () => settle(() => reject(new Error('the judge fell'))),
       });
     }),
+}));
+
+/** The methods of the papers that were drawn ahead, in their order. */
+const drawnAhead: Method[] = [];
+const drawing = await import('./drawn.ts');
+jest.unstable_mockModule('./drawn.ts', () => ({
+  ...drawing,
+  drawAhead: (method: Method, ...more: [Trace, () => Promise<void>]) => {
+    drawnAhead.push(method);
+    meanwhile();
+    return drawing.drawAhead(method, ...more);
+  },
 }));
 
 const { judgeLines } = await import('../away/lines-job.ts');
@@ -80,6 +95,16 @@ describe('own lines on the page', () => {
     await asked[0]!.fail();
     expect(said(content)).toEqual({ isWaiting: false, failed: 'the judge fell', steps: 0 });
     expect(work(content).papers[1]!.last).toBeGreaterThan(0);
+  });
+
+  it('are shown as they were drawn ahead, whatever the page shows meanwhile', async () => {
+    const content = standing(['= 800 − 545']);
+    work(content);
+    meanwhile = () => void work({ ...content, papers: [...content.papers] });
+    await asked[0]!.answer();
+    meanwhile = () => undefined;
+    expect(said(content).isWaiting).toBe(false);
+    expect(drawnAhead).toContain(work(content).papers[0]!.method);
   });
 
   it('are the same object until something arrives', async () => {

@@ -34,9 +34,9 @@ export const arrivedSoFar = (): number => arrived;
 /** How many of them are shown: whoever shows own lines looks again when there are more. */
 export const useArrived = create<{ readonly count: number }>(() => ({ count: 0 }));
 
-/** Works what has arrived, in a task of its own, before anyone looks again. */
-let workArrived: () => void = () => undefined;
-export function beforeShown(work: () => void): void {
+/** Works what has arrived, in tasks of its own, before anyone looks again. */
+let workArrived: () => Promise<void> = () => Promise.resolve();
+export function beforeShown(work: () => Promise<void>): void {
   workArrived = work;
 }
 
@@ -74,15 +74,14 @@ function ask(name: string, problem: string, own: OwnWork): Asked {
 /** What has come is drawn, piece by piece, before it takes the place of what stands. */
 async function arrives(name: string, problem: string, own: OwnWork): Promise<void> {
   const asked = { problem, ...(await judged(problem, own)) };
-  if (asked.known) {
-    const method = knownLinesMethod(own, asked.known);
-    MADE.set(own, { asked, method });
-    await drawnAhead(method, asked.known.trace);
-  }
+  const method = methodAs(asked, own);
+  await nextTask();
+  if (asked.known) await drawnAhead(method, asked.known.trace);
   keep(name, asked);
+  MADE.set(own, { asked, method });
   arrived += 1;
   await nextTask();
-  workArrived();
+  await workArrived();
   await nextTask();
   useArrived.setState({ count: arrived });
 }

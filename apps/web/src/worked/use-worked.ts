@@ -11,19 +11,28 @@ import {
   type Subject,
   type Voice,
 } from '@levee/core';
-import { useMemo } from 'react';
+import { startTransition, useEffect, useMemo, useState } from 'react';
 import { useComparison } from '../store/comparison-store.ts';
 import { useSession, type FramedAmount, type PointedAt } from '../store/session-store.ts';
 import { useSettings } from '../store/settings-store.ts';
 import type { FramedSubject } from './lit.ts';
 import { beforeShown, useArrived } from './judged.ts';
-import { fittedSteps, work, type Paper, type Worked } from './work.ts';
+import { fittedSteps, work, workAhead, type Paper, type Worked } from './work.ts';
 
-beforeShown(() => void work(useComparison.getState().content));
+beforeShown(() => workAhead(useComparison.getState().content));
+
+/** Looks again when judged lines have arrived: what is typed or stepped meanwhile comes first. */
+function useArrivals(): void {
+  const [, setCount] = useState(() => useArrived.getState().count);
+  useEffect(() => {
+    setCount(useArrived.getState().count);
+    return useArrived.subscribe(({ count }) => startTransition(() => setCount(count)));
+  }, []);
+}
 
 /** The open comparison worked out. */
 export function useWorked(): Worked {
-  useArrived();
+  useArrivals();
   return work(useComparison((state) => state.content));
 }
 

@@ -89,9 +89,10 @@ function withTrace(problem: string, paper: Laid['papers'][number], choice: Choic
  * long. What cannot be worked is left to it.
  */
 export async function workAhead(laid: Laid): Promise<void> {
+  const breathe = breathing();
   const problem = problemOf(laid);
   if (benchFailure(problem)) return;
-  const breathe = breathing();
+  await breathe();
   try {
     for (const [k, choice] of choicesFor(laid).entries()) {
       const paper = laid.papers[k]!;

@@ -6,8 +6,17 @@ import { countsOfLines, type LineCounts } from '../own/ways/cost.ts';
 import { withoutBase } from '../own/displayed.ts';
 import { problemText } from '../problem/problem.ts';
 
+/** Three measures are read off the same counts, which are made once for work. */
+const COUNTED = new WeakMap<Trace, LineCounts>();
+
 /** Facts, additions and carries of someone's own lines, counted from the lines as they stand. */
 export function ownCounts(trace: Trace): LineCounts {
+  const known = COUNTED.get(trace) ?? counted(trace);
+  COUNTED.set(trace, known);
+  return known;
+}
+
+function counted(trace: Trace): LineCounts {
   const rows = rowsOf(trace);
   const aside = [...rows.flatMap((row) => asideIn(row, trace)), ...pairsPassed(trace)];
   const rewritten = rows.filter((row) => !isAside(row, trace));
@@ -39,7 +48,11 @@ type Row = readonly Mark[];
 function rowsOf({ steps }: Trace): readonly Row[] {
   const marks = steps.flatMap(({ gives }) => gives).filter(({ spot }) => spot.area === 'lines');
   const rows = new Map<number, Mark[]>();
-  for (const mark of marks) rows.set(mark.spot.row, [...(rows.get(mark.spot.row) ?? []), mark]);
+  for (const mark of marks) {
+    const row = rows.get(mark.spot.row);
+    if (row) row.push(mark);
+    else rows.set(mark.spot.row, [mark]);
+  }
   return [...rows]
     .sort(([a], [b]) => a - b)
     .map(([, own]) => own.sort((a, b) => a.spot.column - b.spot.column));

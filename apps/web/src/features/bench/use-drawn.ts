@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import type { Worked } from '../../worked/work.ts';
 
 /** Steps of all papers together from which on a new work is drawn part by part. */
@@ -26,16 +26,18 @@ interface Turn {
  * at once and none holds the page up for long; so is a new work that is large.
  */
 export function useDrawn(worked: Worked): Drawn {
-  const [turn, setTurn] = useState<Turn>({ worked, papers: 1, around: 0 });
+  const [turn, setTurn] = useState<Turn>({ worked, papers: 0, around: 0 });
   const { papers, around } = turn.worked === worked ? turn : ofNew(turn, worked);
   const isAll = papers >= worked.papers.length && around >= AROUND.length;
   useEffect(() => {
     if (isAll && turn.worked === worked) return undefined;
     const frame = requestAnimationFrame(() =>
-      setTurn(
-        papers < worked.papers.length
-          ? { worked, papers: papers + 1, around }
-          : { worked, papers, around: Math.min(AROUND.length, around + 1) },
+      startTransition(() =>
+        setTurn(
+          papers < worked.papers.length
+            ? { worked, papers: papers + 1, around }
+            : { worked, papers, around: Math.min(AROUND.length, around + 1) },
+        ),
       ),
     );
     return () => cancelAnimationFrame(frame);
