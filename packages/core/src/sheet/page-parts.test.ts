@@ -12,7 +12,7 @@ function laid(method: string, problem: string) {
   return {
     drawing,
     view: measured(drawing, true).view,
-    pages: onPages(drawing, true, UPRIGHT, 24),
+    pages: onPages(drawing, true, { upright: UPRIGHT, most: 24 }),
   };
 }
 
@@ -59,5 +59,23 @@ describe('a work on printed pages', () => {
       expect(box.x + box.width).toBeLessThanOrEqual(part.x + part.width + 0.3);
       expect(box.y + box.height / 2).toBeLessThanOrEqual(part.y + part.height);
     }
+  });
+
+  it('leaves room for what stands above it on its first page, and for its name on every page', () => {
+    const above = 200;
+    const fit = { upright: UPRIGHT, most: 24, name: 60, above };
+    const pagesOf = (method: string, problem: string) =>
+      onPages(laid(method, problem).drawing, true, fit);
+    const long = pagesOf('partial-products', '987654321987 × 876543219876');
+    const heights = long.parts.map(({ height }) => height * long.square);
+    expect(heights.length).toBeGreaterThan(1);
+    const page = long.isAcross ? UPRIGHT.width : UPRIGHT.height;
+    expect(heights[0]).toBeLessThanOrEqual(page - 60 - above + 1);
+    expect(Math.max(...heights)).toBeLessThanOrEqual(page - 60 + 1);
+    const short = pagesOf('column-multiplication', '46 × 58');
+    expect(short).toEqual(laid('column-multiplication', '46 × 58').pages);
+    // Too high to stand below it, yet not for a page of its own: it is not cut.
+    const high = pagesOf('running-total', Array.from({ length: 30 }, (_, k) => 10 + k).join(' + '));
+    expect(high.parts).toHaveLength(1);
   });
 });

@@ -9,6 +9,17 @@ export interface PageRoom {
   readonly height: number;
 }
 
+/** An upright page, and how large a sheet is drawn on it. */
+export interface PageFit {
+  readonly upright: PageRoom;
+  /** Most pixels of a square. */
+  readonly most: number;
+  /** Height of the name of the work, which stands above the sheet on every page, in pixels. */
+  readonly name?: number;
+  /** Height of what stands above that on the first page. */
+  readonly above?: number;
+}
+
 /** How a work is laid on printed pages. */
 export interface OnPages {
   /** Pixels that a square is wide. */
@@ -24,29 +35,34 @@ export const IN_HAND: Legible = { figures: 13, smallest: 8 };
 
 /**
  * Lays a sheet on pages: upright where it can be read so, else across; where it is too long for that too, it goes on on further pages,
- * cut between lines, and between columns, where nothing lies across the cut.
+ * cut between lines, and between columns, where nothing lies across the cut. It stands below what is above it where there is room,
+ * else on a page of its own.
  */
-export function onPages(
-  drawing: Drawing,
-  notes: boolean,
-  upright: PageRoom,
-  most: number,
-): OnPages {
+export function onPages(drawing: Drawing, notes: boolean, fit: PageFit): OnPages {
   const all = measured(drawing, notes);
+  const { upright, most, name = 0, above = 0 } = fit;
   const across: PageRoom = { width: upright.height, height: upright.width };
-  for (const room of [upright, across]) {
-    const fit = fitOf(all, room, { legible: IN_HAND, most });
-    if (fit.isWhole) return { square: fit.square, isAcross: room === across, parts: [all.view] };
+  for (const taken of new Set([above + name, name])) {
+    for (const page of [upright, across]) {
+      const room = { width: page.width, height: page.height - taken };
+      const { square, isWhole } = fitOf(all, room, { legible: IN_HAND, most });
+      if (isWhole) return { square, isAcross: page === across, parts: [all.view] };
+    }
   }
   const { view } = all;
   const { square } = fitOf(all, upright, { legible: IN_HAND, most });
   const isAcross = view.width * square > upright.width;
-  const room = isAcross ? across : upright;
+  const { width, height } = isAcross ? across : upright;
   const boxes = piecesOf(notes ? drawing : { ...drawing, notes: [], links: [] }).map(
     ({ box }) => box,
   );
-  const columns = stretches(view.x, view.width, room.width / square, boxes.map(alongX));
-  const lines = stretches(view.y, view.height, room.height / square, boxes.map(alongY));
+  const room = (first: number, others = first) => ({
+    first: first / square,
+    others: others / square,
+  });
+  const columns = stretches(view.x, view.width, room(width), boxes.map(alongX));
+  const down = room(height - above - name, height - name);
+  const lines = stretches(view.y, view.height, down, boxes.map(alongY));
   const parts = lines.flatMap(({ from: y, size: height }) =>
     columns.map(({ from: x, size: width }) => ({ x, y, width, height })),
   );
@@ -66,11 +82,11 @@ const LONG = 3;
 /** How much may lie over a cut, in squares. */
 const HAIR = 0.05;
 
-/** A length in stretches of at most `most`, cut where the fewest pieces lie, and as late as that allows. */
+/** A length in stretches, the first and the others of at most so much, cut where the fewest pieces lie, and as late as that allows. */
 function stretches(
   begin: number,
   length: number,
-  most: number,
+  room: { readonly first: number; readonly others: number },
   pieces: readonly Stretch[],
 ): readonly Stretch[] {
   const end = begin + length;
@@ -79,6 +95,7 @@ function stretches(
     short.filter(({ from, size }) => from < at - HAIR && from + size > at + HAIR).length;
   const made: Stretch[] = [];
   for (let from = begin; from < end - HAIR;) {
+    const most = made.length === 0 ? room.first : room.others;
     const last = from + most;
     if (last >= end) {
       made.push({ from, size: end - from });

@@ -17,9 +17,10 @@ import {
   Exact,
   type Agreement,
   type Notation,
+  type OnPages,
 } from '@levee/core';
 import { GlobalStyles } from '@mui/material';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import { Tex } from '../../ui/tex.tsx';
@@ -56,7 +57,8 @@ export function PrintPage() {
   const [choices, setChoices] = useState(USUAL);
   const { extent, parts, without, page } = choices;
   const finished = extent === 'finished';
-  const shown = papers.filter(({ id }) => !without.has(id));
+  const shown = useMemo(() => papers.filter(({ id }) => !without.has(id)), [papers, without]);
+  const pages = useOnPages(shown);
   const right = papers.find(({ lane }) => lane.leaks.length === 0);
   return (
     <main className="print">
@@ -72,11 +74,11 @@ export function PrintPage() {
         choose={(change) => setChoices({ ...choices, ...change })}
       />
       {parts.has('name') && (
-        <p className="name-line">
+        <p className={`name-line${pages[0]?.isAcross ? ' across' : ''}`}>
           Name <span className="blank" /> Date <span className="blank" />
         </p>
       )}
-      <header>
+      <header className={pages[0]?.isAcross ? 'across' : ''}>
         <h1>{title || 'Comparison'}</h1>
         <p className="print-problem figures">
           <ProblemText problem={problem} /> ={' '}
@@ -91,10 +93,11 @@ export function PrintPage() {
         )}
       </header>
       <div className="printed-papers">
-        {shown.map((paper) => (
+        {shown.map((paper, k) => (
           <PrintedPaper
             key={paper.id}
             paper={paper}
+            pages={pages[k]!}
             extent={extent}
             sentences={extent !== 'blank' && parts.has('sentences')}
           />
@@ -124,15 +127,15 @@ function Blank({ unit, answer }: { readonly unit: string; readonly answer: Paper
 
 interface PrintedPaperProps {
   readonly paper: Paper;
+  readonly pages: OnPages;
   readonly extent: Extent;
   readonly sentences: boolean;
 }
 
-function PrintedPaper({ paper, extent, sentences }: PrintedPaperProps) {
+function PrintedPaper({ paper, pages, extent, sentences }: PrintedPaperProps) {
   const steps = useSteps();
   const step = { blank: 0, now: steps[paper.index]!, finished: paper.last }[extent];
   const { trace } = paper.lane;
-  const pages = useOnPages(paper);
   const isWorded = sentences && step > 0;
   const names = ['printed-paper', ...(isWorded ? ['worded'] : [])];
   if (pages.isAcross) names.push('across');

@@ -8,12 +8,27 @@ import type { Paper } from '../../worked/work.ts';
 
 /** Most pixels of a square, and the room for a sheet on an upright page of either size. */
 const MOST = 24;
-const UPRIGHT = { width: 660, height: 880 };
+const UPRIGHT = { width: 660, height: 940 };
 
-/** How the sheet of a paper lies on pages. */
-export function useOnPages(paper: Paper): OnPages {
+/** Height of the head of the page, and of the name of a paper with its schools. */
+const HEAD = 190;
+const NAME = 60;
+
+/** How the sheets of papers lie on pages; the first stands below the head of the page. */
+export function useOnPages(papers: readonly Paper[]): readonly OnPages[] {
   const { notes } = useSettings();
-  return useMemo(() => onPages(paper.drawing, notes, UPRIGHT, MOST), [paper, notes]);
+  return useMemo(
+    () =>
+      papers.map(({ drawing }, k) =>
+        onPages(drawing, notes, {
+          upright: UPRIGHT,
+          most: MOST,
+          name: NAME,
+          above: k === 0 ? HEAD : 0,
+        }),
+      ),
+    [papers, notes],
+  );
 }
 
 interface PrintedSheetProps {
