@@ -23,8 +23,8 @@ export function AnyStage(props: PointableStageProps) {
 /** A paper of own lines; a click beside its figures, or on an empty line, begins to type there. */
 function OwnStage(props: PointableStageProps & { readonly method: OwnLinesMethod }) {
   const { method, paper, step, most } = props;
-  const { problem } = paper.lane.trace;
-  const bands = useMemo(() => lineBands(method.judged(problem)), [method, problem]);
+  const { trace } = paper.lane;
+  const bands = useMemo(() => lineBands(trace, method.judged(trace.problem)), [method, trace]);
   const typing = useSession((session) =>
     session.typing?.paper === paper.id ? session.typing : null,
   );

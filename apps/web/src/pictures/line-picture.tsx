@@ -35,6 +35,9 @@ const LEFT = 16;
 const RIGHT = 10;
 const AXIS = 16;
 const LETTER = 7;
+/** Height of jumps, and the least of them that has room for a label. */
+const ARCS = 16;
+const LABELLED = 13;
 
 /** Places on the picture in pixels. */
 interface Scale {
@@ -106,7 +109,7 @@ const Row = memo(function Row(props: RowProps) {
   const { trace } = paper.lane;
   const { plus, minus, stretch, hops } = useMemo(() => lineAt(trace, step), [trace, step]);
   const framed = useFramed();
-  const arcs = Math.min(16, height * 0.3);
+  const arcs = Math.min(ARCS, height * 0.38);
   const bar = Math.min(15, (height - arcs - (signed ? 8 : 3)) / (signed ? 2 : 1));
   const upper = top + arcs;
   const lower = upper + bar + 1;
@@ -233,7 +236,7 @@ function HopArc({ hop, paper, lit, scale, y, height }: HopProps) {
     <Region name={hop.text} className={lit ? 'hop exact' : 'hop'} point={pointed}>
       <path d={`M${x1} ${y}Q${middle} ${y - lift * 1.7} ${x2} ${y}`} />
       <path className="tip" d={`M${x2 + tip} ${y - 3.5}L${x2} ${y}L${x2 + tip} ${y + 0.5}`} />
-      {Math.abs(x2 - x1) > partLabel(hop.text).length * LETTER && (
+      {height >= LABELLED && Math.abs(x2 - x1) > partLabel(hop.text).length * LETTER && (
         <SvgMath x={middle} y={y - 2} text={partLabel(hop.text)} />
       )}
     </Region>

@@ -15,6 +15,8 @@ export interface Settings {
   readonly letterKeys: boolean;
   /** Whether every line of own lines is expected to use one law: a leap then says its moves without being asked. */
   readonly oneLaw: boolean;
+  /** Whether the costs of a paper stay in sight below it; else they are told when they are asked for. */
+  readonly costs: boolean;
 }
 
 const DEFAULTS: Settings = {
@@ -25,6 +27,7 @@ const DEFAULTS: Settings = {
   theme: 'system',
   letterKeys: true,
   oneLaw: false,
+  costs: false,
 };
 
 /** What holds for every comparison on this device; kept in the browser. */
@@ -44,7 +47,7 @@ export const useSettings = create<Settings>()(
 /** Takes what is known out of anything that was kept. */
 export function decodeSettings(kept: unknown, current: Settings): Settings {
   const found = (typeof kept === 'object' && kept !== null ? kept : {}) as Partial<Settings>;
-  const flag = (key: 'notes' | 'notches' | 'letterKeys' | 'oneLaw') =>
+  const flag = (key: 'notes' | 'notches' | 'letterKeys' | 'oneLaw' | 'costs') =>
     typeof found[key] === 'boolean' ? found[key] : current[key];
   return {
     voice: found.voice === 'digit' || found.voice === 'value' ? found.voice : current.voice,
@@ -54,5 +57,6 @@ export function decodeSettings(kept: unknown, current: Settings): Settings {
     theme: found.theme === 'light' || found.theme === 'dark' ? found.theme : 'system',
     letterKeys: flag('letterKeys'),
     oneLaw: flag('oneLaw'),
+    costs: flag('costs'),
   };
 }

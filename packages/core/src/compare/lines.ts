@@ -1,6 +1,7 @@
 import { Exact } from '../exact/exact.ts';
 import type { Amount, Change } from '../laws/law.ts';
 import { valueOf } from '../laws/products.ts';
+import { isOnlyOrder } from '../laws/table.ts';
 import { readExpression } from '../problem/read-expression.ts';
 import type { Expression, Move } from './expressions.ts';
 
@@ -120,10 +121,15 @@ export function depthOf(line: Line): number {
 export interface PlacedChange {
   readonly change: Change;
   readonly part: Line;
+  /** The same change of a number of the problem, where that is one amount and not its terms. */
+  readonly asOne?: Change;
 }
 
 /** Laws that are looked at over the whole line at once. */
 const OF_THE_WHOLE: ReadonlySet<Move['law']> = new Set(['reorder', 'same-change', 'distribute']);
+
+/** Laws whose amounts may be grouped anew: the parts of the next line need not be worth what those of the line before are. */
+const REGROUPED: ReadonlySet<Move['law']> = new Set(['place-value', 'like-terms', 'unnamed']);
 
 /**
  * What changes from one line to the next, part by part: a part of the line before becomes one or several
@@ -144,8 +150,7 @@ export function changesBetween(
   const aligned = align(law, partsOf(before), partsOf(after));
   if (aligned) return aligned;
   const isOne = partsOf(after).length === 1;
-  const isByPlaces = law === 'place-value' || law === 'like-terms';
-  if (!isOne && !isByPlaces) return null;
+  if (!isOne && !REGROUPED.has(law)) return null;
   const [takes, gives] = isOne
     ? [takenOf(before), after.leaves]
     : withoutCommon(before.leaves, after.leaves);
@@ -181,7 +186,16 @@ function partsOf(line: Line): readonly Line[] {
   return line.parts.length === 0 ? [line] : line.parts;
 }
 
-/** Part by part in order: alike, or as many parts of the next line as make the same. Parts worth nothing may go. */
+/** What a part becomes. A number of the problem is scaled as one amount, and has its places as one or in its terms. */
+function inTerms(law: Move['law'], part: Line, gives: readonly Amount[]): PlacedChange {
+  const own = placed(part, takenOf(part), gives);
+  if (part.number === null) return own;
+  const asOne = placed(part, [part.number], gives);
+  if (law === 'scale-both') return asOne;
+  return law === 'place-value' ? { ...own, asOne: asOne.change } : own;
+}
+
+/** Part by part in order: alike but for brackets, or as many parts of the next line as make the same. Parts worth nothing may go. */
 function align(
   law: Move['law'],
   old: readonly Line[],
@@ -201,14 +215,10 @@ function align(
       at++;
     }
     if (!sum.equals(part.worth)) return null;
-    changes.push(
-      placed(
-        part,
-        // A number in its terms is scaled as the one number that it is.
-        law === 'scale-both' && part.number ? [part.number] : takenOf(part),
-        made.slice(from, at).flatMap(({ leaves }) => leaves),
-      ),
-    );
+    const gives = made.slice(from, at).flatMap(({ leaves }) => leaves);
+    // A bracket that is left out beside what changes is no change.
+    if (isOnlyOrder({ takes: part.leaves, gives })) continue;
+    changes.push(inTerms(law, part, gives));
   }
   return at === made.length ? changes : null;
 }

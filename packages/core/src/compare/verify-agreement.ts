@@ -305,11 +305,13 @@ function moveFault(
   const parts = changesBetween(law, before, after);
   if (!parts) return 'the amounts of the two lines do not go together';
   if (parts.length === 0) return 'nothing changes';
-  for (const { change, part } of isOfTheWhole(law, parts) ? [together(before, parts)] : parts) {
+  const changes = isOfTheWhole(law, parts) ? [together(before, parts)] : parts;
+  for (const { change, part, asOne } of changes) {
     if (law === 'evaluate' && !brief && depthOf(part) > 1 && !part.worth.isZero)
       return 'brackets in brackets are worked out at once';
     const verdict = checkLaw(law, change, frame);
-    if (!verdict.ok) return verdict.fault;
+    const isOther = asOne !== undefined && checkLaw(law, asOne, frame).ok;
+    if (!verdict.ok && !isOther) return verdict.fault;
   }
   const [only, ...more] = after.leaves;
   if (only?.worth.isZero && more.length === 0) {

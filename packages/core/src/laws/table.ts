@@ -75,7 +75,7 @@ export function checkLaw(law: Law, change: Change, frame: LawFrame): LawVerdict 
 }
 
 /** Whether the same amounts are there before and after. */
-function isOnlyOrder({ takes, gives }: Change): boolean {
+export function isOnlyOrder({ takes, gives }: Change): boolean {
   const rest = [...takes];
   const isThere = (give: Change['gives'][number]) => {
     const at = rest.findIndex((take) => isAlike(take, give));

@@ -1,6 +1,8 @@
+import { drawSheet } from '../sheet/drawing.ts';
 import { sheetText } from '../sheet/text-sink.ts';
 import { readComputation } from './computation.ts';
 import { ownLinesMethod } from './method.ts';
+import { lineBands } from './own-sheet.ts';
 import { workOf } from './own-work.ts';
 
 function written(problem: string, ...lines: readonly string[]): string {
@@ -133,5 +135,61 @@ describe('the sheet of own lines as text', () => {
      =   12 × 200  ✓ worked out
      =   2400      ✓ worked out"
     `);
+  });
+
+  it('has long lines on several rows, each beginning with its sign, and what is said of them below', () => {
+    const terms = Array.from({ length: 12 }, (_, k) => String(k + 11));
+    const turned = [...terms.slice(1), terms[0]].join(' + ');
+    expect(
+      written(
+        terms.join(' + '),
+        `= ${turned}`,
+        '= 198',
+        'first I turned them all around, so that the first came last',
+      ),
+    ).toMatchInlineSnapshot(`
+     "11 +  12 +  13 +  14 +  15 +  16 + 17 +  18
+
+        +  19 +  20 +  21 +  22
+     =  12 +  13 +  14 +  15 +  16 +  17 +  18 +  19
+        +  20 +  21 +  22 +  11 ✓ other order
+
+     =  198                     ✓ worked out
+         first   I   turned   them   all   around,
+
+         so  that  the   first    came   last"
+    `);
+  });
+});
+
+describe('a row of a line of someone’s own', () => {
+  const sheetOf = (problem: string, lines: readonly string[]) => {
+    const read = readComputation(problem);
+    if (!read.ok) throw new Error(problem);
+    const method = ownLinesMethod(workOf(lines));
+    const trace = method.trace(read.problem);
+    const bands = lineBands(trace, method.judged(read.problem));
+    return { trace, sheet: method.sheet(trace), bands };
+  };
+  const many = Array.from({ length: 40 }, (_, k) => 100 + k).join(' + ');
+  it.each([
+    ['46 × 58', ['= 40 × 50 + 40 × 8 + 6 × 50 + 6 × 8 + 1000 − 1000 + 250 − 250', '= 2668']],
+    [many, [`= ${many}`]],
+    [
+      '7 + 8',
+      ['many words that nobody can read as mathematics but that are kept as they were typed here'],
+    ],
+    ['642 − 387', ['387 +13→ 400 +100→ 500 +100→ 600 +42→ 642', '= 255']],
+  ])('of %s is never wider than can be read, and lies in its band', (problem, lines) => {
+    const { trace, sheet, bands } = sheetOf(problem, lines);
+    const { figures } = drawSheet(sheet, trace);
+    const boxes = figures.map(({ box }) => box);
+    const left = Math.min(...boxes.map(({ x }) => x));
+    const right = Math.max(...boxes.map(({ x, width }) => x + width));
+    expect(right - left).toBeLessThanOrEqual(17.5);
+    expect(bands).toHaveLength(lines.length + 1);
+    bands.slice(1).forEach(({ y }, k) => expect(y).toBeCloseTo(bands[k]!.y + bands[k]!.height));
+    const last = bands.at(-1)!;
+    for (const { y, height } of boxes) expect(y + height / 2).toBeLessThanOrEqual(last.y);
   });
 });

@@ -1,10 +1,11 @@
 import type { EntryId, Given, Mark, Trace } from '../account/account.ts';
 import { KINDS } from '../problem/kinds.ts';
 import { draftSheet } from '../sheet/draft-sheet.ts';
-import { hasStack, setRunning } from '../sheet/running.ts';
+import { hasStack, runWidth, setRunning } from '../sheet/running.ts';
 import type { Box, Ruling, Sheet, SheetNote, SheetSign } from '../sheet/sheet.ts';
 import { amountsOf } from './asked.ts';
 import { sideOf } from './amounts/drafts.ts';
+import { endOf, inRows, type Item, type Laid } from './line-rows.ts';
 import { displayed, onPaper } from './displayed.ts';
 import type { JudgedWork } from './judged-work.ts';
 import { briefOf } from './says.ts';
@@ -19,6 +20,11 @@ const MARGIN = 1;
 /** Where a line begins behind its equals sign, and the room of a sign between terms. */
 const EQUALS = 1.1;
 const SIGN = 0.9;
+/** How far a row goes, and with what is said beside it, in squares: as much as can be read on one of four papers. */
+const WIDEST = 16;
+const WIDEST_SAID = 17;
+/** Height of what is said of a line below it. */
+const NOTE_ROW = 0.9;
 /** A sign right before its number. */
 const CLOSE = 0.62;
 const GAP = 0.6;
@@ -33,14 +39,8 @@ export interface LineBand {
 }
 
 /** Where every typed line lies, and after them where one more would. */
-export function lineBands({ own, asked }: JudgedWork): readonly LineBand[] {
-  let y = MARGIN + heightOf(asked.text);
-  const band = (text: string) => {
-    const made = { y, height: heightOf(text) };
-    y += made.height;
-    return made;
-  };
-  return [...own.lines.map(({ text }) => band(text)), band('')];
+export function lineBands(trace: Trace, work: JudgedWork): readonly LineBand[] {
+  return new OwnPage(trace, work).bands();
 }
 
 function heightOf(text: string): number {
@@ -49,23 +49,40 @@ function heightOf(text: string): number {
 
 /**
  * Lines as they are typed, one under the other, with a word on each unless `bare`; what is passed in the head lies in the
- * tray.
+ * tray. A long line goes on on the next row, and what is said of it stands below where it has no room beside it.
  */
 export function ownSheet(trace: Trace, work: JudgedWork, bare = false): Sheet {
   return new OwnPage(trace, work).sheet(bare);
 }
 
+/** A typed line as it lies: its rows, where the last of them ends, and what is said of it. */
+interface LaidLine {
+  readonly text: string;
+  readonly rows: readonly (readonly Laid[])[];
+  readonly end: number;
+  readonly said: Said | null;
+}
+
+/** A word on a line, and the mark with which it comes. */
+interface Said {
+  readonly text: string;
+  readonly isWrong: boolean;
+  readonly marks: readonly EntryId[];
+}
+
+/** Where the word on a line stands: beside it from here on, or below it. */
+type NotePlace = { readonly x: number } | 'below';
+
 class OwnPage {
   private readonly boxes = new Map<EntryId, Box>();
   /** The marks of every line, from left to right. */
-  private readonly rows: ReadonlyMap<number, readonly Mark[]>;
+  private readonly marks: ReadonlyMap<number, readonly Mark[]>;
   private readonly signs: SheetSign[] = [];
   private readonly rulings: Ruling[] = [];
-  private readonly notes: SheetNote[] = [];
+  /** What stands on the line that is being laid. */
+  private items: Item[] = [];
   /** The mark that was laid last: what is only words comes with it. */
   private last: EntryId | null = null;
-  /** Where the last row ends. */
-  private end = 0;
 
   constructor(
     private readonly trace: Trace,
@@ -80,40 +97,19 @@ class OwnPage {
       else rows.set(row, [mark]);
     }
     for (const marks of rows.values()) marks.sort((a, b) => a.spot.column - b.spot.column);
-    this.rows = rows;
+    this.marks = rows;
   }
 
   private get base(): number {
     return this.work.asked.base;
   }
 
+  bands(): readonly LineBand[] {
+    return this.lay().bands.map(({ y, height }) => ({ y: y + MARGIN, height }));
+  }
+
   sheet(bare: boolean): Sheet {
-    this.question();
-    const said: Omit<SheetNote, 'x'>[] = [];
-    const ends: number[] = [0];
-    const bands = lineBands(this.work);
-    this.work.own.lines.forEach(({ text, struck }, k) => {
-      const { y, height } = bands[k]!;
-      const band = { y: y - MARGIN, height };
-      const line = this.work.lineAt(k);
-      const marks = line ? this.marksOf(line.n) : [];
-      if (marks.length > 0) this.row(marks, band, text);
-      else this.words(onPaper(text, this.base), band, struck);
-      const brief = line && briefOf(line, amountsOf(this.work.asked));
-      if (!brief) return;
-      ends.push(this.end);
-      const first = marks[0]?.id ?? this.last;
-      const isWrong = line?.verdict === 'unequal' || line?.verdict === 'run-on';
-      const noteY = band.y + height / 2 - 0.5;
-      said.push({
-        y: noteY,
-        text: `${brief.sign} ${brief.words}`,
-        isWrong,
-        marks: first ? [first] : [],
-      });
-    });
-    const x = Math.max(...ends) + GAP;
-    this.notes.push(...said.map((note) => ({ x, size: NOTES, ...note })));
+    const { notes } = this.lay();
     const at = (_: unknown, written: Mark | Given) => ({
       ...this.boxes.get(written.id)!,
       align: 'middle' as const,
@@ -123,77 +119,183 @@ class OwnPage {
       areas: { question: at, lines: at },
       rulings: this.rulings,
       signs: this.signs,
-      notes: bare ? [] : this.notes,
+      notes: bare ? [] : notes,
     });
+  }
+
+  /** Lays the question and every line, and the words on them. */
+  private lay(): { readonly bands: readonly LineBand[]; readonly notes: readonly SheetNote[] } {
+    this.question();
+    const asked = this.wrapped();
+    const lines = this.work.own.lines.map(({ text, struck }, k) => this.line(k, text, struck));
+    const placeOf = notePlaces(lines);
+    const bands: LineBand[] = [];
+    const notes: SheetNote[] = [];
+    const question = heightOf(this.work.asked.text);
+    let y = this.set(asked, 0, question);
+    for (const line of lines) {
+      const height = heightOf(line.text);
+      const end = this.set(line.rows, y, height);
+      const place = placeOf(line);
+      const isBelow = line.said !== null && place === 'below';
+      bands.push({ y, height: end - y + (isBelow ? NOTE_ROW : 0) });
+      if (line.said && isBelow) notes.push({ x: EQUALS, y: end - 0.35, size: NOTES, ...line.said });
+      else if (line.said && place !== 'below')
+        notes.push({ x: place.x, y: end - height / 2 - 0.5, size: NOTES, ...line.said });
+      y = end + (isBelow ? NOTE_ROW : 0);
+    }
+    bands.push({ y, height: ROW });
+    return { bands, notes };
+  }
+
+  /** Sets rows under each other from `y` on; where they end. */
+  private set(rows: readonly (readonly Laid[])[], y: number, height: number): number {
+    rows.forEach((row, k) => {
+      const band = { y: y + k * height, height };
+      for (const { x, item } of row) item.lay({ x, width: item.width, ...band });
+    });
+    return y + Math.max(1, rows.length) * height;
+  }
+
+  private line(k: number, text: string, struck: boolean): LaidLine {
+    const line = this.work.lineAt(k);
+    const marks = line ? this.marksOf(line.n) : [];
+    if (marks.length > 0) this.row(marks, text);
+    else this.words(onPaper(text, this.base), struck);
+    const rows = this.wrapped();
+    const brief = line && briefOf(line, amountsOf(this.work.asked));
+    const first = marks[0]?.id ?? this.last;
+    const isWrong = line?.verdict === 'unequal' || line?.verdict === 'run-on';
+    const said = brief
+      ? { text: `${brief.sign} ${brief.words}`, isWrong, marks: first ? [first] : [] }
+      : null;
+    return { text, rows, end: endOf(rows), said };
+  }
+
+  /** What was put on the line that is being laid, in rows; the next one begins. */
+  private wrapped(): readonly (readonly Laid[])[] {
+    const rows = inRows(this.items, WIDEST, EQUALS);
+    this.items = [];
+    return rows;
   }
 
   private question(): void {
     const { problem, givens } = this.trace;
     const { sign } = KINDS[problem.kind];
     const between = QUESTION_SIGNS[sign as keyof typeof QUESTION_SIGNS] ?? 'plus';
-    const height = heightOf(this.work.asked.text);
     let x = 0;
     givens.forEach((given, k) => {
       const isJoined = between === 'times' && /^\(|^[a-z]/.test(given.glyph) && k > 0;
       const isTaken = k > 0 && given.glyph.startsWith('−');
       if (isTaken) x += 0.25;
-      else if (k > 0 && !isJoined) x = this.sign(between, x, { y: 0, height });
-      x = this.put(given, x, { y: 0, height });
+      else if (k > 0 && !isJoined) x = this.sign(between, x);
+      x = this.put(given, x);
     });
   }
 
   private marksOf(row: number): readonly Mark[] {
-    return this.rows.get(row) ?? [];
+    return this.marks.get(row) ?? [];
   }
 
-  private row(marks: readonly Mark[], band: LineBand, text: string): void {
+  private row(marks: readonly Mark[], text: string): void {
     // Jumps that are told by statements stand as they were typed.
     const areJumps = marks.some(({ hop, glyph }) => hop && !glyph.includes('='));
-    if (areJumps) this.hops(marks, band);
+    if (areJumps) this.hops(marks);
     else if (marks.some(({ glyph }) => /[=→|]/.test(glyph))) {
-      this.put(marks[0]!, EQUALS + this.barIndent(marks[0]!.glyph), band);
-    } else this.terms(marks, band, text);
+      this.put(marks[0]!, EQUALS + this.barIndent(marks[0]!.glyph));
+    } else this.terms(marks, text);
     this.last = marks.at(-1)!.id;
   }
 
   /** One line: equals signs before its sides where they were typed, and plus signs between their terms. */
-  private terms(marks: readonly Mark[], band: LineBand, text: string): void {
+  private terms(marks: readonly Mark[], text: string): void {
     const sides = new Set(marks.map(sideOf)).size;
     const typed = text.trim().replace(/^=/, '').split('=');
     // An expression alone is a rewriting too, and what stands before the first one is said again.
     const isSaidAgain = !text.trim().startsWith('=') && typed.length > sides;
     const hasSign = text.trim().startsWith('=') || typed.length === 1 || isSaidAgain;
     let x = hasSign && !isSaidAgain ? 0 : EQUALS;
-    if (isSaidAgain) x = this.text(onPaper(typed[0]!.trim(), this.base), x, band, marks[0]!.id);
+    if (isSaidAgain) x = this.text(onPaper(typed[0]!.trim(), this.base), x, marks[0]!.id);
     let side = -1;
     for (const mark of marks) {
       const isFirst = sideOf(mark) !== side;
-      if (isFirst && (side >= 0 || hasSign)) x = this.sign('equals', x, band, mark.id, EQUALS);
-      else if (!isFirst && !/^(−|r )/.test(mark.glyph)) x = this.sign('plus', x, band, mark.id);
+      if (isFirst && (side >= 0 || hasSign)) x = this.sign('equals', x, mark.id, EQUALS);
+      else if (!isFirst && !/^(−|r )/.test(mark.glyph)) x = this.sign('plus', x, mark.id);
       else if (!isFirst) x += 0.25;
       side = sideOf(mark);
-      x = this.put(mark, x, band);
+      x = this.put(mark, x);
     }
   }
 
   /** Jumps from number to number; where each lands stands behind it. */
-  private hops(marks: readonly Mark[], band: LineBand): void {
+  private hops(marks: readonly Mark[]): void {
     const write = amountsOf(this.work.asked);
     let x = 0;
     marks.forEach((mark, k) => {
       const { hop } = mark;
       if (!hop) {
-        x = this.text('→ ', x + 0.2, band, mark.id);
-        x = this.put(mark, x, band);
+        x = this.text('→ ', x + 0.2, mark.id);
+        x = this.put(mark, x);
         return;
       }
-      if (k === 0) x = this.text(write(hop.from), 0, band, mark.id);
+      if (k === 0) x = this.text(write(hop.from), 0, mark.id);
       const isBack = hop.to.compare(hop.from) < 0;
-      x = this.sign(isBack ? 'minus' : 'plus', x + 0.2, band, mark.id, CLOSE);
-      x = this.put(mark, x, band);
+      x = this.sign(isBack ? 'minus' : 'plus', x + 0.2, mark.id, CLOSE);
+      x = this.put(mark, x);
       const landing = marks[k + 1];
-      if (!landing || landing.hop) x = this.text(`→ ${write(hop.to)}`, x, band, mark.id);
+      if (!landing || landing.hop) x = this.text(`→ ${write(hop.to)}`, x, mark.id);
     });
+  }
+
+  /** What has no amount of its own stands as it was typed. */
+  private words(text: string, struck: boolean): void {
+    if (text.trim() === '') return;
+    const body = text.trim().replace(/^=\s*/, '');
+    const isRewriting = body !== text.trim();
+    const x = isRewriting
+      ? this.sign('equals', 0, this.last, EQUALS)
+      : EQUALS + this.barIndent(text);
+    this.text(body, x, this.last, struck);
+  }
+
+  private put(written: Mark | Given, x: number): number {
+    const { width } = setRunning(written.glyph, LETTERS);
+    const mayBreak = written.glyph.startsWith('−');
+    this.items.push({ x, width, mayBreak, lay: (box) => this.boxes.set(written.id, box) });
+    return x + width;
+  }
+
+  private sign(
+    sign: SheetSign['sign'],
+    x: number,
+    id: EntryId | null = null,
+    width = SIGN,
+  ): number {
+    const own = id ? { sign, with: id } : { sign };
+    const lay = (box: Box) => this.signs.push({ ...own, ...box });
+    this.items.push({ x, width, mayBreak: true, lay });
+    return x + width;
+  }
+
+  /** Words as they were typed; long ones may go on on the next row at every space. */
+  private text(text: string, x: number, id: EntryId | null, struck = false): number {
+    const { width } = setRunning(text, LETTERS);
+    const runs = width > WIDEST ? runsOf(text) : [text];
+    return runs.reduce((at, run) => this.run(run, at, id, struck), x);
+  }
+
+  private run(text: string, x: number, id: EntryId | null, struck: boolean): number {
+    const { width } = setRunning(text, LETTERS);
+    const own = { sign: 'words', text: text.trimEnd(), ...(id ? { with: id } : {}) } as const;
+    const lay = (box: Box) => {
+      this.signs.push({ ...own, ...box });
+      const y = box.y + box.height / 2;
+      const end = box.x + box.width;
+      if (struck)
+        this.rulings.push({ kind: 'line', x1: box.x - 0.2, y1: y, x2: end, y2: y, weight: 'thin' });
+    };
+    this.items.push({ x, width, mayBreak: true, lay });
+    return x + width;
   }
 
   /** How far a pair is set in, so that the bars of a ratio table stand under each other. */
@@ -203,49 +305,28 @@ class OwnPage {
     const all = this.work.own.lines.map((line) => leftOfBar(displayed(line.text)) ?? 0);
     return Math.max(own, ...all) - own;
   }
+}
 
-  /** What has no amount of its own stands as it was typed. */
-  private words(text: string, band: LineBand, struck: boolean): void {
-    if (text.trim() === '') return;
-    const body = text.trim().replace(/^=\s*/, '');
-    let x = 0;
-    if (body !== text.trim()) x = this.sign('equals', x, band, this.last, EQUALS);
-    else x = EQUALS + this.barIndent(text);
-    const from = x;
-    x = this.text(body, x, band, this.last);
-    const y = band.y + band.height / 2;
-    if (struck)
-      this.rulings.push({ kind: 'line', x1: from - 0.2, y1: y, x2: x, y2: y, weight: 'thin' });
-  }
+/** A text in its words, each with the space behind it. */
+function runsOf(text: string): readonly string[] {
+  return text.match(/\S+\s*/g) ?? [];
+}
 
-  private put(written: Mark | Given, x: number, { y, height }: LineBand): number {
-    const { width } = setRunning(written.glyph, LETTERS);
-    this.boxes.set(written.id, { x, y, width, height });
-    return this.reach(x + width);
-  }
+/**
+ * Where the words on lines stand: in one column beside all lines where that is not too wide, else each behind its own line, and
+ * below it where it has no room there.
+ */
+function notePlaces(lines: readonly LaidLine[]): (line: LaidLine) => NotePlace {
+  const said = lines.filter((line) => line.said !== null);
+  const column = Math.max(0, ...said.map(({ end }) => end)) + GAP;
+  const isColumn = said.every((line) => column + noteWidth(line) <= WIDEST_SAID);
+  if (isColumn) return () => ({ x: column });
+  return (line) =>
+    line.end + GAP + noteWidth(line) <= WIDEST_SAID ? { x: line.end + GAP } : 'below';
+}
 
-  private sign(
-    sign: SheetSign['sign'],
-    x: number,
-    { y, height }: LineBand,
-    id: EntryId | null = null,
-    width = SIGN,
-  ): number {
-    this.signs.push({ sign, x, y, width, height, ...(id ? { with: id } : {}) });
-    return this.reach(x + width);
-  }
-
-  private text(text: string, x: number, { y, height }: LineBand, id: EntryId | null): number {
-    const { width } = setRunning(text, LETTERS);
-    const own = { sign: 'words', text, x, y, width, height } as const;
-    this.signs.push({ ...own, ...(id ? { with: id } : {}) });
-    return this.reach(x + width);
-  }
-
-  private reach(x: number): number {
-    this.end = x;
-    return x;
-  }
+function noteWidth({ said }: LaidLine): number {
+  return runWidth(said?.text ?? '', NOTES);
 }
 
 /** How wide the first number of a pair is, in squares; null for what is no lone pair. */

@@ -19,6 +19,7 @@ const SWITCHES = [
   ['notes', 'Side notes and small workings'],
   ['notches', 'Place notches under figures'],
   ['letterKeys', 'Single letters as shortcuts'],
+  ['costs', 'Costs in sight below papers'],
   ['oneLaw', 'Own lines: one law a line, so that leaps tell their moves'],
 ] as const satisfies readonly (readonly [keyof Settings, string])[];
 

@@ -46,7 +46,7 @@ function changed(parts: readonly Part[], dice: Dice): readonly Part[] {
     ]);
     return [...parts.slice(0, at), ...own, ...parts.slice(at + 1)];
   };
-  switch (dice.from(0, 4)) {
+  switch (dice.from(0, 5)) {
     case 0: {
       const places = placesOf(number).filter((place) => place > 0);
       return places.length > 1 ? cut(places.map((place) => [1, place])) : parts;
@@ -71,9 +71,25 @@ function changed(parts: readonly Part[], dice: Dice): readonly Part[] {
       if (factors.length === 1) return parts;
       return parts.map((part) => [part[0], product(part)]);
     }
+    case 4:
+      return others(parts, dice);
     default:
       return gathered(parts, dice);
   }
+}
+
+/** Other numbers that come to the same, as they fall: no law leads to them. */
+function others(parts: readonly Part[], dice: Dice): readonly Part[] {
+  const total = parts.reduce((sum, part) => sum + part[0] * product(part), 0);
+  const made: Part[] = [];
+  let left = total;
+  for (let k = dice.from(1, 9); k > 0 && left > 1; k--) {
+    const piece = dice.from(1, left - 1);
+    made.push([1, piece]);
+    left -= piece;
+  }
+  if (left > 0) made.push([1, left]);
+  return made.length > 0 ? made : parts;
 }
 
 /** Two lone numbers of a line put together, or the line in another order. */
@@ -136,6 +152,8 @@ const STARTS: Readonly<Record<string, (dice: Dice) => Start>> = {
       [1, dice.from(12, 98)],
       [1, dice.from(12, 98)],
     ]),
+  'many numbers added': (dice) =>
+    whole(Array.from({ length: dice.from(5, 12) }, (): Part => [1, dice.from(1, 40)])),
   'a difference': (dice) =>
     whole([
       [1, dice.from(200, 987)],

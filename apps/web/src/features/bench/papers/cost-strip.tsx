@@ -3,64 +3,78 @@ import { Tip } from '../../../ui/tip.tsx';
 import { Menu } from '../../../ui/menu.tsx';
 import { memo, useMemo, useState } from 'react';
 import { costItems, sizesText, type CostItem } from '../../../worked/cost-items.ts';
+import { useSettings } from '../../../store/settings-store.ts';
 import { useSpeaker } from '../../../worked/use-worked.ts';
 import type { Paper } from '../../../worked/work.ts';
 
+/** What a method costs on the problem: told when it is asked for, or always, as she has it. */
 export const CostStrip = memo(function CostStrip({ paper }: { readonly paper: Paper }) {
-  const { trace } = paper.lane;
-  const say = useSpeaker();
-  const counted = useMemo(() => cost(trace), [trace]);
-  const items = useMemo(
-    () => costItems(counted, trace.problem, say).filter(({ short }) => short !== ''),
-    [counted, trace, say],
-  );
+  const isShown = useSettings(({ costs }) => costs);
   return (
     <div className="cost caption" aria-label="Cost" role="group">
-      <p>
-        {scriptOf(trace.problem) === 'fractions' && <Sizes counted={counted} say={say} />}
-        {items.map(({ short, name }) => (
-          <Tip key={name} text={name}>
-            <span>{short}</span>
-          </Tip>
-        ))}
-      </p>
-      <AllCosts paper={paper} items={items} />
+      {isShown && <ShownCosts paper={paper} />}
+      <AllCosts paper={paper} isShown={isShown} />
     </div>
   );
 });
 
-/** Every measure with what it counts; the strip itself shows as many as there is room for. */
-function AllCosts({
-  paper,
-  items,
-}: {
+/** As many measures as there is room for. */
+function ShownCosts({ paper }: { readonly paper: Paper }) {
+  const { trace } = paper.lane;
+  const say = useSpeaker();
+  const counted = useMemo(() => cost(trace), [trace]);
+  return (
+    <p>
+      {scriptOf(trace.problem) === 'fractions' && <Sizes counted={counted} say={say} />}
+      {itemsOf(counted, paper, say).map(({ short, name }) => (
+        <Tip key={name} text={name}>
+          <span>{short}</span>
+        </Tip>
+      ))}
+    </p>
+  );
+}
+
+function itemsOf(counted: Cost, paper: Paper, say: Speaker): readonly CostItem[] {
+  return costItems(counted, paper.lane.trace.problem, say).filter(({ short }) => short !== '');
+}
+
+interface AllCostsProps {
   readonly paper: Paper;
-  readonly items: readonly CostItem[];
-}) {
+  readonly isShown: boolean;
+}
+
+/** Every measure with what it counts, and whether they stay in sight. */
+function AllCosts({ paper, isShown }: AllCostsProps) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const say = useSpeaker();
+  const close = () => setAnchor(null);
+  const measures = () =>
+    itemsOf(cost(paper.lane.trace), paper, say).map(({ name, short }) => ({
+      id: name,
+      label: short,
+      note: name,
+      run: close,
+    }));
+  const keep = {
+    id: 'keep',
+    label: isShown ? 'tell costs only when asked' : 'keep costs in sight below papers',
+    run: () => {
+      useSettings.setState({ costs: !isShown });
+      close();
+    },
+  };
   return (
     <>
       <button
         type="button"
         className="link"
-        aria-label={`All costs of ${paper.method.shortName}`}
+        aria-label={`Costs of ${paper.method.shortName}`}
         onClick={(event) => setAnchor(event.currentTarget)}
       >
-        all
+        {isShown ? 'all' : 'costs…'}
       </button>
-      <Menu
-        dense
-        anchor={anchor}
-        close={() => setAnchor(null)}
-        groups={() => [
-          items.map(({ name, short }) => ({
-            id: name,
-            label: short,
-            note: name,
-            run: () => setAnchor(null),
-          })),
-        ]}
-      />
+      <Menu dense anchor={anchor} close={close} groups={() => [measures(), [keep]]} />
     </>
   );
 }
