@@ -2,10 +2,12 @@ import { choicesOf, compare, readComputation, registry, type PaperWork } from '@
 import { certify, type Certified } from '../certificate/certify.ts';
 import { diagnoseAnswers, diagnoseSheets } from './answers-job.ts';
 import { classRuns } from './class-job.ts';
+import { habitItems } from './habit-job.ts';
 import { judgeLines } from './lines-job.ts';
+import { slipAnswers } from './slip-answers-job.ts';
 import { slipSaid } from './slip-job.ts';
 import { judgeTyped } from './typed-job.ts';
-import { wayAnswer, wayFromFile, waysInvited, waysThere } from './way-job.ts';
+import { wayAnswer, wayFromFile, waysInvited, waysThere, waySuggested } from './way-job.ts';
 import { readImport } from './read-import.ts';
 
 /** What is worked out away from the page. Plain data in, plain data out. */
@@ -21,11 +23,14 @@ export const jobs = {
   classRuns,
   diagnoseAnswers,
   diagnoseSheets,
+  habitItems,
   judgeLines,
   judgeTyped,
+  slipAnswers,
   slipSaid,
   wayAnswer,
   wayFromFile,
+  waySuggested,
   waysInvited,
   waysThere,
 };

@@ -13,13 +13,12 @@ import {
   type LetteredWay,
 } from '@levee/core';
 
-/** A way with letters, with the rules that each letter may have instead, and other numbers that it fits. */
+/** A way with letters, with the rules that each letter may have instead. */
 export type WayAnswer =
   | {
       readonly ok: true;
       readonly way: LetteredWay;
       readonly choices: Readonly<Record<string, readonly string[]>>;
-      readonly suggested: readonly string[];
     }
   | { readonly ok: false; readonly says: string };
 
@@ -37,8 +36,12 @@ export function wayAnswer(problem: string, lines: readonly string[], name: strin
     ok: true,
     way,
     choices: Object.fromEntries(letters.map((letter) => [letter, choicesFor(way, letter, asked)])),
-    suggested: suggestedFor(way, asked, MOST_SUGGESTED).map(({ text }) => text),
   };
+}
+
+/** Other computations that a way fits. Throws `RangeError` for a text that is no computation. */
+export function waySuggested(problem: string, way: LetteredWay): readonly string[] {
+  return suggestedFor(way, askedOf(problem), MOST_SUGGESTED).map(({ text }) => text);
 }
 
 /** Ways that the numbers of a computation invite, and the method that some lines are nearest to. */

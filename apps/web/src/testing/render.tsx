@@ -18,6 +18,7 @@ export function giveRoom(width: number, height: number): void {
     disconnect(): void {}
   }
   Object.assign(globalThis, { ResizeObserver: Watcher });
+  Object.assign(Element.prototype, { scrollTo: () => undefined });
   Object.defineProperties(HTMLElement.prototype, {
     clientWidth: { configurable: true, value: width },
     clientHeight: { configurable: true, value: height },

@@ -5,20 +5,24 @@ import { useSpeaker } from '../../worked/use-worked.ts';
 import { paperOfLane, type Paper } from '../../worked/work.ts';
 import type { Covers } from './covers.ts';
 import { Noticed } from './noticed.tsx';
-import type { SlipRow } from './slip-rows.ts';
+import type { BeforeRow, Outcome } from './slip-rows.ts';
 import { FinishedPaper } from './two-papers.tsx';
 
 interface BeforePanelProps {
   readonly paper: Paper;
-  readonly row: SlipRow & { readonly before: NonNullable<SlipRow['before']> };
+  readonly label: string;
+  readonly slip: string;
+  readonly outcome: Outcome;
+  readonly before: BeforeRow['before'];
   readonly covers: Covers;
 }
 
 /** What goes wrong before the work: the right paper beside the one that is worked instead, or beside what is handed in. */
-export function BeforePanel({ paper, row, covers }: BeforePanelProps) {
-  const { copied, answer } = row.before;
+export function BeforePanel(props: BeforePanelProps) {
+  const { paper, label, slip, outcome, before, covers } = props;
+  const { copied, answer } = before;
   const other = useMemo(() => copied && otherPaper(paper, copied), [paper, copied]);
-  const idea = slipIdea(row.slip);
+  const idea = slipIdea(slip);
   const isNamed = covers.isUp('name');
   return (
     <div className="slip-main">
@@ -33,7 +37,7 @@ export function BeforePanel({ paper, row, covers }: BeforePanelProps) {
             slipped
           />
         ) : (
-          <HandedIn row={row} isNamed={isNamed} />
+          <HandedIn outcome={outcome} title={isNamed ? label : 'Another answer'} />
         )}
       </div>
       <div className="slip-below">
@@ -63,23 +67,28 @@ function otherPaper({ method, lane }: Paper, problem: Problem): Paper {
   return paperOfLane(compare(problem, [{ method, school }]).lanes[0]!, 0);
 }
 
-function shortText(off: SlipRow['off'], say: Speaker): string {
+function shortText(off: Outcome['off'], say: Speaker): string {
   if (!off.isConstant) return `${say.worth(off)} more than is due.`;
   return `${say.worth(off.absolute())} ${off.isNegative ? 'short' : 'too much'}.`;
 }
 
-function HandedIn({ row, isNamed }: { readonly row: SlipRow; readonly isNamed: boolean }) {
+interface HandedInProps {
+  readonly outcome: Outcome;
+  readonly title: string;
+}
+
+function HandedIn({ outcome: { answer, off }, title }: HandedInProps) {
   const say = useSpeaker();
   return (
     <article className="slip-paper slipped" aria-label="What is handed in">
       <header>
-        <h2>{isNamed ? row.label : 'Another answer'}</h2>
+        <h2>{title}</h2>
       </header>
       <p className="handed-in figures">
-        <MathText text={say.pointed(row.answer)} />
+        <MathText text={say.pointed(answer)} />
       </p>
       <p className="sentence">
-        <MathText text={shortText(row.off, say)} />
+        <MathText text={shortText(off, say)} />
       </p>
     </article>
   );

@@ -12,11 +12,11 @@ import {
   type WrongCopy,
 } from '@levee/core';
 import type { Paper } from '../../worked/work.ts';
-import type { Row } from './slip-rows.ts';
+import type { BeforeRow } from './slip-rows.ts';
 import { whereWords } from '../../worked/where-words.ts';
 
 /** What goes wrong before the work is begun, or after it: another answer is handed in, or another computation set down. */
-export function beforeRows(paper: Paper, say: Speaker): readonly Row[] {
+export function beforeRows(paper: Paper, say: Speaker): readonly BeforeRow[] {
   const { method, lane } = paper;
   const { problem } = lane.trace;
   const copies = wrongCopies(problem).filter((copy) => method.accepts(copy.problem).ok);
@@ -28,7 +28,7 @@ export function beforeRows(paper: Paper, say: Speaker): readonly Row[] {
   ];
 }
 
-function itemRow({ slip, at, answer }: WholeItem, { lane }: Paper, say: Speaker): Row {
+function itemRow({ slip, at, answer }: WholeItem, { lane }: Paper, say: Speaker): BeforeRow {
   const address = addressText({ slip, at });
   return {
     // Other operations are told apart by what they give.
@@ -44,7 +44,7 @@ function itemRow({ slip, at, answer }: WholeItem, { lane }: Paper, say: Speaker)
   };
 }
 
-function copyRow({ slip, at, problem }: WrongCopy, { lane }: Paper, say: Speaker): Row {
+function copyRow({ slip, at, problem }: WrongCopy, { lane }: Paper, say: Speaker): BeforeRow {
   const answer = problemValue(problem);
   return {
     address: addressText({ slip, at }),

@@ -1,18 +1,12 @@
-import {
-  amountWriter,
-  habitSheet,
-  problemText,
-  readAddress,
-  type Feature,
-  type HabitItem,
-  type Speaker,
-} from '@levee/core';
-import { useMemo, useState } from 'react';
+import { amountWriter, problemText, type Feature, type HabitItem, type Speaker } from '@levee/core';
+import { useState } from 'react';
+import { useComparison } from '../../store/comparison-store.ts';
 import { download, fileName } from '../../ui/download.ts';
 import { MathText } from '../../ui/math-text.tsx';
 import { useSpeaker } from '../../worked/use-worked.ts';
 import type { Paper } from '../../worked/work.ts';
-import { habitOf } from './slipped.ts';
+import { useHabit } from './use-habit.ts';
+import { useWorkOf } from './use-work-of.ts';
 
 interface HabitPanelProps {
   readonly paper: Paper;
@@ -27,14 +21,11 @@ export function HabitPanel({ paper, slip, where, label, mechanism }: HabitPanelP
   const say = useSpeaker();
   const [seed, setSeed] = useState(1);
   const [isToldNext, tellNext] = useState(false);
-  const { method, lane } = paper;
-  const { problem, school } = lane.trace;
-  const sheet = useMemo(() => {
-    const address = readAddress(slip);
-    if (!address) return null;
-    return habitSheet(method, school, habitOf(address, where, lane.trace), { like: problem, seed });
-  }, [method, school, slip, where, lane, problem, seed]);
-  if (!sheet || sheet.items.length === 0) return null;
+  const work = useWorkOf(paper);
+  const problem = useComparison(({ content }) => content.problem);
+  const sheet = useHabit({ problem, paper: work, slip, where, seed });
+  if (!sheet) return <Looking />;
+  if (sheet.items.length === 0) return null;
   const another = () => {
     setSeed(seed + 1);
     tellNext(false);
@@ -67,6 +58,17 @@ export function HabitPanel({ paper, slip, where, label, mechanism }: HabitPanelP
         <button type="button" className="chip" onClick={save}>
           sheet with an answer page
         </button>
+      </p>
+    </section>
+  );
+}
+
+function Looking() {
+  return (
+    <section className="habit-panel" aria-label="A learner with this habit">
+      <h2>A learner with this habit</h2>
+      <p className="caption" role="status">
+        Looking for numbers that show it …
       </p>
     </section>
   );

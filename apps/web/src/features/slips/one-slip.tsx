@@ -4,8 +4,8 @@ import {
   FEATURES,
   readAddress,
   SLIP_IDEAS,
-  slipIdea,
   type Feature,
+  type Speaker,
   type Trace,
 } from '@levee/core';
 import { useMemo } from 'react';
@@ -19,11 +19,12 @@ import { BeforePanel } from './before-panel.tsx';
 import type { Covers } from './covers.ts';
 import { HabitPanel } from './habit-panel.tsx';
 import { Noticed } from './noticed.tsx';
-import { slipRows, type SlipRow } from './slip-rows.ts';
+import type { SlipRow } from './slip-rows.ts';
 import { SlipTable } from './slip-table.tsx';
 import { slippedPaper, type SlipChoice } from './slipped.ts';
 import { TwoPapers } from './two-papers.tsx';
 import type { SlipParams } from './use-slip-params.ts';
+import { useSlipRows, type SlipRows } from './use-slip-rows.ts';
 import { WhatHelps } from './what-helps.tsx';
 
 interface OneSlipProps {
@@ -35,9 +36,12 @@ interface OneSlipProps {
 /** One slip on one paper: the list of chances, the right and the slipped paper, who would notice, and who does it. */
 export function OneSlip({ paper, params, covers }: OneSlipProps) {
   const say = useSpeaker();
-  const rows = useMemo(() => slipRows(paper, say), [paper, say]);
-  const choice = chosenOf(rows, params);
+  const found = useSlipRows(paper, say);
+  const { rows, isSought } = found;
+  const choice = chosenOf(found, params);
+  if (!choice && isSought && rows.length > 0) return <Seeking rows={rows} say={say} />;
   if (!choice) {
+    if (isSought) return null;
     return (
       <p className="caption empty">
         There is no chance of a slip on this paper: nothing is carried, opened or left out here.
@@ -65,11 +69,32 @@ export function OneSlip({ paper, params, covers }: OneSlipProps) {
           />
         </div>
       )}
-      {row?.before ? (
-        <BeforePanel paper={paper} row={{ ...row, before: row.before }} covers={covers} />
+      {row?.before && row.outcome ? (
+        <BeforePanel
+          paper={paper}
+          label={row.label}
+          slip={row.slip}
+          outcome={row.outcome}
+          before={row.before}
+          covers={covers}
+        />
       ) : (
         <SlipMain paper={paper} choice={choice} label={row?.label} covers={covers} />
       )}
+    </div>
+  );
+}
+
+/** The chances while it is sought which of them is looked at first. */
+function Seeking({ rows, say }: { readonly rows: readonly SlipRow[]; readonly say: Speaker }) {
+  return (
+    <div className="one-slip">
+      <div className="slip-side">
+        <SlipTable rows={rows} chosen="" second={null} choose={() => undefined} say={say} />
+      </div>
+      <p className="caption" role="status">
+        Working the slips …
+      </p>
     </div>
   );
 }
@@ -123,12 +148,6 @@ function SlipMain({ paper, choice, label: own, covers }: SlipMainProps) {
   );
 }
 
-/** The first chance of a slip that is met often and shows here; else of any that shows. */
-function usualOf(rows: readonly SlipRow[]): SlipRow | undefined {
-  const shown = rows.filter(({ off }) => !off.isZero);
-  return shown.find(({ slip }) => slipIdea(slip).often === 3) ?? shown[0];
-}
-
 /** The row of an address; of what goes wrong before the work the first one there. */
 function rowOf(rows: readonly SlipRow[], slip: string | null): SlipRow | undefined {
   return (
@@ -137,15 +156,14 @@ function rowOf(rows: readonly SlipRow[], slip: string | null): SlipRow | undefin
   );
 }
 
-/** What is chosen, where it stands on this paper; else the first that shows. */
+/** What is chosen, where it stands on this paper; else the one that is usually looked at. */
 function chosenOf(
-  rows: readonly SlipRow[],
+  { rows, usual }: SlipRows,
   { slip, habit, second }: SlipParams,
 ): SlipChoice | null {
   const known = rowOf(rows, slip);
   const asked = known ?? (slip !== null && readAddress(slip) ? { address: slip } : null);
-  const within = rows.filter(({ kind }) => kind !== 'before');
-  const first = asked ?? usualOf(within) ?? within[0] ?? rows[0];
+  const first = asked ?? usual;
   return first ? { slip: first.address, habit, second } : null;
 }
 

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { Speaker } from '@levee/core';
 import { MathText } from '../../ui/math-text.tsx';
-import type { SlipRow } from './slip-rows.ts';
+import type { Outcome, SlipRow } from './slip-rows.ts';
 
 interface SlipTableProps {
   readonly rows: readonly SlipRow[];
@@ -96,7 +96,7 @@ interface RowProps {
 }
 
 function Row({ row, mark, choose, say }: RowProps) {
-  const { address, label, where, answer, off, ways } = row;
+  const { address, label, where, outcome, ways } = row;
   return (
     <tr className={mark} aria-current={mark !== ''} data-slip={address}>
       <td>{where}</td>
@@ -106,16 +106,16 @@ function Row({ row, mark, choose, say }: RowProps) {
         </button>
       </td>
       <td className="number figures">
-        <MathText text={say.pointed(answer)} />
+        {outcome ? <MathText text={say.pointed(outcome.answer)} /> : '…'}
         {ways > 1 && <span className="caption ways">{ways} ways</span>}
       </td>
-      <td className="number figures">{offText(off, say)}</td>
+      <td className="number figures">{outcome && offText(outcome.off, say)}</td>
     </tr>
   );
 }
 
 /** `−2070`, `+280`; what does not show is said to be none. */
-export function offText(off: SlipRow['off'], say: Speaker): string {
+export function offText(off: Outcome['off'], say: Speaker): string {
   if (off.isZero) return 'none';
   const text = say.worth(off.absolute());
   if (!off.isConstant) return say.worth(off);
@@ -129,15 +129,17 @@ function listed(kind: SlipRow['kind'], rows: readonly SlipRow[], say: Speaker): 
   if (kind === 'fact') return `${many(rows.length, 'fact', 'facts')} taken for another number.`;
   const slips = new Set(rows.map(({ slip }) => slip)).size;
   const chances = many(rows.length, 'chance', 'chances');
-  return `${chances} of ${many(slips, 'slip', 'slips')}. ${twins(rows, say)}`;
+  const done = rows.filter(({ outcome }) => outcome !== null).length;
+  const rest = done < rows.length ? `${done} of them worked so far …` : twins(rows, say);
+  return `${chances} of ${many(slips, 'slip', 'slips')}. ${rest}`;
 }
 
 /** Which answers come from more than one chance, so that they alone do not tell what happened. */
 function twins(rows: readonly SlipRow[], say: Speaker): string {
-  const wrong = rows.filter(({ off }) => !off.isZero);
   const byAnswer = new Map<string, Set<string>>();
-  for (const { answer, label } of wrong) {
-    byAnswer.set(answer, (byAnswer.get(answer) ?? new Set()).add(label));
+  for (const { outcome, label } of rows) {
+    if (!outcome || outcome.off.isZero) continue;
+    byAnswer.set(outcome.answer, (byAnswer.get(outcome.answer) ?? new Set()).add(label));
   }
   const shared = [...byAnswer].filter(([, labels]) => labels.size > 1);
   if (shared.length === 0) return 'Every slip that shows gives an answer of its own.';

@@ -6,10 +6,10 @@ import {
   type Addressed,
   type Comparison,
   type Feature,
-  type Habit,
   type Method,
   type Trace,
 } from '@levee/core';
+import { habitOf } from '../../worked/habit-of.ts';
 import { paperOfLane, type Paper } from '../../worked/work.ts';
 
 /** What goes wrong on a paper: one slip, once or as a habit, and perhaps a second one. */
@@ -28,20 +28,6 @@ export interface Slipped {
   readonly made: readonly Addressed[];
   /** The answer as its paper gives it. */
   readonly answer: string;
-}
-
-/** The habit that a slip is part of; of a wrong fact, that fact everywhere. */
-export function habitOf(
-  { slip, at, value }: Addressed,
-  where: 'all' | Feature,
-  trace: Trace,
-): Habit {
-  const chance = trace.facts.find((one) => value !== undefined && sameAt(one, { slip, at }));
-  return chance ? { ...chance.fact, value: value! } : { slip, where };
-}
-
-function sameAt(a: Addressed, b: Addressed): boolean {
-  return a.at.what === b.at.what && a.at.at.join() === b.at.at.join() && a.at.stage === b.at.stage;
 }
 
 /** Works a paper as it should be and as it goes wrong; null for a slip that has no chance there. */

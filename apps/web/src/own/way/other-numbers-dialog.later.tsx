@@ -39,9 +39,8 @@ export default function OtherNumbersDialog(props: {
   const { open, close, paper, method } = props;
   const { own } = method;
   const { asked } = method.judged(paper.lane.trace.problem);
-  const { answer, way, choose } = useWay(open, asked.text, own);
+  const { answer, way, choose, suggested } = useWay(open, asked.text, own);
   const [typed, setTyped] = useState<string | null>(null);
-  const suggested = answer?.ok ? answer.suggested : [];
   const text = typed ?? suggested[0] ?? '';
   const there = way ? layThere(way, text) : null;
   return (

@@ -10,6 +10,8 @@ export interface WayView {
   /** The way with the rules that were chosen. */
   readonly way: LetteredWay | null;
   readonly choose: (letter: string, rule: string) => void;
+  /** Numbers that it fits; they come after the way. */
+  readonly suggested: readonly string[];
 }
 
 /** The way of some lines, worked out away from the page while its dialog is open. */
@@ -18,16 +20,20 @@ export function useWay(isOpen: boolean, problem: string, own: OwnWork): WayView 
     null,
   );
   const [chosen, setChosen] = useState<LetteredWay | null>(null);
+  const [suggested, setSuggested] = useState<readonly string[]>([]);
   const lines = own.lines.filter(isCounted).map(({ text }) => text);
   const key = JSON.stringify([problem, lines, own.name]);
   useEffect(() => {
     if (!isOpen) return;
     let isAsked = true;
     const [asked, typed, name] = JSON.parse(key) as [string, string[], string];
-    void away('wayAnswer', asked, typed, name).then((said) => {
+    void away('wayAnswer', asked, typed, name).then(async (said) => {
       if (!isAsked) return;
       setAnswer({ of: key, said });
       setChosen(said.ok ? said.way : null);
+      setSuggested([]);
+      const fitting = said.ok ? await away('waySuggested', asked, said.way) : [];
+      if (isAsked) setSuggested(fitting);
     });
     return () => {
       isAsked = false;
@@ -38,7 +44,7 @@ export function useWay(isOpen: boolean, problem: string, own: OwnWork): WayView 
     const read = readAsked(problem);
     if (chosen && read.ok) setChosen(withRule(chosen, letter, rule, read.asked));
   };
-  return { answer: said, way: said ? chosen : null, choose };
+  return { answer: said, way: said ? chosen : null, choose, suggested };
 }
 
 /** The lines of a way on a computation as it is typed, or one sentence on what keeps it from there. */

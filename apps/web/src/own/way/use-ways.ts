@@ -3,39 +3,33 @@ import { comparisonsApi, type NamedWay } from '../../api/client.ts';
 import { away } from '../../away/away.ts';
 import type { NamedLines, WaysInvited, WayThere } from '../../away/way-job.ts';
 
-/** Ways for a computation: those that its numbers invite, and those that were given a name on another one. */
-export interface WaysFound extends WaysInvited {
-  readonly named: readonly WayThere[];
+/** Ways for a computation: those that its numbers invite, and those that were given a name on another one; null until they come. */
+export interface WaysFound {
+  readonly invited: WaysInvited | null;
+  readonly named: readonly WayThere[] | null;
 }
 
-/** The ways for a computation and the lines on a paper of it, asked for while they are looked at; null until they are found. */
-export function useWays(
-  isOpen: boolean,
-  problem: string,
-  lines: readonly string[],
-): WaysFound | null {
-  const [found, setFound] = useState<WaysFound | null>(null);
+const NONE: WaysFound = { invited: null, named: null };
+
+/** The ways for a computation and the lines on a paper of it, asked for while they are looked at; what is found first comes first. */
+export function useWays(isOpen: boolean, problem: string, lines: readonly string[]): WaysFound {
+  const [found, setFound] = useState(NONE);
   const typed = JSON.stringify(lines);
   useEffect(() => {
     if (!isOpen) return;
     let isAsked = true;
-    void waysFound(problem, JSON.parse(typed) as readonly string[]).then((ways) => {
-      if (isAsked) setFound(ways);
-    });
+    const come = (some: Partial<WaysFound>) => {
+      if (isAsked) setFound((before) => ({ ...before, ...some }));
+    };
+    const own = JSON.parse(typed) as readonly string[];
+    void away('waysInvited', problem, own).then((invited) => come({ invited }));
+    void namedWays(problem).then((named) => come({ named }));
     return () => {
       isAsked = false;
-      setFound(null);
+      setFound(NONE);
     };
   }, [isOpen, problem, typed]);
   return found;
-}
-
-async function waysFound(problem: string, lines: readonly string[]): Promise<WaysFound> {
-  const [invited, named] = await Promise.all([
-    away('waysInvited', problem, lines),
-    namedWays(problem),
-  ]);
-  return { ...invited, named };
 }
 
 async function namedWays(problem: string): Promise<readonly WayThere[]> {

@@ -10,7 +10,7 @@ import {
 } from '@levee/core';
 import { useRef, useState, type ChangeEvent } from 'react';
 import { away } from '../../away/away.ts';
-import type { WayThere } from '../../away/way-job.ts';
+import type { WaysInvited, WayThere } from '../../away/way-job.ts';
 import { dispatch, useComparison } from '../../store/comparison-store.ts';
 import { ownPaper, paperOf } from '../../store/content.ts';
 import { laidBeside } from '../../store/edits.ts';
@@ -18,7 +18,7 @@ import { changeOwn } from '../change.ts';
 import { Menu, type MenuEntry } from '../../ui/menu.tsx';
 import { notify } from '../../ui/notices.tsx';
 import type { Paper } from '../../worked/work.ts';
-import { useWays, type WaysFound } from './use-ways.ts';
+import { useWays } from './use-ways.ts';
 
 /** Ways that these numbers invite, ways that were given a name, and ways in files; a press lays one here, or beside. */
 export function WaysMenu({
@@ -57,13 +57,13 @@ export function WaysMenu({
         anchor={anchor}
         close={() => setAnchor(null)}
         groups={() => [
-          ...(found
-            ? [
-                invitedEntries(found, isFull, lay),
-                namedEntries(found.named, isFull, lay),
-                nearestEntry(found, count),
-              ]
-            : [[saying('waiting', 'Looking for ways …')]]),
+          found.invited
+            ? invitedEntries(found.invited, isFull, lay)
+            : [saying('waiting', 'Looking for ways …')],
+          found.named
+            ? namedEntries(found.named, isFull, lay)
+            : [saying('named', 'Looking for ways that have a name …')],
+          found.invited ? nearestEntry(found.invited, count) : [],
           [fromFile],
         ]}
       />
@@ -80,7 +80,7 @@ export function WaysMenu({
 }
 
 /** The method that is nearest to the lines, laid beside them with hops that make it that way. */
-function nearestEntry({ near }: WaysFound, count: number): readonly MenuEntry[] {
+function nearestEntry({ near }: WaysInvited, count: number): readonly MenuEntry[] {
   if (!near) return [];
   const { method, hops, says } = near;
   const lay = () => {
@@ -100,7 +100,7 @@ function nearestEntry({ near }: WaysFound, count: number): readonly MenuEntry[] 
 
 type Lay = (lines: readonly string[], name?: string) => void;
 
-function invitedEntries({ invited }: WaysFound, isFull: boolean, lay: Lay): readonly MenuEntry[] {
+function invitedEntries({ invited }: WaysInvited, isFull: boolean, lay: Lay): readonly MenuEntry[] {
   if (invited.length === 0) return [saying('none', 'These numbers invite no way of their own')];
   return invited.map(({ kind, why, cost, lines }) => ({
     id: kind,
