@@ -1,11 +1,11 @@
-import { lazy } from 'react';
 import { useSession } from '../store/session-store.ts';
 import { WhenOpened } from '../ui/when-opened.tsx';
+import { later } from '../ui/later.ts';
 
-const WordsDialog = lazy(async () => ({
+const WordsDialog = later(async () => ({
   default: (await import('../features/settings/words-dialog.tsx')).WordsDialog,
 }));
-const ShortcutsDialog = lazy(async () => ({
+const ShortcutsDialog = later(async () => ({
   default: (await import('../features/settings/shortcuts-dialog.tsx')).ShortcutsDialog,
 }));
 

@@ -1,9 +1,10 @@
-import { lazy, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useMatch } from 'react-router';
 import { settleLeftDrafts, useLeft } from '../store/left-drafts.ts';
 import { WhenOpened } from '../ui/when-opened.tsx';
+import { later } from '../ui/later.ts';
 
-const LeftDraftsDialog = lazy(() => import('./left-drafts-dialog.tsx'));
+const LeftDraftsDialog = later(() => import('./left-drafts-dialog.tsx'));
 
 /** Changes that closed tabs left and that cannot be sent without asking: said in a line, settled in a dialog. */
 export function LeftDraftsBar() {

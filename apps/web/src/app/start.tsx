@@ -11,7 +11,7 @@ import { Appearance } from './appearance.tsx';
 import { openAhead } from './open-ahead.ts';
 import { watchLeaving } from './leaving.ts';
 import { Broken } from './broken.tsx';
-import { Screens } from './screens.tsx';
+import { bringScreen, Screens } from './screens.tsx';
 import './tokens.css';
 import './base.css';
 
@@ -44,4 +44,5 @@ function Page() {
   );
 }
 
-void openAhead(window.location.pathname).then(show, show);
+const { pathname } = window.location;
+void Promise.all([openAhead(pathname), bringScreen(pathname)]).then(show, show);

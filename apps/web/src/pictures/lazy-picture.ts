@@ -1,9 +1,6 @@
-import { lazy } from 'react';
-
-/** Brings the shared picture, so that it is there when it is shown. */
-export const bringPicture = () => import('./shared-picture.tsx');
+import { later } from '../ui/later.ts';
 
 /** The shared picture; its parts are loaded when the first one is shown. */
-export const SharedPicture = lazy(async () => ({
-  default: (await bringPicture()).SharedPicture,
+export const SharedPicture = later(async () => ({
+  default: (await import('./shared-picture.tsx')).SharedPicture,
 }));

@@ -1,6 +1,6 @@
-import { lazy } from 'react';
 import { create } from 'zustand';
 import { WhenOpened } from './when-opened.tsx';
+import { later } from './later.ts';
 
 export interface Notice {
   readonly text: string;
@@ -14,7 +14,7 @@ export function notify(text: string, action?: Notice['action']): void {
   useNotice.setState({ notice: action ? { text, action } : { text } });
 }
 
-const NoticeBar = lazy(() => import('./notice-bar.later.tsx'));
+const NoticeBar = later(() => import('./notice-bar.later.tsx'));
 
 /** Where what is said appears; loaded with the first thing that is said. */
 export function Notices() {

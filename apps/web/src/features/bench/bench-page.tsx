@@ -1,8 +1,9 @@
-import { lazy, Suspense, useEffect } from 'react';
+import { Suspense, useEffect } from 'react';
 import { inNotation, problemText } from '@levee/core';
 import { useLarge, useNotation, useWorked } from '../../worked/use-worked.ts';
 import { Announcer } from '../../paper/announcer.tsx';
 import { BenchHead } from './head/bench-head.tsx';
+import { later } from '../../ui/later.ts';
 import { WhenOpened } from '../../ui/when-opened.tsx';
 import { useSession } from '../../store/session-store.ts';
 import { Gauge } from '../../account/gauge.tsx';
@@ -11,12 +12,13 @@ import { LargePaper } from './papers/large-paper.tsx';
 import { Papers } from './papers/papers.tsx';
 import { useDrawn } from './use-drawn.ts';
 import { WorthPanel } from './worth/worth-panel.tsx';
-import { bringPicture, SharedPicture } from '../../pictures/lazy-picture.ts';
+import { SharedPicture } from '../../pictures/lazy-picture.ts';
 import './bench.css';
 
-const bringAgreement = () => import('./reasons/agree-panel.tsx');
-const AgreePanel = lazy(async () => ({ default: (await bringAgreement()).AgreePanel }));
-const EstimateDialog = lazy(async () => ({
+const AgreePanel = later(async () => ({
+  default: (await import('./reasons/agree-panel.tsx')).AgreePanel,
+}));
+const EstimateDialog = later(async () => ({
   default: (await import('./head/estimate-dialog.tsx')).EstimateDialog,
 }));
 
@@ -32,8 +34,8 @@ export function BenchPage() {
   const large = useLarge();
   useEffect(() => {
     // On their way while the papers are drawn. Where they cannot be had, who shows them says so.
-    bringAgreement().catch(() => undefined);
-    bringPicture().catch(() => undefined);
+    AgreePanel.bring().catch(() => undefined);
+    SharedPicture.bring().catch(() => undefined);
   }, []);
   const notation = useNotation();
   if (large) return <LargePaper paper={large} />;

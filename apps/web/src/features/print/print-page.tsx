@@ -60,25 +60,21 @@ export function PrintPage() {
   const shown = useMemo(() => papers.filter(({ id }) => !without.has(id)), [papers, without]);
   const pages = useOnPages(shown);
   const right = papers.find(({ lane }) => lane.leaks.length === 0);
+  const head = pages[0]?.isAcross ? 'across' : '';
   return (
     <main className="print">
-      <GlobalStyles
-        styles={{
-          '@page': { size: page, margin: '14mm' },
-          '@page across': { size: `${page} landscape`, margin: '14mm' },
-        }}
-      />
+      <PageSizes page={page} />
       <PrintControls
         papers={papers}
         choices={choices}
         choose={(change) => setChoices({ ...choices, ...change })}
       />
       {parts.has('name') && (
-        <p className={`name-line${pages[0]?.isAcross ? ' across' : ''}`}>
+        <p className={`name-line ${head}`}>
           Name <span className="blank" /> Date <span className="blank" />
         </p>
       )}
-      <header className={pages[0]?.isAcross ? 'across' : ''}>
+      <header className={head}>
         <h1>{title || 'Comparison'}</h1>
         <p className="print-problem figures">
           <ProblemText problem={problem} /> ={' '}
@@ -109,6 +105,16 @@ export function PrintPage() {
       {parts.has('checks') && <PrintedChecks />}
     </main>
   );
+}
+
+/** How large pages are, upright and across. */
+function PageSizes({ page }: Pick<Choices, 'page'>) {
+  const margin = '14mm';
+  const styles = {
+    '@page': { size: page, margin },
+    '@page across': { size: `${page} landscape`, margin },
+  };
+  return <GlobalStyles styles={styles} />;
 }
 
 /** The answer with its unit, or room to write it. */

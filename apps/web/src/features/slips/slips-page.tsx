@@ -1,4 +1,4 @@
-import { Suspense, lazy } from 'react';
+import { Suspense } from 'react';
 import { useComparison } from '../../store/comparison-store.ts';
 import { ProblemText } from '../../ui/problem-text.tsx';
 import { useWorked } from '../../worked/use-worked.ts';
@@ -10,9 +10,10 @@ import { useCovers } from './covers.ts';
 import { OneSlip } from './one-slip.tsx';
 import { useSlipParams, VIEWS, type SlipParams, type SlipsView } from './use-slip-params.ts';
 import './slips.css';
+import { later } from '../../ui/later.ts';
 
-const ClassView = lazy(async () => ({ default: (await import('./class-view.tsx')).ClassView }));
-const AnswersView = lazy(async () => ({
+const ClassView = later(async () => ({ default: (await import('./class-view.tsx')).ClassView }));
+const AnswersView = later(async () => ({
   default: (await import('./answers-view.tsx')).AnswersView,
 }));
 

@@ -2,11 +2,13 @@ import {
   conditionSays,
   displayed,
   inNotation,
+  isCounted,
   readComputation,
   readCondition,
   wayDocument,
   type LetteredWay,
   type OwnLinesMethod,
+  type OwnWork,
 } from '@levee/core';
 import {
   Button,
@@ -47,7 +49,14 @@ export default function OtherNumbersDialog(props: {
     <Dialog open={open} onClose={close} maxWidth="md" fullWidth>
       <DialogTitle>{own.name === '' ? 'This way' : own.name} on other numbers</DialogTitle>
       <DialogContent className="way-dialog">
-        {!answer && <p className="caption">Asking every number where it comes from …</p>}
+        {!answer && (
+          <>
+            <p className="caption" role="status">
+              Asking every number where it comes from …
+            </p>
+            <OwnLines here={asked.text} own={own} />
+          </>
+        )}
         {answer?.ok === false && <p role="alert">{answer.says}</p>}
         {answer?.ok && way && (
           <>
@@ -111,6 +120,31 @@ function Numbers(props: {
         {fault ?? (there ? 'Every line holds with these numbers.' : '')}
       </p>
     </div>
+  );
+}
+
+/** The lines as they are here, while their way is sought. */
+function OwnLines({ here, own }: { readonly here: string; readonly own: OwnWork }) {
+  const notation = useNotation();
+  return (
+    <table className="way-lines">
+      <thead>
+        <tr>
+          <th scope="col">
+            <ProblemText problem={here} />
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {own.lines.filter(isCounted).map(({ text }, k) => (
+          <tr key={k}>
+            <td>
+              <MathText text={inNotation(displayed(text), notation)} />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

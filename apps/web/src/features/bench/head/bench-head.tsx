@@ -3,7 +3,6 @@ import { operandName, scriptOf } from '@levee/core';
 import RedoIcon from '@mui/icons-material/Redo';
 import SwapHorizIcon from '@mui/icons-material/SwapHoriz';
 import UndoIcon from '@mui/icons-material/Undo';
-import { lazy } from 'react';
 import { useComparison } from '../../../store/comparison-store.ts';
 import { useSession } from '../../../store/session-store.ts';
 import { IconCommand } from '../../../commands/icon-command.tsx';
@@ -20,8 +19,9 @@ import { ContextNotes, DirectionChip, StructureChip } from './problem-notes.tsx'
 import { ProblemField } from './problem-field.tsx';
 import { useCommand } from '../../../commands/scene.tsx';
 import './head.css';
+import { later } from '../../../ui/later.ts';
 
-const AboutDialog = lazy(async () => ({
+const AboutDialog = later(async () => ({
   default: (await import('./about-dialog.tsx')).AboutDialog,
 }));
 

@@ -1,9 +1,10 @@
 import { clock } from '../../../ui/clock.ts';
 import { keepNow, useKeeping } from '../../../store/keeping.ts';
 import { type Keeping } from '../../../store/keeper.ts';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
+import { later } from '../../../ui/later.ts';
 
-const ConflictDialog = lazy(() => import('./conflict-dialog.tsx'));
+const ConflictDialog = later(() => import('./conflict-dialog.tsx'));
 
 /** Whether the comparison is kept, in two words that are always in sight. */
 export function KeepingMark() {
