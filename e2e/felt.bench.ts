@@ -1,9 +1,10 @@
+import { isBrief, measured } from './harness/bench.ts';
 import { keep, type Laid } from './harness/keep.ts';
 import { page, server } from './harness/scene.ts';
 
 /** Longer than any part takes to come. */
-const SETTLED = 6000;
-const ROUNDS = 3;
+const SETTLED = 3000;
+const ROUNDS = isBrief ? 1 : 3;
 /** Milliseconds until the first part of what was asked for stands. */
 const GOAL = 300;
 
@@ -69,13 +70,13 @@ async function times({ press, first, all }: Felt): Promise<readonly (number | nu
 
 /** What is felt when something large is asked for: its first part, then the rest. */
 describe('asked for by a press', () => {
-  it.each(FELT)('$what', async (felt) => {
+  it.each(measured(FELT))('$what', async (felt) => {
     const id = await keep(server, felt.laid);
     const rounds: (readonly (number | null)[])[] = [];
     for (let round = 0; round < ROUNDS; round++) {
       await page.driver.get('about:blank');
       await page.driver.get(`${server.address}/c/${id}`);
-      await page.driver.sleep(SETTLED / 2);
+      await page.driver.sleep(SETTLED);
       rounds.push(await times(felt));
     }
     const told = [0, 1].map((part) =>

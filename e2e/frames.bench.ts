@@ -1,10 +1,11 @@
 import { Key } from 'selenium-webdriver';
+import { isBrief } from './harness/bench.ts';
 import { openComparison } from './harness/open.ts';
 import { Page } from './harness/page.ts';
 import { TestServer } from './harness/server.ts';
 
 const FRAME = 1000 / 60;
-const ROUNDS = 40;
+const ROUNDS = isBrief ? 1 : 40;
 
 const server = new TestServer();
 let page: Page;

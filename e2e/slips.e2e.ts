@@ -187,6 +187,7 @@ describe('real answers', () => {
     const { id } = await openComparison(server, page, 'Swapped factors', '/slips?view=answers');
     const file = join(mkdtempSync(join(tmpdir(), 'levee-answers-')), 'answers.csv');
     writeFileSync(file, 'code,answer\r\nT01,"2555"\r\nT02,2155\r\n');
+    await page.waitCount('.answers-entry input[type="file"]', 1);
     const input = await page.driver.findElement({ css: '.answers-entry input[type="file"]' });
     await input.sendKeys(file);
     await page.waitText('.answer-groups', /2555\s+1\s+✓ right/);

@@ -1,8 +1,9 @@
+import { isBrief, measured } from './harness/bench.ts';
 import { keep, type Laid } from './harness/keep.ts';
 import { page, server } from './harness/scene.ts';
 
 /** Longer than any page takes until all of it stands. */
-const SETTLED = 6000;
+const SETTLED = isBrief ? 1500 : 4000;
 /** Milliseconds that a task of the page may take. */
 const GOAL = 100;
 
@@ -82,7 +83,7 @@ async function longest(address: string): Promise<readonly number[]> {
 
 /** The longest task of the page while a comparison opens, for the hardest that the server accepts. */
 describe('tasks of the page', () => {
-  it.each(HARDEST)('$what', async (hard) => {
+  it.each(measured(HARDEST))('$what', async (hard) => {
     const id = await keep(server, hard);
     for (const view of hard.answers ? ['', '/slips'] : ['', '/why']) {
       const tasks = await longest(`${server.address}/c/${id}${view}`);

@@ -11,53 +11,50 @@ import {
   say,
   StepFailure,
 } from './lib/project.mjs';
+import { together } from './lib/together.mjs';
+
+/** What looks at the code without running it. */
+const CHECKS = [
+  ['node_modules/typescript/bin/tsc', '-b'],
+  ['node_modules/eslint/bin/eslint.js', '.'],
+  ['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'],
+  [
+    ...['node_modules/dependency-cruiser/bin/dependency-cruise.mjs', '--config'],
+    ...['.dependency-cruiser.cjs', 'packages', 'apps', 'e2e'],
+  ],
+];
 
 /** Everything that must hold before a change lands, from a clean checkout on. */
 await main(async () => {
   const started = performance.now();
-  step('packages', ensureInstalled);
-  step('browser', ensureBrowser);
-  step('format', () =>
-    node('node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'),
-  );
-  step('lint', () => {
-    node('node_modules/eslint/bin/eslint.js', '.');
-    const folders = ['packages', 'apps', 'e2e'];
-    node(
-      'node_modules/dependency-cruiser/bin/dependency-cruise.mjs',
-      '--config',
-      '.dependency-cruiser.cjs',
-      ...folders,
-    );
-  });
-  step('types', () => node('node_modules/typescript/bin/tsc', '-b'));
-  step('build', () => {
+  await step('packages', ensureInstalled);
+  await step('browser', ensureBrowser);
+  await step('types, lint and format', () => together(CHECKS));
+  await step('build', () => {
     ensureCompiled();
     ensureSite();
   });
   const counts = { passed: 0, failed: 0 };
-  const failures = [
-    step('unit tests', () =>
-      jest(counts, 'unit', 'core', 'cli', 'server', 'web', 'scripts', '--maxWorkers=100%'),
-    ),
-    step('browser tests', () => jest(counts, 'browser', 'e2e', '--runInBand')),
-  ].filter((failure) => failure !== null);
+  const unit = await step('unit tests', () =>
+    jest(counts, 'unit', 'core', 'cli', 'server', 'web', 'scripts', '--maxWorkers=100%'),
+  );
+  const browser = await step('browser tests', () => jest(counts, 'browser', 'e2e', '--runInBand'));
+  await step('measurements, once and small', () =>
+    run(process.execPath, ['scripts/bench.mjs', '--brief']),
+  );
+  const failures = [unit, browser].filter((failure) => failure !== null);
   say(`\nverify took ${Math.round((performance.now() - started) / 1000)} s`);
   say(`${counts.passed} passed, ${counts.failed} failed`);
   if (failures.length > 0) throw new StepFailure(failures.join('; '));
 });
 
 /** Runs one step with its time; test steps give back what failed so that the others still run. */
-function step(name, body) {
+async function step(name, body) {
   say(`\n== ${name}`);
   const started = performance.now();
-  const failure = body() ?? null;
+  const failure = (await body()) ?? null;
   say(`-- ${name}: ${((performance.now() - started) / 1000).toFixed(1)} s`);
   return failure;
-}
-
-function node(...args) {
-  run(process.execPath, args);
 }
 
 function jest(counts, name, ...projectsAndFlags) {

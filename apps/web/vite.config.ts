@@ -1,6 +1,7 @@
 import react from '@vitejs/plugin-react';
-import { readFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
+import { dirname, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { constants } from 'node:zlib';
 import licences from 'rollup-plugin-license';
@@ -52,6 +53,24 @@ const fontsNoticed: Plugin = {
   },
 };
 
+/** Beside what is served, how long each module is in each script, so that it can be told what a script is made of. */
+const whatIsIn: Plugin = {
+  name: 'what-is-in',
+  generateBundle(_, bundle) {
+    const root = fileURLToPath(new URL('../..', import.meta.url));
+    const scripts = Object.values(bundle).flatMap((file) => {
+      if (file.type !== 'chunk') return [];
+      const modules = Object.entries(file.modules).map(
+        ([id, { renderedLength }]) => [relative(root, id), renderedLength] as const,
+      );
+      return [[file.fileName, Object.fromEntries(modules)] as const];
+    });
+    const to = fileURLToPath(new URL('dist/modules.json', import.meta.url));
+    mkdirSync(dirname(to), { recursive: true });
+    writeFileSync(to, JSON.stringify(Object.fromEntries(scripts)));
+  },
+};
+
 /** All that the first screen needs is asked for at once, though it is made ready part by part. */
 const askedForAtOnce: Plugin = {
   name: 'asked-for-at-once',
@@ -75,7 +94,7 @@ const askedForAtOnce: Plugin = {
 };
 
 export default defineConfig({
-  plugins: [react(), askedForAtOnce, noticed, fontsNoticed, compressed],
+  plugins: [react(), askedForAtOnce, whatIsIn, noticed, fontsNoticed, compressed],
   resolve: { conditions: ['source', 'module', 'browser', 'development|production'] },
   html: { cspNonce: '__LEVEE_NONCE__' },
   server: { proxy: { '/api': 'http://127.0.0.1:4620' } },

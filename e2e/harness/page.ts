@@ -149,7 +149,11 @@ export class Page {
   }
 
   async press(name: string): Promise<void> {
-    await (await this.control(name)).click();
+    const done = async () => {
+      const element = await this.control(name);
+      return (await standing(element.click().then(() => true))) ?? false;
+    };
+    await this.driver.wait(done, PATIENCE, name);
   }
 
   /** The same for a chip of the head, which may lie behind "more". */

@@ -68,6 +68,19 @@ function harmed(random, document) {
   return JSON.stringify(copy);
 }
 
+/** A slip on a paper of 46 × 58 by columns, or any text. */
+function slip(random) {
+  const slips = ['forget-carry@line-0.1', 'carry-first@line-0.1', 'forget-sum-carry@total.1'];
+  return random() < 0.7 ? pickFrom(random, slips) : hostileText(random).slice(0, 80);
+}
+
+const column = (random) => ({
+  ...{ method: 'column-multiplication', school: {}, order: [], hops: [], own: null },
+  slips: [slip(random)],
+});
+
+const product = (random) => (random() < 0.75 ? '46 × 58' : hostileText(random));
+
 /** What every job of the worker is asked, from random numbers; `given` are true documents to be harmed. */
 export const JOBS = {
   certificate: (random) => [
@@ -91,8 +104,20 @@ export const JOBS = {
   ],
   diagnoseAnswers: (random) => [answers(random), null, () => random() < 0.9],
   diagnoseSheets: (random) => [answers(random)],
+  habitItems: (random) => [
+    {
+      ...{ problem: product(random), paper: column(random), slip: slip(random) },
+      ...{ where: pickFrom(random, ['all', 'first', 'carry-of-one', '?']), seed: 7 },
+    },
+  ],
   judgeLines: (random) => [problemText(random), own(random)],
   judgeTyped: (random) => [problemText(random), lines(random), lines(random)[0]],
+  slipAnswers: (random) => [
+    product(random),
+    column(random),
+    Array.from({ length: Math.floor(random() * 6) }, () => slip(random)),
+    () => random() < 0.9,
+  ],
   slipSaid: (random) => {
     const typed = lines(random);
     return [problemText(random), typed, 1 + Math.floor(random() * typed.length)];
@@ -102,6 +127,7 @@ export const JOBS = {
     pickFrom(random, PROBLEMS),
     harmed(random, pickFrom(random, ways)),
   ],
+  waySuggested: (random, { lettered }) => [problemText(random), pickFrom(random, lettered)],
   waysInvited: (random) => [problemText(random), lines(random)],
   waysThere: (random) => [
     problemText(random),
@@ -109,7 +135,7 @@ export const JOBS = {
   ],
 };
 
-/** True documents of traces and ways, to be harmed; made by the built core. */
+/** True documents of traces and ways, to be harmed, and a way as it goes between threads; made by the built core. */
 export async function givenDocuments(core) {
   const { judgeLines, readAsked, readProblem, registry, traceDocument, wayDocument, wayOf } =
     await import(pathToFileURL(core).href);
@@ -121,13 +147,13 @@ export async function givenDocuments(core) {
   });
   const { asked } = readAsked('46 × 58');
   const { way } = wayOf(judgeLines(asked, ['= 46 × 60 − 46 × 2', '= 2668']), 'a way');
-  return { traces, ways: [plain(wayDocument(way))] };
+  return { traces, ways: [plain(wayDocument(way))], lettered: [plain(way)] };
 }
 
 /** Milliseconds that a job may take. */
 const PATIENCE = 20_000;
 /** What a job says that was asked about a text that is none of its own. */
-const REFUSAL = /^[\w ]+: "[^]*"(: | is not a problem)/;
+const REFUSAL = /^[\w ]+: "[^]*"(: | is (not a problem|no address))/;
 
 function startedWorker(site) {
   const [name] = readdirSync(join(site, 'assets')).filter((one) =>

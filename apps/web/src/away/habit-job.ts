@@ -25,8 +25,9 @@ export interface HabitAsked {
 /** What someone with a habit writes for other numbers. RangeError for a text that is no problem, or no address. */
 export function habitItems({ problem, paper, slip, where, seed }: HabitAsked): Packed<HabitSheet> {
   const read = readProblem(problem);
+  if (!read.ok) throw new RangeError(`habitItems: "${problem}" is not a problem`);
   const address = readAddress(slip);
-  if (!read.ok || !address) throw new RangeError(`habitItems: "${slip}" on "${problem}"`);
+  if (!address) throw new RangeError(`habitItems: "${slip}" is no address`);
   const [choice] = choicesOf([{ ...paper, slips: [] }], registry);
   const trace = workOfChoice(read.problem, choice!);
   const habit = habitOf(address, where, trace);

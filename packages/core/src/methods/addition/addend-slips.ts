@@ -183,7 +183,11 @@ export function carriedToTheRight(
       ],
       phrase: phrase('column-addition.from-left', {
         figures: here.map(({ count }) => count.toString(base).toUpperCase()),
-        ...{ carried, total, stays, keep, last: isLast },
+        carried,
+        total,
+        stays,
+        keep,
+        last: isLast,
       }),
     });
     carry = keep > 0 ? marks.at(-1)! : null;

@@ -2,7 +2,7 @@ import { where } from '../../account/chance.ts';
 import type { Mark, School } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { digitAt } from '../../exact/numeral.ts';
-import { carryWriting } from './column-line.ts';
+import { carryWriting, productPhrase } from './column-line.ts';
 import { columnPhrases } from './column-words.ts';
 import type { TwoFactors } from './two-factors.ts';
 
@@ -57,10 +57,11 @@ export function columnByColumn(
       takes: [...(isPair ? [scribe.owes(i, i)] : []), ...(carry ? [carry] : [])],
       strikes: carry && carry.medium === 'paper' ? [carry] : [],
       writes,
-      phrase: phrase('column.product', {
-        ...{ digit, multiplier, place: i, linePlace: i, lower: scribe.lowerFactor, carried },
-        ...{ above: 0, fact: digit * multiplier, total, keep, slip: '' },
-      }),
+      phrase: productPhrase(
+        scribe,
+        { digit, multiplier, carried, above: 0 },
+        { place: i, linePlace: i, fact: digit * multiplier, total, keep, slip: '' },
+      ),
     });
     carry = keep > 0 ? marks.at(-1)! : null;
     carried = keep;

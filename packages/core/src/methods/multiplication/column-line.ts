@@ -1,5 +1,5 @@
 import { where, type Where } from '../../account/chance.ts';
-import type { Mark, School } from '../../account/account.ts';
+import type { Mark, Phrase, School } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { digitAt, numeralText, type Numeral } from '../../exact/numeral.ts';
 import { factOf, lineSlip, productSlip, productTotal, shiftOf, zerosFrom } from './column-slips.ts';
@@ -125,16 +125,26 @@ function zeroRow(scribe: Scribe, { top }: TwoFactors, j: number, single: boolean
   });
 }
 
-function productRow(
+/** A line of products by one figure. */
+interface ProductLine extends Line {
+  readonly multiplier: number;
+  readonly school: School;
+  /** The carries that joined the figures of the line before. */
+  readonly before: readonly number[];
+}
+
+/** The fact that a product is worked by, as the learner has it; 0 where none is used. */
+function learnedFact(
   scribe: Scribe,
-  { top }: TwoFactors,
-  line: Line & {
-    readonly multiplier: number;
-    readonly school: School;
-    /** The carries that joined the figures of the line before. */
-    readonly before: readonly number[];
-  },
-): WrittenLine {
+  product: Parameters<typeof factOf>[0],
+  slip: Parameters<typeof factOf>[1],
+  at: Where,
+): number {
+  const used = factOf(product, slip);
+  return used ? scribe.fact(used, at) : 0;
+}
+
+function productRow(scribe: Scribe, { top }: TwoFactors, line: ProductLine): WrittenLine {
   const { base } = scribe;
   const { j, multiplier, school, single, before } = line;
   const role = single ? 'answer' : 'product';
@@ -149,8 +159,7 @@ function productRow(
     const product = { digit: digitAt(top, i), multiplier, carried, old, above, isLast };
     carries.push(carried);
     const slip = productSlip(scribe, product, where('line', j, i));
-    const used = factOf(product, slip);
-    const fact = used ? scribe.fact(used, where('cell', i, j)) : 0;
+    const fact = learnedFact(scribe, product, slip, where('cell', i, j));
     const total = productTotal(product, slip, fact);
     const mayWhole = !isLast && total >= base && slip === '';
     const whole = writesWhole(scribe, top, mayWhole, where('line', j, i));
@@ -169,9 +178,13 @@ function productRow(
       takes: spent ? [scribe.owes(i, j), spent] : [scribe.owes(i, j)],
       strikes: spent && spent.medium === 'paper' && slip !== 'forget-carry' ? [spent] : [],
       writes,
-      phrase: phrase('column.product', {
-        ...{ digit: product.digit, place: i, multiplier, linePlace: line.shift },
-        ...{ lower: scribe.lowerFactor, carried, above, fact, total, keep, slip },
+      phrase: productPhrase(scribe, product, {
+        place: i,
+        linePlace: line.shift,
+        fact,
+        total,
+        keep,
+        slip,
       }),
     });
     if (!goesOn) {
@@ -183,6 +196,33 @@ function productRow(
     figures.push(...marks.filter((mark) => mark.role === role));
   }
   return { marks: figures, carries };
+}
+
+/** What comes of a product, and where: what is said of it beside its figures. */
+interface Told {
+  readonly place: number;
+  readonly linePlace: number;
+  readonly fact: number;
+  readonly total: number;
+  readonly keep: number;
+  readonly slip: string;
+}
+
+/** What is said of a product of two figures and what joins it. */
+export function productPhrase(
+  { lowerFactor: lower }: Scribe,
+  product: {
+    readonly digit: number;
+    readonly multiplier: number;
+    readonly carried: number;
+    readonly above: number;
+  },
+  { place, linePlace, fact, total, keep, slip }: Told,
+): Phrase {
+  const { digit, multiplier, carried, above } = product;
+  // Field by field: this is made for every figure, and spreading objects is slow.
+  const where = { digit, place, multiplier, linePlace, lower, carried, above };
+  return phrase('column.product', Object.assign(where, { fact, total, keep, slip }));
 }
 
 /** Whether both figures of a product are written in one place; asked for at every product but the last. */

@@ -155,20 +155,14 @@ export class PairWork {
     digit.trials.forEach((one, row) => this.tryDigit(digit, one, row));
     if (this.leavesOutZero(digit)) return;
     const factor = doubled * BigInt(base) + BigInt(oneBox ? 0 : found);
+    const tried = `${text(factor, base)} × ${found.toString(base).toUpperCase()}`;
     const marks = this.scribe.step({
       law: 'square',
       phase: { kind: 'digit', of: place },
       takes: [],
       writes: [
         ...this.digitAndProduct(digit),
-        ...(found > 0
-          ? [
-              sideNumber(
-                `${text(factor, base)} × ${found.toString(base).toUpperCase()}`,
-                spot('doubled', this.beside + 1, place),
-              ),
-            ]
-          : []),
+        ...(found > 0 ? [sideNumber(tried, spot('doubled', this.beside + 1, place))] : []),
       ],
       phrase: phrase('root.digit', {
         digit: found,
@@ -177,7 +171,9 @@ export class PairWork {
         before: this.side(this.read * BigInt(base), place),
         width: this.side(found, place),
         area: this.areaOf(digit),
-        ...{ oneBox, undoubled, taken: this.amount(digit.product, place) },
+        oneBox,
+        undoubled,
+        taken: this.amount(digit.product, place),
       }),
     });
     if (found === 0) {

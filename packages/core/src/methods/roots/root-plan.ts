@@ -134,9 +134,22 @@ function digitOf(
     return { digit: one, doubled, product: made, fits: made <= there };
   });
   return {
-    ...{ place, pair, given: own !== undefined, there, before: root, digit, trials },
-    ...{ mayBeWrong, undoubled, oneBox, mayBeSmaller, smaller, mayBeShort, oneFigure },
-    ...{ product: taken, left: there - taken },
+    place,
+    pair,
+    given: own !== undefined,
+    there,
+    before: root,
+    digit,
+    trials,
+    mayBeWrong,
+    undoubled,
+    oneBox,
+    mayBeSmaller,
+    smaller,
+    mayBeShort,
+    oneFigure,
+    product: taken,
+    left: there - taken,
     tried: { undoubled: triedIf(root, false), oneBox: triedIf(root * 2n, true) },
   };
 }

@@ -140,12 +140,19 @@ function writeColumn(
     writes: written ? [answerFigure(result, place)] : [],
     phrase: slip
       ? phrase('decomposition.slipped', {
-          ...{ slip, top, bottom, place },
+          slip,
+          top,
+          bottom,
+          place,
           lastLower: subtrahend.digits.at(-1)!,
           result: result ?? 0,
         })
       : phrase('decomposition.column', {
-          ...{ top, bottom, bare, place, written },
+          top,
+          bottom,
+          bare,
+          place,
+          written,
           result: due,
           slip: left,
         }),
