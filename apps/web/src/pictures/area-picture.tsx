@@ -67,12 +67,12 @@ export function AreaPicture() {
 function scaleNote({ problem }: Worked): string {
   return scriptOf(problem) === 'terms'
     ? 'cells are drawn alike: letters have no size'
-    : 'thin strips, marked ↔, are drawn wider';
+    : 'a thin strip, ↔, is drawn wider';
 }
 
 function notesOf(worked: Worked, ground: AreaGround): string {
   const notes = ground.toScale ? [] : [scaleNote(worked)];
-  if (!isInProportion(ground)) notes.push('the sides are not to one scale');
+  if (!isInProportion(ground)) notes.push('sides not to one scale');
   return notes.join('; ');
 }
 
