@@ -1,3 +1,4 @@
+import { freshComparison } from '@levee/core';
 import type { TestServer } from './server.ts';
 
 /** A comparison to be kept: a problem on papers of methods, and of own lines behind them. */
@@ -31,22 +32,10 @@ function documentOf({ problem, methods = [], lines = [], answers = [], steps = 0
     }),
   ].map((paper, k) => ({ id: `p${k + 1}`, ...paper }));
   return {
-    format: 'levee-comparison',
-    version: 9,
+    ...freshComparison(problem),
     title: 'hard',
-    story: '',
-    unit: '',
-    units: [],
-    tags: [],
-    counted: false,
-    problem,
-    estimate: null,
-    earlier: [],
     papers,
     steps: Object.fromEntries(papers.map(({ id }) => [id, steps])),
-    pace: 'amount',
-    room: { covered: [], shown: ['papers'] },
-    checks: [],
     answers: answers.map((answer) => ({ code: '', problem: '', answer })),
   };
 }

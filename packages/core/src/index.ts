@@ -201,6 +201,7 @@ export {
   type PaperId,
   type PaperWork,
 } from './formats/comparison-shape.ts';
+export { COMPARISON_FORMAT, freshComparison } from './formats/fresh-comparison.ts';
 export { decodeAgreement } from './formats/agreement-document.ts';
 export { watchTraces } from './methods/watch.ts';
 export { auditDocument } from './formats/trace-audit.ts';

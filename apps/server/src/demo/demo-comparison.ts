@@ -1,4 +1,4 @@
-import { FRESH_ROOM, OWN_LINES, registry, workOf, type ComparisonDocument } from '@levee/core';
+import { freshComparison, OWN_LINES, registry, workOf, type ComparisonDocument } from '@levee/core';
 
 type DemoPaper = readonly [
   method: string,
@@ -33,33 +33,16 @@ interface DemoComparison {
 
 /** The whole document of a demo comparison, papers in their usual schools. */
 export function comparison(demo: DemoComparison): ComparisonDocument {
-  const {
-    papers,
-    steps,
-    pace = 'amount',
-    counted = false,
-    checks = [],
-    units = [],
-    tags = [],
-    answers = [],
-    ...rest
-  } = demo;
+  const { papers, steps, checks = [], answers = [], ...said } = demo;
   const laid = papers.map((paper, k) => ({
     id: `p${k + 1}`,
     ...('lines' in paper ? ownPaper(paper) : methodPaper(paper)),
   }));
   return {
-    format: 'levee-comparison',
-    version: 9,
-    earlier: [],
+    ...freshComparison(said.problem),
+    ...said,
     answers: answers.map(answered),
-    pace,
-    room: FRESH_ROOM,
-    counted,
-    units,
-    tags,
-    checks: checks.map((check) => ({ problem: rest.problem, ...check })),
-    ...rest,
+    checks: checks.map((check) => ({ problem: said.problem, ...check })),
     papers: laid,
     steps: Object.fromEntries(laid.map(({ id }, k) => [id, steps[k]!])),
   };

@@ -4,7 +4,7 @@ import {
   choicesOf,
   compare,
   decodeComparison,
-  FRESH_ROOM,
+  freshComparison,
   readComputation,
   registry,
   traceDocument,
@@ -51,23 +51,10 @@ function traceImport(input: TraceLike): Import {
   }
   const { method, school } = input;
   const read = comparisonImport({
-    format: 'levee-comparison',
-    version: 9,
-    title: '',
-    story: '',
-    unit: '',
-    units: [],
-    tags: [],
-    counted: false,
+    ...freshComparison(''),
     problem: input.problem?.text,
-    estimate: null,
-    earlier: [],
     papers: [{ id: 'p1', method, school, order: [], hops: [], slips: [], own: null }],
     steps: { p1: 0 },
-    pace: 'amount',
-    room: FRESH_ROOM,
-    checks: [],
-    answers: [],
   });
   if (!read.ok) return read;
   const held = 'Every amount and law of its trace holds, as it stands in the file.';

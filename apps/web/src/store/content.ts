@@ -1,7 +1,7 @@
 import {
   asBrackets,
   asFigures,
-  FRESH_ROOM,
+  freshComparison,
   scriptOf,
   inBase,
   makeProblem,
@@ -24,7 +24,7 @@ import {
   type ProblemKind,
   type Script,
 } from '@levee/core';
-import { documentOf, settled, UNNAMED, type Content } from './desk.ts';
+import { deskOf, documentOf, settled, UNNAMED, type Content } from './desk.ts';
 
 /** The problem of a document; documents hold only problems that can be read. */
 export function problemOf(content: Pick<Content, 'problem'>): Problem {
@@ -64,21 +64,8 @@ const SCRIPT_PAPERS: Record<Exclude<Script, 'figures'>, readonly string[]> = {
 /** A new comparison of a computation, with the papers that suit it; of 46 × 58 unless another is named. */
 export function freshDocument(problem?: Problem): ComparisonDocument {
   const papers = problem ? firstPapers(problem) : FIRST_PAPERS.product.map(paperOf);
-  const numbers = { problem: problem ? problemText(problem) : '46 × 58', estimate: null, papers };
-  const content = {
-    title: '',
-    story: '',
-    unit: '',
-    units: [],
-    tags: [],
-    earlier: [],
-    answers: [],
-    counted: false,
-    ...numbers,
-  };
-  return documentOf(
-    settled({ content, progress: { steps: {}, pace: 'amount', room: FRESH_ROOM }, checks: [] }),
-  );
+  const fresh = freshComparison(problem ? problemText(problem) : '46 × 58');
+  return documentOf(settled(deskOf({ ...fresh, papers })));
 }
 
 /**

@@ -1,4 +1,11 @@
-import type { CheckRecord, ComparisonDocument, Pace, PaperId, Room } from '@levee/core';
+import {
+  COMPARISON_FORMAT,
+  type CheckRecord,
+  type ComparisonDocument,
+  type Pace,
+  type PaperId,
+  type Room,
+} from '@levee/core';
 
 /** What she chose and wrote: the part of a comparison that undo goes through. */
 export type Content = Omit<
@@ -65,7 +72,7 @@ export function deskOf(document: ComparisonDocument): Desk {
 export function documentOf({ content, progress, checks }: Desk): ComparisonDocument {
   const steps = Object.fromEntries(ids(content).map((id) => [id, progress.steps[id] ?? 0]));
   const { pace, room } = progress;
-  return { format: 'levee-comparison', version: 9, ...content, steps, pace, room, checks };
+  return { ...COMPARISON_FORMAT, ...content, steps, pace, room, checks };
 }
 
 /** What must not be lost when two versions meet: all but how far the papers are. */
