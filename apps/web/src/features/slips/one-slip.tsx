@@ -5,7 +5,6 @@ import {
   readAddress,
   SLIP_IDEAS,
   type Feature,
-  type Speaker,
   type Trace,
 } from '@levee/core';
 import { useMemo } from 'react';
@@ -39,31 +38,34 @@ export function OneSlip({ paper, params, covers }: OneSlipProps) {
   const found = useSlipRows(paper, say);
   const { rows, isSought } = found;
   const choice = chosenOf(found, params);
-  if (!choice && isSought && rows.length > 0) return <Seeking rows={rows} say={say} />;
-  if (!choice) {
-    if (isSought) return null;
+  if (!choice && isSought && rows.length === 0) return null;
+  if (!choice && !isSought) {
     return (
       <p className="caption empty">
         There is no chance of a slip on this paper: nothing is carried, opened or left out here.
       </p>
     );
   }
-  const row = rowOf(rows, choice.slip);
+  const row = choice ? rowOf(rows, choice.slip) : undefined;
   const isSecond = params.mode === 'second';
   const choose = (address: string) =>
     params.set(
-      isSecond && address !== choice.slip ? { second: address } : { slip: address, second: null },
+      isSecond && choice && address !== choice.slip
+        ? { second: address }
+        : { slip: address, second: null },
     );
   return (
     <div className={covers.isUp('name') ? 'one-slip' : 'one-slip covered'}>
       {covers.isUp('name') && (
         <div className="slip-side">
-          {!row?.before && <Mode params={params} choice={choice} trace={paper.lane.trace} />}
+          {choice && !row?.before && (
+            <Mode params={params} choice={choice} trace={paper.lane.trace} />
+          )}
           <SlipTable
             key={paper.id}
             rows={rows}
-            chosen={choice.slip}
-            second={choice.second}
+            chosen={choice?.slip ?? ''}
+            second={choice?.second ?? null}
             choose={choose}
             say={say}
           />
@@ -78,23 +80,13 @@ export function OneSlip({ paper, params, covers }: OneSlipProps) {
           before={row.before}
           covers={covers}
         />
+      ) : !choice ? (
+        <p className="caption" role="status">
+          Working the slips …
+        </p>
       ) : (
         <SlipMain paper={paper} choice={choice} label={row?.label} covers={covers} />
       )}
-    </div>
-  );
-}
-
-/** The chances while it is sought which of them is looked at first. */
-function Seeking({ rows, say }: { readonly rows: readonly SlipRow[]; readonly say: Speaker }) {
-  return (
-    <div className="one-slip">
-      <div className="slip-side">
-        <SlipTable rows={rows} chosen="" second={null} choose={() => undefined} say={say} />
-      </div>
-      <p className="caption" role="status">
-        Working the slips …
-      </p>
     </div>
   );
 }
