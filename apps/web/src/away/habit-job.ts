@@ -1,14 +1,13 @@
 import {
-  choicesOf,
   habitSheet,
   readAddress,
   readProblem,
-  registry,
   workOfChoice,
   type Feature,
   type HabitSheet,
   type PaperWork,
 } from '@levee/core';
+import { cleanChoice } from './clean-choice.ts';
 import { habitOf } from '../worked/habit-of.ts';
 import { pack, type Packed } from './packed.ts';
 
@@ -28,8 +27,8 @@ export function habitItems({ problem, paper, slip, where, seed }: HabitAsked): P
   if (!read.ok) throw new RangeError(`habitItems: "${problem}" is not a problem`);
   const address = readAddress(slip);
   if (!address) throw new RangeError(`habitItems: "${slip}" is no address`);
-  const [choice] = choicesOf([{ ...paper, slips: [] }], registry);
-  const trace = workOfChoice(read.problem, choice!);
+  const choice = cleanChoice(paper);
+  const trace = workOfChoice(read.problem, choice);
   const habit = habitOf(address, where, trace);
-  return pack(habitSheet(choice!.method, trace.school, habit, { like: read.problem, seed }));
+  return pack(habitSheet(choice.method, trace.school, habit, { like: read.problem, seed }));
 }

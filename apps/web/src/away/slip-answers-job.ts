@@ -1,13 +1,12 @@
 import {
   answerText,
-  choicesOf,
   readAddress,
   readProblem,
-  registry,
   workOfChoice,
   type PaperWork,
   type Problem,
 } from '@levee/core';
+import { cleanChoice } from './clean-choice.ts';
 import { inPieces, type Tell } from './long.ts';
 
 /** What a slip gives where it is made once: the answer as its paper has it, and its amount as an exact number. */
@@ -49,7 +48,6 @@ export async function slipAnswers(
 export function slipAnswer(problem: Problem, paper: PaperWork, slip: string): SlipAnswer {
   const address = readAddress(slip);
   if (!address) throw new RangeError(`slipAnswer: "${slip}" is no address`);
-  const [choice] = choicesOf([{ ...paper, slips: [] }], registry);
-  const trace = workOfChoice(problem, { ...choice!, slips: [address] });
+  const trace = workOfChoice(problem, { ...cleanChoice(paper), slips: [address] });
   return { slip, answer: answerText(trace), amount: trace.answer.toString() };
 }

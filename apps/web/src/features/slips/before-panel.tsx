@@ -10,19 +10,15 @@ import { FinishedPaper } from './two-papers.tsx';
 
 interface BeforePanelProps {
   readonly paper: Paper;
-  readonly label: string;
-  readonly slip: string;
-  readonly outcome: Outcome;
-  readonly before: BeforeRow['before'];
+  readonly row: BeforeRow;
   readonly covers: Covers;
 }
 
 /** What goes wrong before the work: the right paper beside the one that is worked instead, or beside what is handed in. */
-export function BeforePanel(props: BeforePanelProps) {
-  const { paper, label, slip, outcome, before, covers } = props;
-  const { copied, answer } = before;
+export function BeforePanel({ paper, row, covers }: BeforePanelProps) {
+  const { copied, answer } = row.before;
   const other = useMemo(() => copied && otherPaper(paper, copied), [paper, copied]);
-  const idea = slipIdea(slip);
+  const idea = slipIdea(row.slip);
   const isNamed = covers.isUp('name');
   return (
     <div className="slip-main">
@@ -37,7 +33,7 @@ export function BeforePanel(props: BeforePanelProps) {
             slipped
           />
         ) : (
-          <HandedIn outcome={outcome} title={isNamed ? label : 'Another answer'} />
+          <HandedIn row={row} isNamed={isNamed} />
         )}
       </div>
       <div className="slip-below">
@@ -72,23 +68,18 @@ function shortText(off: Outcome['off'], say: Speaker): string {
   return `${say.worth(off.absolute())} ${off.isNegative ? 'short' : 'too much'}.`;
 }
 
-interface HandedInProps {
-  readonly outcome: Outcome;
-  readonly title: string;
-}
-
-function HandedIn({ outcome: { answer, off }, title }: HandedInProps) {
+function HandedIn({ row, isNamed }: { readonly row: BeforeRow; readonly isNamed: boolean }) {
   const say = useSpeaker();
   return (
     <article className="slip-paper slipped" aria-label="What is handed in">
       <header>
-        <h2>{title}</h2>
+        <h2>{isNamed ? row.label : 'Another answer'}</h2>
       </header>
       <p className="handed-in figures">
-        <MathText text={say.pointed(answer)} />
+        <MathText text={say.pointed(row.answer)} />
       </p>
       <p className="sentence">
-        <MathText text={shortText(off, say)} />
+        <MathText text={shortText(row.off, say)} />
       </p>
     </article>
   );

@@ -71,15 +71,8 @@ export function OneSlip({ paper, params, covers }: OneSlipProps) {
           />
         </div>
       )}
-      {row?.before && row.outcome ? (
-        <BeforePanel
-          paper={paper}
-          label={row.label}
-          slip={row.slip}
-          outcome={row.outcome}
-          before={row.before}
-          covers={covers}
-        />
+      {row?.before ? (
+        <BeforePanel paper={paper} row={row.before} covers={covers} />
       ) : !choice ? (
         <p className="caption" role="status">
           Working the slips …
@@ -126,7 +119,7 @@ function SlipMain({ paper, choice, label: own, covers }: SlipMainProps) {
       {covers.isUp('name') && (
         <>
           <HabitPanel
-            key={`${choice.slip} ${choice.habit}`}
+            key={`${paper.id} ${choice.slip} ${choice.habit}`}
             paper={paper}
             slip={choice.slip}
             where={choice.habit ?? 'all'}

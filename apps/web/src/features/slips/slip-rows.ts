@@ -36,7 +36,8 @@ export interface SlipRow extends Chance {
   readonly outcome: Outcome | null;
   /** How many of the rows worked so far give this answer. */
   readonly ways: number;
-  readonly before?: BeforeRow['before'];
+  /** Of what goes wrong before the work, all of it. */
+  readonly before?: BeforeRow;
 }
 
 /** The most chances that are listed for one paper. */
@@ -85,7 +86,7 @@ export function slipRows(
 ): readonly SlipRow[] {
   const made = [
     ...chances.map((chance) => ({ ...chance, outcome: outcomes.get(chance.address) ?? null })),
-    ...before.map((row) => ({ ...row, outcome: row })),
+    ...before.map((row) => ({ ...row, outcome: row, before: row })),
   ];
   const counts = new Map<string, number>();
   for (const { outcome } of made)

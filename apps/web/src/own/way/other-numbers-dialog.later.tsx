@@ -54,14 +54,14 @@ export default function OtherNumbersDialog(props: {
             <p className="caption" role="status">
               Asking every number where it comes from …
             </p>
-            <OwnLines here={asked.text} own={own} />
+            <Lines own={own} here={asked.text} way={null} there={null} />
           </>
         )}
         {answer?.ok === false && <p role="alert">{answer.says}</p>}
         {answer?.ok && way && (
           <>
             <Numbers text={text} suggested={suggested} there={there} type={setTyped} />
-            <Lines way={way} here={asked.text} there={there} />
+            <Lines own={own} here={asked.text} way={way} there={there} />
             <Rules way={way} choices={answer.choices} choose={choose} />
             <Holds way={way} />
           </>
@@ -123,40 +123,18 @@ function Numbers(props: {
   );
 }
 
-/** The lines as they are here, while their way is sought. */
-function OwnLines({ here, own }: { readonly here: string; readonly own: OwnWork }) {
-  const notation = useNotation();
-  return (
-    <table className="way-lines">
-      <thead>
-        <tr>
-          <th scope="col">
-            <ProblemText problem={here} />
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {own.lines.filter(isCounted).map(({ text }, k) => (
-          <tr key={k}>
-            <td>
-              <MathText text={inNotation(displayed(text), notation)} />
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
-}
-
-/** Line by line: as it is here, with letters, and there. */
+/** Line by line: as it is here, with letters where its way is known, and there. */
 function Lines(props: {
-  readonly way: LetteredWay;
+  readonly own: OwnWork;
   readonly here: string;
+  readonly way: LetteredWay | null;
   readonly there: There | null;
 }) {
-  const { way, here, there } = props;
+  const { own, here, way, there } = props;
   const notation = useNotation();
-  const now = layThere(way, here);
+  const now = way && layThere(way, here);
+  const typed = own.lines.filter(isCounted).map(({ text }) => text);
+  const lines = way ? way.lines.map((_, k) => (now?.ok ? now.lines[k]! : '')) : typed;
   const written = (line: string) => <MathText text={inNotation(displayed(line), notation)} />;
   return (
     <table className="way-lines">
@@ -165,20 +143,24 @@ function Lines(props: {
           <th scope="col">
             <ProblemText problem={here} />
           </th>
-          <th scope="col">
-            <Lettered text={way.asked} way={way} />
-          </th>
-          <th scope="col">{there && <ProblemText problem={there.text} />}</th>
+          {way && (
+            <th scope="col">
+              <Lettered text={way.asked} way={way} />
+            </th>
+          )}
+          {way && <th scope="col">{there && <ProblemText problem={there.text} />}</th>}
         </tr>
       </thead>
       <tbody>
-        {way.lines.map((line, k) => (
+        {lines.map((line, k) => (
           <tr key={k}>
-            <td>{now?.ok && written(now.lines[k]!)}</td>
-            <td>
-              <Lettered text={line} way={way} />
-            </td>
-            <td>{there?.ok && written(there.lines[k]!)}</td>
+            <td>{written(line)}</td>
+            {way && (
+              <td>
+                <Lettered text={way.lines[k]!} way={way} />
+              </td>
+            )}
+            {way && <td>{there?.ok && written(there.lines[k]!)}</td>}
           </tr>
         ))}
       </tbody>
