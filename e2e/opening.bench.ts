@@ -34,28 +34,22 @@ afterAll(async () => {
 });
 
 /**
- * Notes when what a page is opened for is on the screen, and how long the page was blocked at most. The browser tells when an
- * element that is named for it is presented, as it does of the first paint; figures are drawn, so the count beside them is named.
+ * Notes when what a page is opened for is on the screen, when all around it is, and how long the page was blocked at most: the
+ * task behind the frame in which the last of it is painted.
  */
 const WATCH = `
   window.blocked = 0;
   new PerformanceObserver((list) => {
     for (const { duration } of list.getEntries()) window.blocked = Math.max(window.blocked, duration);
   }).observe({ type: 'longtask', buffered: true });
-  new PerformanceObserver((list) => {
-    window.paintedAt ??= Math.min(...list.getEntries().map(({ renderTime }) => renderTime));
-  }).observe({ type: 'element', buffered: true });
-  new MutationObserver((_, watch) => {
-    if (!document.querySelector('.paper .figure')) return;
-    watch.disconnect();
-    document.querySelector('.paper .count').setAttribute('elementtiming', 'papers');
-  }).observe(document, { childList: true, subtree: true });
-  new MutationObserver((_, watch) => {
-    const parts = ['.agree dl', '.lane', '.gauge-total', 'section[aria-label="Shared picture"] svg'];
-    if (!parts.every((css) => document.querySelector(css))) return;
-    watch.disconnect();
-    requestAnimationFrame(() => setTimeout(() => (window.panelsAt = performance.now())));
-  }).observe(document, { childList: true, subtree: true });
+  const note = (name, parts) =>
+    new MutationObserver((_, watch) => {
+      if (!parts.every((css) => document.querySelector(css))) return;
+      watch.disconnect();
+      requestAnimationFrame(() => setTimeout(() => (window[name] = performance.now())));
+    }).observe(document, { childList: true, subtree: true });
+  note('paintedAt', ['.paper .figure']);
+  note('panelsAt', ['.agree dl', '.lane', '.gauge-total', 'section[aria-label="Shared picture"] svg']);
 `;
 
 /** Milliseconds until something is painted, until what a page is opened for stands there, and until all around it does. */
