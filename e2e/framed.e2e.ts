@@ -76,7 +76,8 @@ describe('the focus', () => {
 
   it('goes along the steps of a paper with the arrows, from one stop of Tab', async () => {
     await page.keys(Key.HOME);
-    await page.script(`document.querySelector('.lane').focus()`);
+    await page.find('.lane-blocks .block');
+    await page.script(`document.querySelector('.lane-blocks .lane').focus()`);
     await page.keys(Key.ARROW_RIGHT, Key.ARROW_RIGHT);
     expect(await page.script('return document.activeElement.title')).toMatch(/^Column, step 2: /);
     expect(

@@ -7,12 +7,14 @@ import {
   signsMarkup,
   type Box,
   type Brush,
+  type Drawing,
   type Notation,
 } from '@levee/core';
 import { memo, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import type { Lit } from '../worked/lit.ts';
 import type { Drawn } from '../worked/drawn.ts';
 import { FramedAmounts } from './framed-amounts.tsx';
+import { InTurn } from './in-turn.ts';
 import './sheet.css';
 import { WrittenPage } from './written.ts';
 
@@ -79,10 +81,18 @@ function inset({ x, y, width, height }: Box): Box {
 
 /** What is on the paper from the start: rulings and signs. */
 const Printed = memo(function Printed({ paper, brush }: Painted) {
-  const { rulings, signs } = paper.drawing;
-  return (
-    <Painting name="printed" markup={rulingsMarkup(rulings, brush) + signsMarkup(signs, brush)} />
-  );
+  const layer = useRef<SVGGElement>(null);
+  useLayoutEffect(() => {
+    const { rulings, signs } = paper.drawing;
+    layer.current!.innerHTML = rulingsMarkup(rulings, brush);
+    const waiting = new InTurn<Sign, Sign>((some) =>
+      layer.current!.insertAdjacentHTML('beforeend', signsMarkup(some, brush)),
+    );
+    for (const sign of signs) if (!sign.with) waiting.put(sign, sign);
+    waiting.start();
+    return () => waiting.stop();
+  }, [paper, brush]);
+  return <g ref={layer} className="printed" />;
 });
 
 /** A layer as the painter of core has it; its texts are escaped. It is put in anew only when it changes. */
@@ -91,6 +101,8 @@ const Painting = memo(function Painting(props: { readonly name: string; readonly
   const html = useMemo(() => ({ __html: markup }), [markup]);
   return <g className={name} dangerouslySetInnerHTML={html} />;
 });
+
+type Sign = Drawing['signs'][number];
 
 interface Painted {
   readonly paper: Drawn;

@@ -1,5 +1,6 @@
 import { figuresMarkup, slotsMarkup, type Brush, type Drawing, type EntryId } from '@levee/core';
 import type { Drawn } from '../worked/drawn.ts';
+import { InTurn } from './in-turn.ts';
 import { changedBetween, stateAt } from './moments.ts';
 
 /** The two groups of a page that are written into: dots for work to come, and figures. */
@@ -10,9 +11,6 @@ export interface Layers {
 
 type Part = Pick<Drawing, 'signs' | 'figures'>;
 
-/** How many entries are written in one frame: a page of more of them is written in several, so that none holds it up for long. */
-const AT_ONCE = 150;
-
 /**
  * Everything of one paper that comes and goes with the steps. A figure is put into the page when it is first
  * written, and from then on only its `data-state` changes: a large paper opens with little on it, and a step
@@ -22,9 +20,7 @@ export class WrittenPage {
   private readonly parts: ReadonlyMap<EntryId, Part>;
   private readonly nodes = new Map<EntryId, Element[]>();
   private step: number | null = null;
-  /** What is written with the frames to come, in order. */
-  private readonly waiting = new Map<EntryId, Part>();
-  private frame = 0;
+  private readonly waiting = new InTurn<EntryId, Part>((parts) => this.write(parts));
 
   constructor(
     private readonly layers: Layers,
@@ -47,26 +43,16 @@ export class WrittenPage {
     for (const id of this.toLookAt(step)) {
       const state = stateAt(this.paper, id, step);
       const part = this.parts.get(id);
-      if (part && state !== 'absent' && !this.isWritten(id)) this.waiting.set(id, part);
+      if (part && state !== 'absent' && !this.isWritten(id)) this.waiting.put(id, part);
       for (const node of this.nodes.get(id) ?? []) node.setAttribute('data-state', state);
     }
     this.step = step;
-    this.writeSome();
+    this.waiting.start();
   }
 
   /** Nothing more is written. */
   stop(): void {
-    cancelAnimationFrame(this.frame);
-    this.waiting.clear();
-  }
-
-  private writeSome(): void {
-    cancelAnimationFrame(this.frame);
-    const some = [...this.waiting].slice(0, AT_ONCE);
-    if (some.length === 0) return;
-    for (const [id] of some) this.waiting.delete(id);
-    this.write(some.map(([, part]) => part));
-    if (this.waiting.size > 0) this.frame = requestAnimationFrame(() => this.writeSome());
+    this.waiting.stop();
   }
 
   private toLookAt(step: number): Iterable<EntryId> {

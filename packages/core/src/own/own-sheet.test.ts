@@ -155,9 +155,9 @@ describe('the sheet of own lines as text', () => {
         +  20 +  21 +  22 +  11 ✓ other order
 
      =  198                     ✓ worked out
-         first   I   turned   them   all   around,
+              first I turned them all around,
 
-         so  that  the   first    came   last"
+             so that the first came last"
     `);
   });
 });

@@ -277,10 +277,10 @@ class OwnPage {
     return x + width;
   }
 
-  /** Words as they were typed; long ones may go on on the next row at every space. */
+  /** Words as they were typed; long ones go on on the next row. */
   private text(text: string, x: number, id: EntryId | null, struck = false): number {
     const { width } = setRunning(text, LETTERS);
-    const runs = width > WIDEST ? runsOf(text) : [text];
+    const runs = width > WIDEST ? runsOf(text, x) : [text];
     return runs.reduce((at, run) => this.run(run, at, id, struck), x);
   }
 
@@ -307,9 +307,20 @@ class OwnPage {
   }
 }
 
-/** A text in its words, each with the space behind it. */
-function runsOf(text: string): readonly string[] {
-  return text.match(/\S+\s*/g) ?? [];
+/** A text in as many of its words as a row holds, the first of them from `x` on. */
+function runsOf(text: string, x: number): readonly string[] {
+  const runs: string[] = [];
+  let end = Infinity;
+  for (const word of text.match(/\S+\s*/g) ?? []) {
+    const { width } = setRunning(word, LETTERS);
+    if (end + width > WIDEST) {
+      end = runs.length === 0 ? x : EQUALS;
+      runs.push('');
+    }
+    runs[runs.length - 1] += word;
+    end += width;
+  }
+  return runs;
 }
 
 /**

@@ -38,7 +38,7 @@ export function Lanes({ blocks }: { readonly blocks: boolean }) {
       <div className="lane-blocks" ref={ref}>
         {worked.papers.map((paper) => (
           <Lane
-            key={`${paper.id}${blocks}`}
+            key={paper.id}
             blocks={blocks}
             paper={paper}
             step={steps[paper.index]!}
