@@ -279,9 +279,7 @@ class OwnPage {
 
   /** Words as they were typed; long ones go on on the next row. */
   private text(text: string, x: number, id: EntryId | null, struck = false): number {
-    const { width } = setRunning(text, LETTERS);
-    const runs = width > WIDEST ? runsOf(text, x) : [text];
-    return runs.reduce((at, run) => this.run(run, at, id, struck), x);
+    return runsOf(text, x).reduce((at, run) => this.run(run, at, id, struck), x);
   }
 
   private run(text: string, x: number, id: EntryId | null, struck: boolean): number {
@@ -310,9 +308,11 @@ class OwnPage {
 /** A text in as many of its words as a row holds, the first of them from `x` on. */
 function runsOf(text: string, x: number): readonly string[] {
   const runs: string[] = [];
+  const widths = new Map<string, number>();
   let end = Infinity;
   for (const word of text.match(/\S+\s*/g) ?? []) {
-    const { width } = setRunning(word, LETTERS);
+    const width = widths.get(word) ?? setRunning(word, LETTERS).width;
+    widths.set(word, width);
     if (end + width > WIDEST) {
       end = runs.length === 0 ? x : EQUALS;
       runs.push('');
