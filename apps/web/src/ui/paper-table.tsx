@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { useComparison } from '../store/comparison-store.ts';
 import { csvText } from './csv.ts';
 import { MathText } from './math-text.tsx';
@@ -20,9 +21,14 @@ interface PaperTableProps {
   readonly columns?: readonly string[];
 }
 
+/** Rows that are shown before all are asked for: a table of hundreds would hold the page up, and nobody reads it at once. */
+const AT_FIRST = 60;
+
 /** A table with a column a paper, or with columns of its own; it exports as CSV. */
 export function PaperTable({ title, corner, rows, columns }: PaperTableProps) {
   const { papers } = useWorked();
+  const [all, setAll] = useState(false);
+  const shown = all ? rows : rows.slice(0, AT_FIRST);
   const problem = useComparison((state) => state.content.problem);
   const head = [corner, ...(columns ?? papers.map(({ title: name }) => name))];
   const save = () =>
@@ -50,7 +56,7 @@ export function PaperTable({ title, corner, rows, columns }: PaperTableProps) {
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ name, cells }, row) => (
+          {shown.map(({ name, cells }, row) => (
             <tr key={row}>
               <th scope="row" className="figures">
                 <MathText text={name} />
@@ -64,6 +70,11 @@ export function PaperTable({ title, corner, rows, columns }: PaperTableProps) {
           ))}
         </tbody>
       </table>
+      {shown.length < rows.length && (
+        <button type="button" className="link" onClick={() => setAll(true)}>
+          Show all {rows.length} rows
+        </button>
+      )}
     </section>
   );
 }
