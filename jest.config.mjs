@@ -45,6 +45,7 @@ export default {
       setupFilesAfterEnv: [
         ...WATCHED.setupFilesAfterEnv,
         '<rootDir>/apps/web/src/testing/typesetter.ts',
+        '<rootDir>/apps/web/src/testing/judge.ts',
       ],
       setupFiles: ['<rootDir>/apps/web/src/testing/browser-globals.ts'],
       moduleNameMapper: { '\\.css$': '<rootDir>/apps/web/src/testing/no-style.ts' },

@@ -252,17 +252,16 @@ export { readComputation } from './own/computation.ts';
 export { nameOfMethod, shortNameOfMethod } from './methods/names.ts';
 export { OWN_LINES, OWN_LINES_NAME } from './laws/replay.ts';
 export { methodOfPaper } from './formats/choices.ts';
+export { judgedLines, ownLinesMethod } from './own/method.ts';
 export {
   isOwnLines,
-  ownLinesMethod,
   isAwaiting,
-  judgedLines,
   knownLinesMethod,
   unjudgedLinesMethod,
   waitingLinesMethod,
   type KnownLines,
   type OwnLinesMethod,
-} from './own/method.ts';
+} from './own/lines-method.ts';
 export {
   isCounted,
   NO_LINES,

@@ -1,5 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import { jobs, type Jobs } from './jobs.ts';
+import type { Jobs } from './jobs.ts';
 
 interface Place {
   readonly jobs: Remote<Jobs>;
@@ -35,7 +35,10 @@ export async function away<K extends keyof Jobs>(
   ...args: Parameters<Jobs[K]>
 ): Promise<Awaited<ReturnType<Jobs[K]>>> {
   type Made = Awaited<ReturnType<Jobs[K]>>;
-  const here = () => (jobs[job] as unknown as (...given: unknown[]) => Made)(...args);
+  const here = async (): Promise<Made> => {
+    const { jobs } = await import('./jobs.ts');
+    return (jobs[job] as unknown as (...given: unknown[]) => Made | Promise<Made>)(...args);
+  };
   const there = placeAway();
   if (!there) return here();
   const ask = there.jobs[job] as unknown as (...given: unknown[]) => Promise<Made>;

@@ -1,4 +1,11 @@
-import { choicesOf, compare, readComputation, registry, type PaperWork } from '@levee/core';
+import {
+  choicesOf,
+  compare,
+  ownLinesMethod,
+  readComputation,
+  registry,
+  type PaperWork,
+} from '@levee/core';
 import { certify, type Certified } from '../certificate/certify.ts';
 import { diagnoseAnswers, diagnoseSheets } from './answers-job.ts';
 import { classRuns } from './class-job.ts';
@@ -16,7 +23,7 @@ export const jobs = {
   certificate(problem: string, papers: readonly PaperWork[]): Certified {
     const read = readComputation(problem);
     if (!read.ok) throw new RangeError(`certificate: "${problem}" is not a problem`);
-    return certify(compare(read.problem, choicesOf(papers, registry)));
+    return certify(compare(read.problem, choicesOf(papers, registry, ownLinesMethod)));
   },
 
   readImport,

@@ -2,6 +2,7 @@ import {
   audit,
   auditDocument,
   choicesOf,
+  ownLinesMethod,
   compare,
   decodeComparison,
   freshComparison,
@@ -67,7 +68,7 @@ const OTHER_WORK =
 /** Whether the paper here has just the marks of the trace that came in. */
 function isSameWork({ entries }: TraceLike, { papers, problem }: ComparisonDocument): boolean {
   const asked = readComputation(problem);
-  const [choice] = choicesOf(papers, registry);
+  const [choice] = choicesOf(papers, registry, ownLinesMethod);
   if (!asked.ok || !choice) return false;
   const made = choice.method.trace(asked.problem, choice);
   return JSON.stringify(traceDocument(choice.method, made).entries) === JSON.stringify(entries);
@@ -77,7 +78,7 @@ function comparisonImport(input: unknown): Import {
   const decoded = decodeComparison(input, registry);
   if (!decoded.ok) return { ok: false, fault: sentence(`${decoded.where}: ${decoded.fault}`) };
   const { document, problem } = decoded;
-  const fault = firstFault(compare(problem, choicesOf(document.papers, registry)));
+  const fault = firstFault(compare(problem, choicesOf(document.papers, registry, ownLinesMethod)));
   if (fault !== null) return { ok: false, fault };
   return { ok: true, document, checked: checkedText(document) };
 }

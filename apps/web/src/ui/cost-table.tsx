@@ -28,7 +28,9 @@ interface CountedProps {
 
 function Counted({ papers, counted }: CountedProps) {
   const say = useSpeaker();
-  const columns = papers.map(({ lane: { trace } }, k) => costItems(counted[k]!, trace.problem, say));
+  const columns = papers.map(({ lane: { trace } }, k) =>
+    costItems(counted[k]!, trace.problem, say),
+  );
   const rows = (columns[0] ?? []).map(({ name }, row) => ({
     name,
     cells: columns.map((items) => items[row]!.amount),

@@ -40,6 +40,8 @@ jest.unstable_mockModule('./drawn.ts', () => ({
 }));
 
 const { judgeLines } = await import('../away/lines-job.ts');
+const { judgeAtOnce } = await import('./at-once.ts');
+judgeAtOnce(null);
 const { useArrived } = await import('./judged.ts');
 const { work } = await import('./work.ts');
 const { ownPaper, paperOf } = await import('../store/content.ts');

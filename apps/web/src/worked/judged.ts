@@ -1,6 +1,5 @@
 import {
   knownLinesMethod,
-  ownLinesMethod,
   unjudgedLinesMethod,
   waitingLinesMethod,
   type KnownLines,
@@ -9,8 +8,9 @@ import {
   type Trace,
 } from '@levee/core';
 import { create } from 'zustand';
-import { away, isAway } from '../away/away.ts';
+import { away } from '../away/away.ts';
 import { unpack } from '../away/packed.ts';
+import { judgeOfNow } from './at-once.ts';
 import { breathing, nextTask } from './breathing.ts';
 import { drawAhead } from './drawn.ts';
 
@@ -42,7 +42,7 @@ export function beforeShown(work: () => Promise<void>): void {
 
 /**
  * Own lines in the place of a method, on a problem. They are judged away from the page and stand unjudged until that has come,
- * with what was known of their first lines; where there is no place away they are judged here.
+ * with what was known of their first lines.
  */
 export function linesMethod(problem: string, own: OwnWork): Method {
   const name = JSON.stringify([problem, own.lines]);
@@ -57,7 +57,8 @@ export function linesMethod(problem: string, own: OwnWork): Method {
 function methodAs({ problem, known, failed }: Asked, own: OwnWork): Method {
   if (known) return knownLinesMethod(own, known);
   if (failed !== undefined) return unjudgedLinesMethod(own, failed);
-  if (!isAway()) return ownLinesMethod(own);
+  const judge = judgeOfNow();
+  if (judge) return judge(own);
   const judged = [...ASKED.values()].flatMap((other) =>
     other.problem === problem && other.known ? [other.known] : [],
   );
@@ -67,7 +68,7 @@ function methodAs({ problem, known, failed }: Asked, own: OwnWork): Method {
 function ask(name: string, problem: string, own: OwnWork): Asked {
   const asked = { problem };
   keep(name, asked);
-  if (isAway()) void arrives(name, problem, own);
+  if (!judgeOfNow()) void arrives(name, problem, own);
   return asked;
 }
 

@@ -1,7 +1,7 @@
 import type { EntryId, Mark, Trace } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
 import { numberText, numeral, numeralText, numeralValue, type Numeral } from '../exact/numeral.ts';
-import { sideOf } from '../own/amounts/drafts.ts';
+import { sideOf } from '../own/amounts/sides.ts';
 import { countsOfLines, type LineCounts } from '../own/ways/cost.ts';
 import { withoutBase } from '../own/displayed.ts';
 import { problemText } from '../problem/problem.ts';

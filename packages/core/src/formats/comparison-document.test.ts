@@ -1,3 +1,4 @@
+import { ownLinesMethod } from '../own/method.ts';
 import { NO_LINES } from '../own/own-work.ts';
 import { registry } from '../methods/index.ts';
 import { choicesOf } from './choices.ts';
@@ -75,10 +76,9 @@ describe('decodeComparison', () => {
   it('gives back what was written', () => {
     const read = decodeComparison(JSON.parse(JSON.stringify(document)), registry);
     expect(read.ok && read.document).toEqual(document);
-    expect(choicesOf(document.papers, registry).map(({ method }) => method.id)).toEqual([
-      'column-multiplication',
-      'lattice',
-    ]);
+    expect(
+      choicesOf(document.papers, registry, ownLinesMethod).map(({ method }) => method.id),
+    ).toEqual(['column-multiplication', 'lattice']);
   });
 
   it('brings documents of version 1 up to date', () => {
@@ -218,7 +218,7 @@ describe('decodeComparison', () => {
       decodeComparison({ ...document, papers: [{ ...column!, slips }, ...others] }, registry);
     const read = withSlips('forget-carry@line-0.1');
     if (!read.ok) throw new Error(read.fault);
-    const [choice] = choicesOf(read.document.papers, registry);
+    const [choice] = choicesOf(read.document.papers, registry, ownLinesMethod);
     expect(choice!.slips).toEqual([{ slip: 'forget-carry', at: { what: 'line', at: [0, 1] } }]);
     for (const [slip, fault] of [
       ['forget-carry@1', /is not a slip such as/],

@@ -1,5 +1,7 @@
 import type { JudgedLine, LineKind, Verdict } from './judged.ts';
-import { NO_MISTAKE } from './rewrite.ts';
+
+/** Beside what was found, where there is nothing else to tell. */
+export const NO_MISTAKE = { falseRule: null, nearest: [], chance: null } as const;
 
 /** What is said of a line beside its number and text. */
 export type Judgement = Partial<JudgedLine> & {

@@ -4,7 +4,7 @@ import { draftSheet } from '../sheet/draft-sheet.ts';
 import { hasStack, runWidth, setRunning } from '../sheet/running.ts';
 import type { Box, Ruling, Sheet, SheetNote, SheetSign } from '../sheet/sheet.ts';
 import { amountsOf } from './asked.ts';
-import { sideOf } from './amounts/drafts.ts';
+import { sideOf } from './amounts/sides.ts';
 import { endOf, inRows, type Item, type Laid } from './line-rows.ts';
 import { displayed, onPaper } from './displayed.ts';
 import type { JudgedWork } from './judged-work.ts';

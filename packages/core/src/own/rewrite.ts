@@ -2,6 +2,7 @@ import type { Law } from '../account/account.ts';
 import type { Surd } from '../exact/surd.ts';
 import type { MoveId } from '../laws/law.ts';
 import type { Reading, Verdict } from './judged.ts';
+import { NO_MISTAKE } from './judgement.ts';
 import { chanceOf, falseRuleOf, type Chance } from './mistakes/mistaken.ts';
 import { move, type Page } from './move.ts';
 import { isLong, nearest, type Nearest } from './mistakes/nearest.ts';
@@ -32,9 +33,6 @@ export interface Rewriting {
   readonly nodes: number;
   readonly cut: boolean;
 }
-
-/** Beside what was found, where there is nothing else to tell. */
-export const NO_MISTAKE = { falseRule: null, nearest: [], chance: null } as const;
 
 /** Most rewritings that are remembered: some papers of sixty lines. */
 const MOST_REMEMBERED = 400;

@@ -1,7 +1,8 @@
 import { move } from './move.ts';
 import type { JudgedSign } from './judged.ts';
 import type { Side } from './read-line.ts';
-import { NO_MISTAKE, type Rewriting, type Standing } from './rewrite.ts';
+import { NO_MISTAKE } from './judgement.ts';
+import type { Rewriting, Standing } from './rewrite.ts';
 
 /** The part that is missing between the numbers of the problem is found. */
 export function foundPart(left: Side, right: Side) {

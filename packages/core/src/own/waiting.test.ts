@@ -1,13 +1,8 @@
 import { compare } from '../compare/compare.ts';
 import { registry } from '../methods/index.ts';
 import { problemFrom } from '../testing/work.ts';
-import {
-  isAwaiting,
-  judgedLines,
-  knownLinesMethod,
-  ownLinesMethod,
-  waitingLinesMethod,
-} from './method.ts';
+import { isAwaiting, knownLinesMethod, waitingLinesMethod } from './lines-method.ts';
+import { judgedLines, ownLinesMethod } from './method.ts';
 import { workOf } from './own-work.ts';
 
 const TEXT = '642 − 387';

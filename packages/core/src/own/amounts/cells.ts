@@ -9,7 +9,7 @@ import type { Laying, Live } from './laying.ts';
 import type { Amounted } from './follow.ts';
 import type { OwnAccount, OwedCell } from './own-account.ts';
 import { shapeless, type Held, type Piece } from './held.ts';
-import { cutsOf, giveWholes, termsIn } from './whole.ts';
+import { cutsOf, giveWholes, termsIn } from './opening.ts';
 
 /** More cells than these are not told apart by what they are worth. */
 const MOST_CELLS = 16;

@@ -1,4 +1,3 @@
-import type { Mark } from '../../account/account.ts';
 import type { Exact } from '../../exact/exact.ts';
 import { numberText } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
@@ -22,17 +21,10 @@ import { chunkDrafts } from './chunks.ts';
 import { jumpDrafts, statedJumps } from './jumps.ts';
 import type { Aside, At, Draft, Laying, Lived, Live } from './laying.ts';
 import { pairDrafts } from './pair-drafts.ts';
+import { BEHIND } from './sides.ts';
 
 /** A line that works something. */
 type WorkedLine = LineStep | HopLine | TableLine | FoundLine;
-
-/** Where the right side of a statement begins. */
-export const BEHIND = 100;
-
-/** Which side of the equals signs of its line a mark stands on, from 0. */
-export function sideOf({ spot }: Pick<Mark, 'spot'>): number {
-  return Math.floor(spot.column / BEHIND);
-}
 
 /** What lines do, one after the other, before anything is written. */
 export class LineLedger {

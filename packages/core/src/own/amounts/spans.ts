@@ -14,7 +14,7 @@ import { follow, type Following } from './follow.ts';
 import { Grid, type SpaceShape } from './grid.ts';
 import type { OwnAccount, OwedCell } from './own-account.ts';
 import { partsAlong, span, type Edge, type Held, type Piece, type Span } from './held.ts';
-import { giveWholes } from './whole.ts';
+import { giveWholes } from './opening.ts';
 
 /** How the numbers of a problem span its space; null for problems that are not laid out so. */
 export function shapeOf(problem: Problem): SpaceShape | null {
