@@ -12,6 +12,7 @@ import { useComparison } from '../store/comparison-store.ts';
 import { useActive, useSpeaker, useSteps, useSubject, useWorked } from '../worked/use-worked.ts';
 import { drawnAmount } from '../worked/drawn.ts';
 import type { Paper } from '../worked/work.ts';
+import { AmountText } from '../ui/amount-text.tsx';
 import { MathText } from '../ui/math-text.tsx';
 import { LevelColumn, LevelLines } from '../pictures/level-columns.tsx';
 import { gaugeRange, type GaugeRange } from '../worked/gauge-range.ts';
@@ -49,7 +50,7 @@ export function Gauge() {
       </h2>
       <div className="gauge-total">
         <span className="figures">
-          <MathText text={totalText(papers, say)} />
+          <AmountText text={totalText(papers, say)} />
         </span>
       </div>
       <div className="gauge-columns">

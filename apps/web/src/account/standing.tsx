@@ -1,6 +1,6 @@
 import { Exact, numeralValue, type Level, type ProblemKind } from '@levee/core';
 import type { ComponentType } from 'react';
-import { MathText } from '../ui/math-text.tsx';
+import { AmountText } from '../ui/amount-text.tsx';
 import { useSpeaker } from '../worked/use-worked.ts';
 import type { Paper } from '../worked/work.ts';
 
@@ -29,11 +29,11 @@ function Amounts({ level }: StandingProps) {
     <dl className="gauge-words">
       <dt>owed</dt>
       <dd className="figures">
-        <MathText text={text(level.owed)} />
+        <AmountText text={text(level.owed)} />
       </dd>
       <dt>marked</dt>
       <dd className="figures">
-        <MathText text={text(marked)} />
+        <AmountText text={text(marked)} />
       </dd>
       {!level.held.isZero && (
         <>

@@ -1,4 +1,4 @@
-import { inNotation } from '@levee/core';
+import { displayed, inNotation } from '@levee/core';
 import { Suspense, useEffect, useState } from 'react';
 import { NavLink, Outlet, useLocation, useMatch } from 'react-router';
 import { useComparison } from '../store/comparison-store.ts';
@@ -72,7 +72,7 @@ function Rail() {
 function ComputationGroup({ id }: { readonly id: string }) {
   const problem = useComparison((state) => state.content.problem);
   const words = useSettings((settings) => settings.words);
-  const text = inNotation(problem, words);
+  const text = inNotation(displayed(problem), words);
   return (
     <section aria-labelledby="of-computation">
       <h2 id="of-computation" className="figures" title={text}>

@@ -93,7 +93,8 @@ export function ComputationField({ kept, work, autoFocus = false }: ComputationF
         spellCheck={false}
         autoComplete="off"
         autoFocus={autoFocus}
-        style={fieldStyle(shown.length)}
+        style={covered ? undefined : fieldStyle(shown.length)}
+        title={covered ? shown : undefined}
         className={typed !== null ? 'pending' : covered ? 'covered' : undefined}
         onFocus={(event) => {
           setFocused(true);

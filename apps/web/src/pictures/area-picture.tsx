@@ -25,7 +25,7 @@ import type { Size } from '../ui/use-size.ts';
 import type { Worked } from '../worked/work.ts';
 import { SvgMath } from '../ui/svg-math.tsx';
 import { BeyondNote, BeyondStrips, goesBeyond, roomBeyond, useBeyond } from './beyond-strips.tsx';
-import { partLabel } from './part-label.ts';
+import { partLabel, standing } from './part-label.ts';
 import { Picture, Region } from './region.tsx';
 import { PicturePanel } from './picture-panel.tsx';
 import { standingsOf, type Standing } from './standings.ts';
@@ -207,10 +207,17 @@ interface StripsProps {
 /** The parts of both factors along the edges, where there is room for them. */
 function Strips({ ground, labelOf, frame }: StripsProps) {
   const { left, top, width, height } = frame;
+  const stands = standing(
+    ground.across.map(({ text, from, to }) => ({
+      middle: ((from + to) / 2) * width,
+      width: labelOf(text).length * LETTER,
+      room: (to - from) * width,
+    })),
+  );
   return (
     <g className="strips">
-      {ground.across.map(({ part, text, from, to, isWidened }) =>
-        fits(labelOf(text), (to - from) * width + 6) ? (
+      {ground.across.map(({ part, text, from, to, isWidened }, k) =>
+        stands[k] ? (
           <SvgMath
             key={part}
             x={left + ((from + to) / 2) * width}

@@ -163,16 +163,18 @@ function OperandChoice({ label, text, choices, fault, base, say, set }: OperandC
         helperText={fault ? (base === 10 ? 'a number' : `a number in base ${base}`) : ' '}
         onChange={(event) => set(event.target.value)}
       />
-      {choices.map((choice) => (
-        <Button
-          key={choice.rule}
-          size="small"
-          variant={choice.text === text ? 'contained' : 'outlined'}
-          onClick={() => set(choice.text)}
-        >
-          {say.pointed(choice.text)} · {choice.rule}
-        </Button>
-      ))}
+      <div className="roundings">
+        {choices.map((choice) => (
+          <Button
+            key={choice.rule}
+            size="small"
+            variant={choice.text === text ? 'contained' : 'outlined'}
+            onClick={() => set(choice.text)}
+          >
+            {say.pointed(choice.text)} · {choice.rule}
+          </Button>
+        ))}
+      </div>
     </div>
   );
 }
