@@ -35,6 +35,14 @@ describe('what is counted of own lines', () => {
     ]);
   });
 
+  it('opens places where a jump goes back, and carries where it goes on', () => {
+    expect(counts('642 − 387', '642 −242→ 400 −13→ 387')).toEqual([0, 2, 2, 1]);
+    expect(counts('642 − 387', '387 +13→ 400 +242→ 642')).toEqual([0, 2, 2, 1]);
+    expect(counts('90 − 47', '90 −3→ 87 −40→ 47')).toEqual([0, 2, 1, 1]);
+    expect(counts('90 − 47', '47 +40→ 87 +3→ 90')).toEqual([0, 2, 1, 1]);
+    expect(counts('98 − 45', '98 −50→ 48 −3→ 45')).toEqual([0, 2, 0, 1]);
+  });
+
   it('is a fact for every pair that is multiplied, and additions where pairs are put together', () => {
     const table = ['1 | 7', '10 | 70', '100 | 700', '30 | 210', '6 | 42', '136 | 952'];
     expect(counts('952 ÷ 7', ...table)).toEqual([2, 2, 0, 2]);

@@ -45,6 +45,7 @@ const letters = { script: 'terms', kind: 'sum' } as const;
 const root = { kind: 'root', operands: [Exact.of(7396)] } as const;
 const quotient = { kind: 'quotient', operands: [Exact.of(63, 2), Exact.of(7, 10)] } as const;
 const difference = { kind: 'difference' } as const;
+const own = { isOwn: true } as const;
 
 describe('an instance of a law', () => {
   it.each<[MoveId, Law, string, Partial<LawFrame>]>([
@@ -52,6 +53,7 @@ describe('an instance of a law', () => {
     ['places', 'place-value', '40{0.1} 2{0.0} -> 30{0.1} 12{0.0,0.1}', {}],
     ['places', 'place-value', '600{0.0} 40{0.1} -> 500{0.0} 140{0.0,0.1}', {}],
     ['places', 'place-value', '1000{0.0} -> 900{0.0} 100{0.0}', {}],
+    ['places', 'place-value', '134{0.0,0.1} -> 4{0.0} 130{0.1}', own],
     ['places', 'place-value', '2{0.0} 1/3{0.1} -> 7/3{0.0,0.1}', fractions],
     ['worked-out', 'evaluate', 'o48{0.0} -> 48{0.0}', { kind: 'product' }],
     ['worked-out', 'evaluate', '48{0.0} 320{0.1} -> 368{0.0,0.1}', {}],
@@ -97,6 +99,19 @@ describe('an instance of a law', () => {
       'scale-both',
       'o300/7{0.1} o5/7{0.0} -> o300/7(300÷7){0.1} o5/7(10÷14){0.0}',
       quotient,
+    ],
+    ['places that lie over each other', 'place-value', '134{0.0,0.1} -> 24{0.0} 110{0.1}', own],
+    [
+      'changes of two sizes',
+      'same-change',
+      '40{0.0} 50{0.1} 60{1.0} 70{1.1} -> 41{0.0} 49{0.1} 62{1.0} 68{1.1}',
+      {},
+    ],
+    [
+      'a part that is found where nothing is taken away',
+      'inverse',
+      '3{0.0} 5{1.0} -> 8{0.0,1.0}',
+      { ...difference, isOpen: true },
     ],
     ['no opposite', 'inverse', '255{0.0} 387{0.1} -> 642{0.0,0.1}', difference],
     ['a term without a minus', 'sign', 'o2x^2{1.0} -> 2x^2{1.0}', letters],
