@@ -3,6 +3,7 @@ import {
   decodeComparison,
   FRESH_ROOM,
   makeProblem,
+  MAX_EARLIER,
   numeral,
   productProblem,
   registry,
@@ -58,6 +59,31 @@ describe('content', () => {
     const back = withProblem(next, problemOf(content));
     expect(back.estimate).toEqual(estimated.estimate);
     expect(back.earlier).toEqual([]);
+  });
+
+  it('keeps the latest estimates, each of its own computation, and none where none was made', () => {
+    const estimate = { operands: ['1', '2'], value: '2', judgement: '', beforeWorking: false };
+    let own = content;
+    const problems = Array.from({ length: MAX_EARLIER + 3 }, (_, k) => `${k + 2} × 9`);
+    for (const [k] of problems.entries()) {
+      own = withProblem(own, productProblem([numeral(String(k + 2)), numeral('9')]));
+      own = withEstimate(own, { ...estimate, judgement: problems[k]! });
+    }
+    const last = withProblem(own, productProblem([numeral('7'), numeral('365')]));
+    expect(last.earlier.map(({ problem }) => problem)).toEqual(problems.slice(-MAX_EARLIER));
+    expect(last.earlier.map((one) => one.estimate.judgement)).toEqual(problems.slice(-MAX_EARLIER));
+    expect(withProblem(last, problemOf(content)).earlier).toEqual(last.earlier);
+  });
+
+  it('takes slips off a paper that is worked in another way, and off no other', () => {
+    const slipped = {
+      ...content,
+      papers: content.papers.map((paper) => ({ ...paper, slips: ['forget-carry@line-0.0'] })),
+    };
+    const chosen = withSchool(slipped, 'p1', 'carries', 'below');
+    expect(chosen.papers.map(({ slips }) => slips.length)).toEqual([0, 1, 1]);
+    expect(withSchool(slipped, 'p1', 'carries', 'nowhere')).toBe(slipped);
+    expect(withSchool(slipped, 'p9', 'carries', 'below')).toBe(slipped);
   });
 
   it('keeps answers with the computation that they were given to', () => {

@@ -97,6 +97,102 @@ describe('a class that works a problem', () => {
   });
 });
 
+describe('where a class is lost', () => {
+  const lostBy = (method: string, problem: string, ...slips: readonly string[]) => {
+    const own = registry.get(method);
+    const [made] = classOf({
+      problem: problemFrom(problem),
+      papers: [{ method: own, school: own.defaultSchool }],
+      rates: new Map(slips.map((slip) => [slip, { habit: 0, careless: 1 }])),
+    }).results;
+    return made!.losses.map(({ address, lost }) => [address, lost]);
+  };
+
+  it('is the slip of the first step that leaks', () => {
+    expect(lostBy('column-multiplication', '46 × 58', 'omit-placeholder', 'forget-carry')).toEqual([
+      ['forget-carry@line-0.1', 30],
+    ]);
+    expect(lostBy('column-multiplication', '46 × 50', 'omit-placeholder', 'forget-carry')).toEqual([
+      ['omit-placeholder@line-1', 30],
+    ]);
+  });
+
+  it('is never a slip that only goes a longer way', () => {
+    const [detour, slip] = ['regrouped-without-need', 'one-column-added'];
+    expect(lostBy('decomposition', '358 − 127', detour)).toEqual([]);
+    expect(lostBy('decomposition', '358 − 127', detour, slip)).toEqual([
+      ['one-column-added@place-2', 30],
+    ]);
+  });
+
+  it('is told of the middle half of all runs', () => {
+    const seen = new Set<number>();
+    for (let seed = 1; seed <= 20; seed++) {
+      const rates = only('omit-placeholder', 0, 0.5);
+      const [{ right }] = classOf({ rates, learners: 1, runs: 4, seed }).results as [
+        ReturnType<typeof classOf>['results'][number],
+      ];
+      // Of four runs with one learner so many are right; a quarter of the way in order is the second.
+      const rights = Math.round(right.mean * 4);
+      const sorted = [3, 2, 1, 0].map((k) => (rights > k ? 1 : 0));
+      expect(right).toEqual({
+        mean: rights / 4,
+        low: sorted[1],
+        middle: sorted[2],
+        high: sorted[3],
+      });
+      seen.add(rights);
+    }
+    expect(seen.size).toBeGreaterThan(3);
+  });
+});
+
+describe('what was met among explained answers', () => {
+  type Told = Parameters<typeof observedSlips>[0][number];
+  const answer = (...explanations: readonly [string, string, 'habit' | 'once'][]) =>
+    ({
+      answered: true,
+      right: false,
+      explanations: explanations.map(([slips, method, how]) => ({
+        slips: slips.split(' ').map((slip) => ({ slip })),
+        methods: [{ method, school: {} }],
+        habit: how === 'habit' ? { where: 'all' } : null,
+      })),
+    }) as unknown as Told;
+  const met = (answers: readonly Told[], method: string | null) =>
+    observedSlips(answers, method).map(({ slip, count, asHabit }) => [
+      slip,
+      `${count}`,
+      `${asHabit}`,
+    ]);
+
+  it('counts habits apart', () => {
+    const once = answer(['forget-carry', 'column-multiplication', 'once']);
+    const habit = answer(['forget-carry', 'column-multiplication', 'habit']);
+    expect(met([once, habit, habit], null)).toEqual([['forget-carry', '3', '2']]);
+  });
+
+  it('counts one slip made twice, and no two slips at once', () => {
+    const twice = answer(['forget-carry forget-carry', 'lattice', 'once']);
+    const two = answer(['forget-carry wrong-fact', 'lattice', 'once']);
+    expect(met([twice, two], null)).toEqual([['forget-carry', '1', '0']]);
+  });
+
+  it('shares what several explain only where the method is named, among its own', () => {
+    const tied = answer(
+      ['forget-carry', 'column-multiplication', 'once'],
+      ['line-not-shifted', 'column-multiplication', 'habit'],
+      ['skip-cell', 'lattice', 'once'],
+    );
+    expect(met([tied], null)).toEqual([]);
+    expect(met([tied], 'column-multiplication')).toEqual([
+      ['forget-carry', '1/2', '0'],
+      ['line-not-shifted', '1/2', '1/2'],
+    ]);
+    expect(met([tied], 'lattice')).toEqual([['skip-cell', '1', '0']]);
+  });
+});
+
 describe('what was met among real answers', () => {
   const search = new Search(problemFrom('46 × 58'));
   const diagnosed = (texts: readonly string[]) =>

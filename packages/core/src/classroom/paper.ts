@@ -5,6 +5,7 @@ import { compare } from '../compare/compare.ts';
 import { dealtSteps } from '../compare/stops.ts';
 import type { Method } from '../methods/method.ts';
 import type { Problem } from '../problem/problem.ts';
+import { slipIdea } from '../slips/catalogue.ts';
 import { factErrors } from '../slips/fact-errors.ts';
 import { workWithHabits, type HabitWork } from '../slips/habits.ts';
 import type { Random } from './random.ts';
@@ -125,7 +126,10 @@ export class ClassPaper {
     });
   }
 
-  /** Lost by the slip that was made at the first step that leaks, or by the last one before it. */
+  /**
+   * Lost by the slip that was made at the first step that leaks, or by the last one before it; by none that only goes a longer
+   * way or leaves another form.
+   */
   private judged(
     { answer, total, leaks, opportunities, facts }: LightRun,
     made: readonly Addressed[],
@@ -136,6 +140,7 @@ export class ClassPaper {
     const asked = new Set(made.map(placeOf));
     const slipped = [...opportunities, ...facts]
       .filter((chance) => asked.has(placeOf(chance)) && chance.step <= first.step)
+      .filter(({ slip }) => slipIdea(slip).effect === 'amount')
       .sort((a, b) => b.step - a.step);
     const at = slipped.map(placeOf).find((place) => this.steps.has(place)) ?? null;
     return { answer: answer.toString(), right, lostAt: at };

@@ -30,6 +30,8 @@ describe('the slip of a line', () => {
   it.each([
     ['a line that is right', ['= 46 × 60 − 46 × 2']],
     ['a line that is wrong in two places', ['= 46 × 60 − 46 × 2', '= 276 − 82']],
+    ['a line with a number too many', ['= 46 × 60 − 46 × 2 + 5']],
+    ['a line of two numbers for one', ['= 2000 + 700']],
     ['a line that works nothing out', ['= 46 × 61 − 46 × 2']],
     ['a line that cannot be read', ['= 46 × (']],
   ])('is none of %s', (_, lines) => {

@@ -73,6 +73,26 @@ describe('what can be taken in the place of a line', () => {
     }
   });
 
+  it.each([
+    ['46 × 58', ['= 46 × 60 − 46 × 2', '= 2760 − 82'], '= 2678'],
+    ['46 × 58', ['= 2760 − 82', '= 2700 + 60 − 82'], '= 2678'],
+    ['46 × 58', ['= 46 × 6 − 46 × 2'], '= 276 − 92'],
+  ])(
+    'is on an empty line what stands there worked out, though it is wrong: %s %j',
+    (problem, lines, next) => {
+      expect(linesOf('next', problem, lines, '')).toEqual([[next]]);
+      const read = readAsked(problem);
+      if (!read.ok) throw new Error(read.reason);
+      const { line } = typedLine(read.asked, lines, next);
+      expect(line?.verdict).toBe('lawful');
+    },
+  );
+
+  it('is no next line where nothing is owed any more', () => {
+    expect(offers('46 × 58', ['= 46 × 60 − 46 × 2', '= 2760 − 92', '= 2668'], '')).toEqual([]);
+    expect(offers('(x+4)(x+3)', ['= x^2 + 7x + 12'], '')).toEqual([]);
+  });
+
   it('is on an empty line the next one of a way, or the last one worked out', () => {
     const first = offers('46 × 58', [], '').map(({ lines }) => lines[0]);
     expect(first).toContain('= 46 × 60 − 46 × 2');

@@ -3,7 +3,7 @@ import { amountsOf, type Asked } from './asked.ts';
 import { displayed } from './displayed.ts';
 import type { JudgedLine } from './judged.ts';
 import type { JudgedPaper } from './judged-paper.ts';
-import { flat, numberOf, type Term } from './node.ts';
+import { flat, numberOf, valueOfTerms, type Term } from './node.ts';
 import { termsText } from './node-text.ts';
 import { judgeLines } from './paper.ts';
 import { readLine, type LineRead, type Side } from './read-line.ts';
@@ -185,7 +185,7 @@ function workedOut(asked: Asked, { rewritings }: JudgedPaper): Offer | null {
   const isChanged = each.some((term, k) => term !== terms[k]);
   if (!isChanged && terms.length === 1) return null;
   if (!isChanged && !terms.every(isNumber)) return null;
-  const text = isChanged ? termsText(each) : valueText(asked, asked.value);
-  if (!isChanged && !last.off.isZero) return null;
+  // What stands there is worked out, right or wrong, and not what is asked.
+  const text = isChanged ? termsText(each) : valueText(asked, valueOfTerms(last.to));
   return { kind: 'next', label: `= ${displayed(text)}`, lines: [`= ${text}`] };
 }

@@ -128,3 +128,22 @@ it('tells both good readings, places first', () => {
   const moves = explained('57 + 15', '60 + 12').map(({ stages }) => stages.flat()[0]!.move);
   expect(moves).toEqual(['places', 'give-and-take']);
 });
+
+describe('a move that fits any numbers', () => {
+  it.each([
+    ['5 × 5 × 8', '5 × (36 + 4)', 'parts'],
+    ['5 × 5 × 8', '5 × (51 − 11)', 'more and a part taken back'],
+    ['6 × 58 − 5 × 4', '346 − 18', 'the same change'],
+    ['71 + 36 − 8', '59 + 40', 'give and take'],
+    ['46 × 60 − 46 × 2', '2770 − 102', 'the same change'],
+  ])('explains nothing behind another: %s as %s by %s', (before, after) => {
+    expect(explained(before, after)).toEqual([]);
+  });
+
+  it('a cut is not made to be closed again', () => {
+    const told = explained('3 × 32', '2 × (45 + 3)').map(({ stages }) =>
+      stages.map(([first]) => first!.move),
+    );
+    expect(told).not.toContainEqual(['distribute', 'factor-out']);
+  });
+});

@@ -22,6 +22,13 @@ describe('the nearest true line', () => {
     expect(judged(problem, line).nearest.map(({ text }) => text)).toContain(near);
   });
 
+  it.each([
+    ['the sign before a number', '46 × 60 − 46 × 2', '= 2760 + 92', ['2760 − 92', '2576 + 92']],
+    ['fewer figures before more', '642 − 387', '= 655 − 374', ['629 − 374', '655 − 400']],
+  ])('is %s', (_, problem, line, near) => {
+    expect(judged(problem, line).nearest.map(({ text }) => text)).toEqual(near);
+  });
+
   it('explains all of what is off, and at most two are told', () => {
     const { off, nearest } = judged('46 × 58', '= 46 × 6 − 46 × 2');
     expect(nearest.length).toBeLessThanOrEqual(2);
@@ -48,6 +55,11 @@ describe('a right line that a false rule writes too', () => {
     const [before = '', after = ''] = chance!.counter.split(' = ');
     expect(judged(before, `= ${after}`).verdict).toBe('unequal');
   });
+});
+
+it('says nothing of a rule by which nobody comes to such numbers, though it writes the line', () => {
+  expect(judged('(0+3)^2', '= 0^2 + 3^2').chance).toBeNull();
+  expect(judged('0 ÷ (2+3)', '= 0 ÷ 2 + 0 ÷ 3').chance).toBeNull();
 });
 
 it('has every false rule once, with one sentence of where the true one holds', () => {

@@ -33,8 +33,6 @@ const MOST_LOOKED = 6;
 
 interface Candidate {
   readonly terms: readonly Term[];
-  /** Numbers and signs that are changed. */
-  readonly edits: number;
   /** Figures that are changed, put in, left out or exchanged with a neighbour. */
   readonly figures: number;
   readonly isOnPage: boolean;
@@ -51,11 +49,11 @@ export function nearest(
 ): readonly Nearest[] {
   const due = valueOfTerms(before);
   const off = valueOfTerms(line).minus(due);
-  const single = [...turns(line, due), ...solved(line, due, page, 0)];
+  const single = [...turns(line, due), ...solved(line, due, page)];
   const all =
     single.length > 0 || isLong(line)
       ? single
-      : turnedLines(line).flatMap((turned) => solved(turned, due, page, 1));
+      : turnedLines(line).flatMap((turned) => solved(turned, due, page));
   const sorted = [...all].sort(byNearness).slice(0, MOST_LOOKED);
   const told = sorted.map((own) => ({
     ...own,
@@ -80,10 +78,7 @@ function byNearness(
   between: (own: Candidate) => number = () => 0,
 ): number {
   return (
-    a.edits - b.edits ||
-    a.figures - b.figures ||
-    between(a) - between(b) ||
-    Number(b.isOnPage) - Number(a.isOnPage)
+    a.figures - b.figures || between(a) - between(b) || Number(b.isOnPage) - Number(a.isOnPage)
   );
 }
 
@@ -91,7 +86,7 @@ function byNearness(
 function turns(line: readonly Term[], due: Surd): readonly Candidate[] {
   return turnedLines(line)
     .filter((terms) => valueOfTerms(terms).equals(due))
-    .map((terms) => ({ terms, edits: 1, figures: 1, isOnPage: true }));
+    .map((terms) => ({ terms, figures: 1, isOnPage: true }));
 }
 
 /** The line with each of its signs turned, one at a time; that of its first term stays. */
@@ -104,7 +99,7 @@ function turnedLines(line: readonly Term[]): readonly (readonly Term[])[] {
 }
 
 /** The line with one number replaced so that it is true, for each number in it where there is such a one. */
-function solved(line: readonly Term[], due: Surd, page: Page, edits: number): readonly Candidate[] {
+function solved(line: readonly Term[], due: Surd, page: Page): readonly Candidate[] {
   return leavesOf(line).flatMap((leaf): readonly Candidate[] => {
     const amount = solution(leaf, due);
     if (!amount || amount.equals(leaf.amount) || !isAsSimple(amount, leaf.amount)) return [];
@@ -115,8 +110,7 @@ function solved(line: readonly Term[], due: Surd, page: Page, edits: number): re
     return [
       {
         terms,
-        edits: edits + 1,
-        figures: edits + figuresBetween(leaf.text, text),
+        figures: figuresBetween(leaf.text, text),
         isOnPage: page.numbers.has(amount.toString()),
       },
     ];
