@@ -48,4 +48,28 @@ describe('undo', () => {
     keepUndo();
     expect(sessionStorage.getItem('levee.undo')).toBeNull();
   });
+
+  it('keeps the states that are nearest, where there are very many', () => {
+    const names = Array.from({ length: 70 }, (_, k) => `state ${k}`);
+    names.forEach(retitle);
+    keepUndo();
+    openDocument(currentDocument(), 'one');
+    history().undo();
+    expect(title()).toBe('state 68');
+    history().undo(200);
+    expect(title()).toBe('state 9');
+    keepUndo();
+    openDocument(currentDocument(), 'one');
+    history().redo();
+    expect(title()).toBe('state 10');
+  });
+
+  it('is let be where another version kept it', () => {
+    retitle('a');
+    keepUndo();
+    const kept = JSON.parse(sessionStorage.getItem('levee.undo')!) as { shape: number };
+    sessionStorage.setItem('levee.undo', JSON.stringify({ ...kept, shape: kept.shape - 1 }));
+    openDocument(currentDocument(), 'one');
+    expect(history().pastStates).toHaveLength(0);
+  });
 });

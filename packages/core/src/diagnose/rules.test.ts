@@ -76,7 +76,7 @@ describe('two slips at once', () => {
         seen.add(cancels);
       }
     }
-    expect([...seen].sort()).toEqual([false, true]);
+    expect(seen.size).toBe(2);
   });
 
   it('are not proved without end, and it is said that they were not', () => {

@@ -47,7 +47,8 @@ const MOST_ROUNDS = 24;
 /**
  * Works a computation as a learner who has these habits. A slip changes what the chances after it are like, so that the
  * work is done again with what the habit makes of them until nothing changes any more: every chance depends only on
- * those before it. RangeError when the method does not accept the problem.
+ * those before it. A slip that takes away what it is made for, such as a place that is just regrouped, is decided when the
+ * work comes to it. RangeError when the method does not accept the problem.
  */
 export function workWithHabits(
   method: Method,
@@ -55,16 +56,42 @@ export function workWithHabits(
   { school, habits, slips = [], likely = [] }: HabitRequest,
 ): HabitWork {
   const options = school ? { school } : {};
+  const work = (made: readonly Addressed[]) =>
+    method.light(problem, { ...options, slips: [...slips, ...made] });
   let made = likely;
-  let run = method.light(problem, { ...options, slips: [...slips, ...made] });
-  let rounds = 1;
-  for (; rounds <= MOST_ROUNDS; rounds++) {
+  let run = work(made);
+  for (let rounds = 1; rounds <= MOST_ROUNDS; rounds++) {
     const next = habits.flatMap((habit) => followed(habit, run));
-    if (sameAddresses(made, next)) break;
+    if (sameAddresses(made, next)) return { run, made, rounds };
     made = next;
-    run = method.light(problem, { ...options, slips: [...slips, ...made] });
+    run = work(made);
   }
-  return { run, made, rounds };
+  return decidedInOrder(habits, work);
+}
+
+/** Every chance is decided once, in the order of the work, as it is when those before it are decided. */
+function decidedInOrder(
+  habits: readonly Habit[],
+  work: (made: readonly Addressed[]) => LightRun,
+): HabitWork {
+  const made: Addressed[] = [];
+  const decided = new Set<string>();
+  for (let rounds = MOST_ROUNDS + 1; ; rounds++) {
+    const run = work(made);
+    const due = new Map(
+      habits.flatMap((habit) => followed(habit, run)).map((own) => [placeOf(own), own]),
+    );
+    const all = [...run.opportunities, ...run.facts].sort((a, b) => a.step - b.step);
+    const open = all.map(placeOf).filter((place) => !decided.has(place));
+    const at = open.findIndex((place) => due.has(place));
+    if (at < 0) return { run, made, rounds };
+    for (const place of open.slice(0, at + 1)) decided.add(place);
+    made.push(due.get(open[at]!)!);
+  }
+}
+
+function placeOf({ slip, at }: Pick<Addressed, 'slip' | 'at'>): string {
+  return addressText({ slip, at });
 }
 
 /** Where a habit is followed in a work. */
