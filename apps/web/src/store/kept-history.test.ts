@@ -64,6 +64,18 @@ describe('undo', () => {
     expect(title()).toBe('state 10');
   });
 
+  it('keeps what can be redone next, where there is very much', () => {
+    Array.from({ length: 70 }, (_, k) => `state ${k}`).forEach(retitle);
+    history().undo(70);
+    expect(title()).toBe('');
+    keepUndo();
+    openDocument(currentDocument(), 'one');
+    history().redo();
+    expect(title()).toBe('state 0');
+    history().redo(200);
+    expect(title()).toBe('state 59');
+  });
+
   it('is let be where another version kept it', () => {
     retitle('a');
     keepUndo();

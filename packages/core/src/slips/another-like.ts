@@ -9,7 +9,6 @@ export function anotherLike(like: Problem, random: Random): Problem | null {
     return null;
   }
   const made = like.operands.map((operand) => anotherNumber(operand, random));
-  if (like.kind === 'quotient' && numeralValue(made[1]!).isZero) return null;
   const turns =
     like.kind === 'difference' && numeralValue(made[0]!).compare(numeralValue(made[1]!)) < 0;
   return makeProblem(like.kind, turns ? [...made].reverse() : made);

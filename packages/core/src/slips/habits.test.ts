@@ -1,4 +1,4 @@
-import { addressText, FEATURES, type Addressed } from '../account/chance.ts';
+import { addressText, FEATURES, type Addressed, type Feature } from '../account/chance.ts';
 import { registry } from '../methods/index.ts';
 import { problemFrom } from '../testing/work.ts';
 import { isOf, suits, workWithHabits, type Habit } from './habits.ts';
@@ -53,11 +53,26 @@ describe('a learner with habits', () => {
     },
   );
 
+  it('are followed only where chances are like them', () => {
+    const method = registry.get('decomposition');
+    const followed = (where: 'all' | Feature) => {
+      const habit = { slip: 'smaller-from-larger', where };
+      return texts(workWithHabits(method, problemFrom('5040 − 1587'), { habits: [habit] }).made);
+    };
+    const at = (...places: readonly number[]) =>
+      places.map((place) => `smaller-from-larger@place-${place}`);
+    expect(followed('all')).toEqual(at(0, 1, 2));
+    expect(followed('zero-above')).toEqual(at(0));
+    expect(followed('zero-below')).toEqual([]);
+  });
+
   it('decides a slip that takes away what it is made for when the work comes to it', () => {
     const method = registry.get('decomposition');
     const habit = { slip: 'smaller-from-larger', where: 'just-regrouped' } as const;
     const { run, made } = workWithHabits(method, problemFrom('4002 − 1587'), { habits: [habit] });
-    expect(texts(made)).toEqual([0, 1, 2].map((place) => `smaller-from-larger@place-${place}`));
+    expect(made.map(textOf)).toEqual(
+      [0, 1, 2].map((place) => `smaller-from-larger@place-${place}`),
+    );
     // 2 from 7, 0 from 8, 0 from 5, and 1 from 4.
     expect(run.answer.toString()).toBe('3585');
   });
