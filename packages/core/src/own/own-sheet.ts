@@ -305,12 +305,12 @@ class OwnPage {
   }
 }
 
-/** A text in as many of its words as a row holds, the first of them from `x` on. */
+/** A text in as many of its words as a row holds, a sign with what it stands before, the first of them from `x` on. */
 function runsOf(text: string, x: number): readonly string[] {
   const runs: string[] = [];
   const widths = new Map<string, number>();
   let end = Infinity;
-  for (const word of text.match(/\S+\s*/g) ?? []) {
+  for (const word of text.match(/(?:[+−×÷=] )?\S+\s*/g) ?? []) {
     const width = widths.get(word) ?? setRunning(word, LETTERS).width;
     widths.set(word, width);
     if (end + width > WIDEST) {
