@@ -133,6 +133,8 @@ const TOP = 20;
 /** Room for the strips’ own lengths under the found ones. */
 const BAND = 16;
 const LETTER = 7.8;
+/** And the mark of a strip that is drawn wider, behind its label. */
+const MARK = 18;
 /** Least height of a cell with a label, in pixels: that of its figures. */
 const LEAST_FOR_LABEL = 12;
 
@@ -208,9 +210,12 @@ interface StripsProps {
 function Strips({ ground, labelOf, frame }: StripsProps) {
   const { left, top, width, height } = frame;
   const stands = standing(
-    ground.across.map(({ text, from, to }) => ({
+    ground.across.map(({ text, from, to, isWidened }) => ({
       middle: ((from + to) / 2) * width,
-      width: labelOf(text).length * LETTER,
+      // With the mark of a strip that is drawn wider.
+      width:
+        labelOf(text).length * LETTER +
+        (isWidened && fits(labelOf(text), (to - from) * width - 12) ? MARK : 0),
       room: (to - from) * width,
     })),
   );

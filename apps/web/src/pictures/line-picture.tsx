@@ -259,11 +259,14 @@ function Axis({ ground: { low, high }, scale, y, problem }: AxisProps) {
       <path d={`M${scale.x(low)} ${y}H${scale.x(high)}`} />
       {roundMarks(low, high, problem.base, room, scaleOf(problem)?.unit).map((at) => {
         const x = scale.x(at);
+        const label = partLabel(say.worth(at));
+        // The last one has room beside the line for half of it, or is drawn in.
+        const middle = Math.min(x, scale.x(high) + RIGHT - (label.length * LETTER) / 2);
         return (
           <g key={at.toString()}>
             <path d={`M${x} ${y - 2}V${y + 3}`} />
-            <text x={x} y={y + 13} textAnchor="middle">
-              {partLabel(say.worth(at))}
+            <text x={middle} y={y + 13} textAnchor="middle">
+              {label}
             </text>
           </g>
         );
