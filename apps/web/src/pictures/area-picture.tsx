@@ -25,7 +25,7 @@ import type { Size } from '../ui/use-size.ts';
 import type { Worked } from '../worked/work.ts';
 import { SvgMath } from '../ui/svg-math.tsx';
 import { BeyondNote, BeyondStrips, goesBeyond, roomBeyond, useBeyond } from './beyond-strips.tsx';
-import { partLabel, standing } from './part-label.ts';
+import { labelsThatStand, partLabel } from './part-label.ts';
 import { Picture, Region } from './region.tsx';
 import { PicturePanel } from './picture-panel.tsx';
 import { standingsOf, type Standing } from './standings.ts';
@@ -133,8 +133,6 @@ const TOP = 20;
 /** Room for the strips’ own lengths under the found ones. */
 const BAND = 16;
 const LETTER = 7.8;
-/** And the mark of a strip that is drawn wider, behind its label. */
-const MARK = 18;
 /** Least height of a cell with a label, in pixels: that of its figures. */
 const LEAST_FOR_LABEL = 12;
 
@@ -209,31 +207,17 @@ interface StripsProps {
 /** The parts of both factors along the edges, where there is room for them. */
 function Strips({ ground, labelOf, frame }: StripsProps) {
   const { left, top, width, height } = frame;
-  const stands = standing(
-    ground.across.map(({ text, from, to, isWidened }) => ({
-      middle: ((from + to) / 2) * width,
-      // With the mark of a strip that is drawn wider.
-      width:
-        labelOf(text).length * LETTER +
-        (isWidened && fits(labelOf(text), (to - from) * width - 12) ? MARK : 0),
-      room: (to - from) * width,
-    })),
-  );
+  const across = ground.across.map(({ part, text, from, to, isWidened }) => {
+    const [label, room] = [labelOf(text), (to - from) * width];
+    const told = marked(label, isWidened && fits(label, room - 12), '↔');
+    return { part, told, room, middle: ((from + to) / 2) * width, width: told.length * LETTER };
+  });
+  const stands = labelsThatStand(across);
   return (
     <g className="strips">
-      {ground.across.map(({ part, text, from, to, isWidened }, k) =>
-        stands[k] ? (
-          <SvgMath
-            key={part}
-            x={left + ((from + to) / 2) * width}
-            y={top - 6}
-            text={marked(
-              labelOf(text),
-              isWidened && fits(labelOf(text), (to - from) * width - 12),
-              '↔',
-            )}
-          />
-        ) : null,
+      {across.map(
+        ({ part, told, middle }, k) =>
+          stands[k] && <SvgMath key={part} x={left + middle} y={top - 6} text={told} />,
       )}
       {ground.down.map(({ part, text, from, to, isWidened }) =>
         (to - from) * height >= 11 ? (

@@ -1,4 +1,4 @@
-import { standing } from './part-label.ts';
+import { labelsThatStand } from './part-label.ts';
 
 const row = (...strips: readonly [width: number, room: number][]) => {
   let from = 0;
@@ -11,11 +11,11 @@ const row = (...strips: readonly [width: number, room: number][]) => {
 
 describe('labels over strips', () => {
   it('all stand where they have room', () => {
-    expect(standing(row([20, 60], [14, 30], [7, 20]))).toEqual([true, true, true]);
+    expect(labelsThatStand(row([20, 60], [14, 30], [7, 20]))).toEqual([true, true, true]);
   });
 
   it('do not run into each other, so that 80 and 7 are never read as 807', () => {
-    expect(standing(row([60, 120], [14, 10], [14, 10], [7, 10]))).toEqual([
+    expect(labelsThatStand(row([60, 120], [14, 10], [14, 10], [7, 10]))).toEqual([
       true,
       true,
       false,
@@ -24,10 +24,10 @@ describe('labels over strips', () => {
   });
 
   it('stand over the longer strip where two are too near', () => {
-    expect(standing(row([12, 9], [12, 11], [40, 90]))).toEqual([false, true, true]);
+    expect(labelsThatStand(row([12, 9], [12, 11], [40, 90]))).toEqual([false, true, true]);
   });
 
   it('are left out where they are much longer than their strip', () => {
-    expect(standing(row([40, 20]))).toEqual([false]);
+    expect(labelsThatStand(row([40, 20]))).toEqual([false]);
   });
 });

@@ -30,7 +30,7 @@ export interface StripLabel {
 const [OVER, BETWEEN] = [3, 6];
 
 /** Which labels of a row of strips stand: the longest strips first, each where it comes too near to none that stands. */
-export function standing(labels: readonly StripLabel[]): readonly boolean[] {
+export function labelsThatStand(labels: readonly StripLabel[]): readonly boolean[] {
   const stands = labels.map(() => false);
   const bySize = labels.map((_, k) => k).sort((a, b) => labels[b]!.room - labels[a]!.room);
   for (const k of bySize) {
