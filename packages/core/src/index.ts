@@ -250,7 +250,8 @@ export {
 } from './diagnose/read-paper.ts';
 export { readComputation } from './own/computation.ts';
 export { nameOfMethod, shortNameOfMethod } from './methods/names.ts';
-export { OWN_LINES, OWN_LINES_NAME } from './laws/replay.ts';
+export { OWN_LINES } from './account/own-lines.ts';
+export { OWN_LINES_NAME } from './account/own-lines.ts';
 export { methodOfPaper } from './formats/choices.ts';
 export { judgedLines, ownLinesMethod } from './own/method.ts';
 export {

@@ -1,5 +1,6 @@
 import { Exact } from '../exact/exact.ts';
-import { lawFaults, OWN_LINES, workOf } from '../laws/replay.ts';
+import { lawFaults, workOf } from '../laws/replay.ts';
+import { OWN_LINES } from './own-lines.ts';
 import type { EntryId, Step, Trace } from './account.ts';
 import { glyphFault } from './glyphs.ts';
 import { beyondOf, holds, NOTHING_BEYOND, unlikeCells } from './beyond.ts';

@@ -1,4 +1,5 @@
-import { OWN_LINES, OWN_LINES_NAME } from '../laws/replay.ts';
+import { OWN_LINES } from '../account/own-lines.ts';
+import { OWN_LINES_NAME } from '../account/own-lines.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralText } from '../exact/numeral.ts';
 import { problemText } from '../problem/problem.ts';

@@ -1,5 +1,5 @@
 import { writtenFactors, type Amount, type LawFrame } from '../laws/law.ts';
-import { denominatorOf } from '../laws/numbers.ts';
+import { denominatorOf } from '../laws/written.ts';
 import { isFraction } from '../problem/expression.ts';
 import { termShape } from '../problem/kinds.ts';
 import type { Line } from './lines.ts';

@@ -1,6 +1,6 @@
 import type { Trace } from '../account/account.ts';
 import type { ProblemKind } from '../problem/kinds.ts';
-import { OWN_LINES } from '../laws/replay.ts';
+import { OWN_LINES } from '../account/own-lines.ts';
 import { scriptOf, type Script } from '../problem/script.ts';
 import {
   partCertainties,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { PLAIN_NOTATION } from '../exact/notation.ts';
-import { valueOf } from '../laws/products.ts';
+import { valueOf } from '../laws/written.ts';
 import { problemText, problemValue } from '../problem/problem.ts';
 import { readExpression } from '../problem/read-expression.ts';
 import { scriptOf } from '../problem/script.ts';

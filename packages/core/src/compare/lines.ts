@@ -1,7 +1,7 @@
 import { Exact } from '../exact/exact.ts';
 import type { Amount, Change } from '../laws/law.ts';
-import { valueOf } from '../laws/products.ts';
-import { isOnlyOrder } from '../laws/table.ts';
+import { valueOf } from '../laws/written.ts';
+import { isOnlyOrder } from '../laws/written.ts';
 import { readExpression } from '../problem/read-expression.ts';
 import type { Expression, Move } from './expressions.ts';
 

@@ -1,5 +1,5 @@
 import type { Trace } from '../account/account.ts';
-import { OWN_LINES } from '../laws/replay.ts';
+import { OWN_LINES } from '../account/own-lines.ts';
 import { numeralValue } from '../exact/numeral.ts';
 import { termShape } from '../problem/kinds.ts';
 import type { Problem } from '../problem/problem.ts';

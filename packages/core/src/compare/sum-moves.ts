@@ -1,4 +1,4 @@
-import { OWN_LINES } from '../laws/replay.ts';
+import { OWN_LINES } from '../account/own-lines.ts';
 import type { Entry, EntryId, Mark, Step } from '../account/account.ts';
 import { samePhase } from '../account/phase.ts';
 import type { TermSpace } from '../account/terms.ts';

@@ -8,7 +8,7 @@ import { failureText } from '../problem/failure.ts';
 import { valueOfKind, type Problem } from '../problem/problem.ts';
 import { scriptOf } from '../problem/script.ts';
 import { held, otherTerms, sameTerms, type LawFrame } from '../laws/law.ts';
-import { OWN_LINES } from '../laws/replay.ts';
+import { OWN_LINES } from '../account/own-lines.ts';
 import { checkLaw } from '../laws/table.ts';
 import type { Agreement } from './agreement-shape.ts';
 import type { MethodAgreement, Move } from './expressions.ts';

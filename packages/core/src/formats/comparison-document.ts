@@ -1,7 +1,7 @@
 import { addressText, readAddress } from '../account/chance.ts';
 import { readAs, type Read, type ReadFault } from '../describe/describe.ts';
 import { Exact } from '../exact/exact.ts';
-import { OWN_LINES } from '../laws/replay.ts';
+import { OWN_LINES } from '../account/own-lines.ts';
 import {
   hasOpportunity,
   refusalText,

@@ -70,7 +70,13 @@ function lineOf(line: JudgedLine): Omit<OwnLinesDocument['lines'][number], 'slip
     law,
     move,
     readings: line.readings.map(({ moves, between }) => ({
-      moves: moves.map((own) => ({ ...own })),
+      moves: moves.map(({ law, move, from, to, with: used }) => ({
+        law,
+        move,
+        from,
+        to,
+        with: used,
+      })),
       between: [...between],
     })),
     signs: line.signs.map(({ at, verdict: own, off }) => ({
@@ -82,7 +88,7 @@ function lineOf(line: JudgedLine): Omit<OwnLinesDocument['lines'][number], 'slip
     joins,
     followed,
     chance: line.chance,
-    falseRule: line.falseRule,
+    falseRule: line.falseRule?.id ?? null,
     nearest: line.nearest.map(({ text: near, off }) => ({ text: near, off: off.toString() })),
     unreadAt: line.unread?.at ?? null,
     ambiguous: line.ambiguous,

@@ -13,7 +13,7 @@ import {
   type Described,
 } from '../describe/describe.ts';
 import { FORMS } from '../diagnose/answer.ts';
-import { MOVES } from '../laws/law.ts';
+import { MOVE_IDS } from '../laws/moves.ts';
 import { TRACE } from './trace-shape.ts';
 import { LINE_KINDS, VERDICTS } from '../own/judged.ts';
 import { PROBLEM_KINDS } from '../problem/kinds.ts';
@@ -35,7 +35,7 @@ export const ASKED = record({
 
 const LINE_MOVE = record({
   law: oneOf(LAWS),
-  move: oneOf(MOVES),
+  move: oneOf(MOVE_IDS),
   from: text(),
   to: text(),
   with: said('What it was used on, `58 = 60 − 2`, or by how much.', orNull(text())),
@@ -65,7 +65,7 @@ const LINE = record({
   ),
   totalOff: said('Its value less the problem’s.', orNull(value())),
   law: said('The one law of all its readings.', orNull(oneOf(LAWS))),
-  move: orNull(oneOf(MOVES)),
+  move: orNull(oneOf(MOVE_IDS)),
   readings: listOf(READING),
   signs: said('Every equals sign of a line with several.', listOf(SIGN)),
   statements: said('What a run-on line says in full.', listOf(text())),

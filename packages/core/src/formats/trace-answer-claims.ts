@@ -1,7 +1,7 @@
 import { valueOfGlyph, valueOfText } from '../account/glyphs.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralValue, placeValue } from '../exact/numeral.ts';
-import { OWN_LINES } from '../laws/replay.ts';
+import { OWN_LINES } from '../account/own-lines.ts';
 import { problemValue, type Problem } from '../problem/problem.ts';
 import { scriptOf } from '../problem/script.ts';
 import type { TraceFault } from './trace-audit.ts';

@@ -2,7 +2,8 @@ import { beyondOf, NOTHING_BEYOND, unlikeCells, type Beyond } from '../account/b
 import { readAs, type Read } from '../describe/describe.ts';
 import { Exact } from '../exact/exact.ts';
 import type { Amount } from '../laws/law.ts';
-import { lawFaults, lineIn, OWN_LINES, type Work } from '../laws/replay.ts';
+import { lawFaults, lineIn, type Work } from '../laws/replay.ts';
+import { OWN_LINES } from '../account/own-lines.ts';
 import { failureText } from '../problem/failure.ts';
 import { problemValue, type Problem } from '../problem/problem.ts';
 import { readWorked } from '../own/computation.ts';

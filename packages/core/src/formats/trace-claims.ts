@@ -1,7 +1,7 @@
 import { glyphFault, measuresOf, valueOfText } from '../account/glyphs.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralText } from '../exact/numeral.ts';
-import { OWN_LINES } from '../laws/replay.ts';
+import { OWN_LINES } from '../account/own-lines.ts';
 import { exactRoot } from '../problem/evaluate.ts';
 import { problemText, problemValue, type Problem } from '../problem/problem.ts';
 import { answerFaults, whole } from './trace-answer-claims.ts';

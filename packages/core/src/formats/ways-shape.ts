@@ -10,7 +10,7 @@ import {
   text,
   type Described,
 } from '../describe/describe.ts';
-import { MOVES } from '../laws/law.ts';
+import { MOVE_IDS } from '../laws/moves.ts';
 import { WAY_KINDS } from '../own/ways/kinds.ts';
 import { ASKED } from './lines-shape.ts';
 
@@ -28,7 +28,7 @@ export const WAYS = record({
           record({
             text: text(),
             law: orNull(oneOf(LAWS)),
-            move: orNull(oneOf(MOVES)),
+            move: orNull(oneOf(MOVE_IDS)),
           }),
           { least: 1 },
         ),

@@ -1,4 +1,3 @@
-import type { Law } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
 import type { Expression } from '../problem/expression.ts';
 import type { ProblemKind } from '../problem/kinds.ts';
@@ -56,51 +55,8 @@ export interface TermPart {
   readonly worth: Exact;
 }
 
-/** The finer moves by which laws are told apart in one's own lines; each belongs to one law. */
-export const MOVES = [
-  'places',
-  'parts',
-  'overshoot',
-  'worked-out',
-  'distribute',
-  'factor-out',
-  'each-with-each',
-  'order',
-  'factors-moved',
-  'same-change',
-  'give-and-take',
-  'scale',
-  'rename',
-  'whole-as-parts',
-  'divide-by-factors',
-  'other-writing',
-  'add-take-back',
-  'find-part',
-  'sign',
-  'square',
-  'like-terms',
-  'pair-factors',
-  'unnamed',
-] as const;
-export type MoveId = (typeof MOVES)[number];
-
 /** What is wrong, in words that follow the name of the law; null when nothing is. */
 export type Fault = string | null;
-
-/** One way in which a law is used. */
-export interface MoveRule {
-  readonly id: MoveId;
-  readonly statement: string;
-  /** Whether a change is an instance of it, or what is wrong. Amounts worth nothing are left out before. */
-  readonly check: (change: Change, frame: LawFrame) => Fault;
-}
-
-export interface LawRule {
-  readonly law: Law;
-  readonly statement: string;
-  /** The first is told of when none fits. */
-  readonly moves: readonly [MoveRule, ...MoveRule[]];
-}
 
 export function worthOf(amounts: readonly Amount[]): Exact {
   return Exact.sum(amounts.map(({ worth }) => worth));

@@ -1,3 +1,4 @@
+import { OWN_LINES } from '../account/own-lines.ts';
 import { termShape } from '../problem/kinds.ts';
 import { isTaken } from '../problem/problem.ts';
 import type { Entry, Law, Trace } from '../account/account.ts';
@@ -9,12 +10,6 @@ import type { Problem } from '../problem/problem.ts';
 import { scriptOf } from '../problem/script.ts';
 import type { Amount, LawFrame } from './law.ts';
 import { checkLaw } from './table.ts';
-
-/** What a trace of someone's own lines names as its method. */
-export const OWN_LINES = 'own-lines';
-
-/** What a paper of own lines is called that has no other name. */
-export const OWN_LINES_NAME = 'Own lines';
 
 /** A work as it is replayed: what is there from the start, and what each step takes and gives, by ids. */
 export interface Work {

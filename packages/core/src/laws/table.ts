@@ -1,25 +1,28 @@
-import { LAWS, type Law } from '../account/account.ts';
-import { type Change, type Fault, type LawFrame, type LawRule, type MoveId } from './law.ts';
-import { EVALUATE, INVERSE, isAlike, REORDER, SAME_CHANGE } from './numbers.ts';
-import { PLACE_VALUE } from './places.ts';
-import { DISTRIBUTE, LIKE_TERMS, PAIR_FACTORS, SCALE_BOTH, SQUARE, UNNAMED } from './products.ts';
-import { SIGN } from './signs.ts';
+import { type Law, LAWS } from '../account/account.ts';
+import type { Change, Fault, LawFrame } from './law.ts';
+import { type AnyMove, type MoveId, MOVES } from './moves.ts';
+import { isOnlyOrder } from './written.ts';
 
-/** Every law with its statement, its moves, and what makes a change an instance of it. */
-const RULES: readonly LawRule[] = [
-  PLACE_VALUE,
-  DISTRIBUTE,
-  REORDER,
-  EVALUATE,
-  SAME_CHANGE,
-  SCALE_BOTH,
-  INVERSE,
-  SIGN,
-  SQUARE,
-  LIKE_TERMS,
-  PAIR_FACTORS,
-  UNNAMED,
-];
+/** What each law says. */
+const STATEMENTS: Readonly<Record<Law, string>> = {
+  'place-value': 'Ten of one place are one of the next, and a number is the sum of its places.',
+  distribute:
+    'A product, or a share, of a sum is the sum of the products, or shares, of its parts.',
+  reorder:
+    'The addends of a sum, and the factors of a product, may stand in any order and in any brackets.',
+  evaluate: 'What a sum, product, quotient or power of numbers makes may stand in its place.',
+  'same-change':
+    'A difference stays when both numbers change alike, a sum when one gives what the other takes.',
+  'scale-both':
+    'A quotient, and so a fraction, stays when both its numbers are multiplied by one factor.',
+  inverse: 'Adding and taking away the same leaves everything as it was.',
+  sign: 'A minus before a bracket turns every term in it, and minus by minus is plus.',
+  square:
+    'The square of a sum is a square, and a square with two strips and a corner for every part that is added.',
+  'like-terms': 'Terms with the same letters are counted together.',
+  'pair-factors': 'Two equal factors under a root are one of them before it.',
+  unnamed: 'Both sides are worked out, and are the same amount.',
+};
 
 /**
  * Pairs of laws of which one change can be an instance of both; either name is then true.
@@ -43,7 +46,20 @@ export const OF_TWO_LAWS: readonly (readonly [Law, Law])[] = [
   ['square', 'pair-factors'],
 ];
 
-export const LAW_TABLE: ReadonlyMap<Law, LawRule> = new Map(RULES.map((rule) => [rule.law, rule]));
+/** Every law with its statement, and its moves in the order in which they are tried. */
+export const LAW_TABLE: ReadonlyMap<Law, LawRule> = new Map(
+  LAWS.map((law) => {
+    const moves = MOVES.filter((move) => move.law === law);
+    return [law, { law, statement: STATEMENTS[law], moves }] as const;
+  }),
+);
+
+/** A law with what it says. */
+export interface LawRule {
+  readonly law: Law;
+  readonly statement: string;
+  readonly moves: readonly AnyMove[];
+}
 
 /** The move by which a change is an instance of a law, or what is wrong. */
 export type LawVerdict =
@@ -61,7 +77,7 @@ export function checkLaw(law: Law, change: Change, frame: LawFrame): LawVerdict 
   };
   const isNothing = [...change.takes, ...change.gives].every(({ worth }) => worth.isZero);
   // Where a factor is nothing every step moves nothing.
-  if (frame.inFigures && isNothing) return { ok: true, move: moves[0].id };
+  if (frame.inFigures && isNothing) return { ok: true, move: moves[0]!.id };
   let first: Fault = null;
   if (law !== 'reorder' && !frame.inFigures && isOnlyOrder(live)) {
     return { ok: false, fault: 'only order and brackets change' };
@@ -72,17 +88,6 @@ export function checkLaw(law: Law, change: Change, frame: LawFrame): LawVerdict 
     first ??= fault;
   }
   return { ok: false, fault: first! };
-}
-
-/** Whether the same amounts are there before and after. */
-export function isOnlyOrder({ takes, gives }: Change): boolean {
-  const rest = [...takes];
-  const isThere = (give: Change['gives'][number]) => {
-    const at = rest.findIndex((take) => isAlike(take, give));
-    if (at >= 0) rest.splice(at, 1);
-    return at >= 0;
-  };
-  return takes.length === gives.length && gives.every(isThere);
 }
 
 /** All laws that a change is an instance of, in the order in which laws are listed. */

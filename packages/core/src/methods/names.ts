@@ -1,4 +1,5 @@
-import { OWN_LINES, OWN_LINES_NAME } from '../laws/replay.ts';
+import { OWN_LINES } from '../account/own-lines.ts';
+import { OWN_LINES_NAME } from '../account/own-lines.ts';
 import { registry } from './index.ts';
 
 /** What a method is called, by its id; own lines are one that the registry does not list. RangeError on an unknown id. */

@@ -1,8 +1,8 @@
 import type { Exact } from '../exact/exact.ts';
 import { type Surd } from '../exact/surd.ts';
 import type { Asked } from './asked.ts';
-import { isPlain } from './moves/working.ts';
-import { flat, termValue, type Node, type Term } from './node.ts';
+import { isPlain } from '../line/kinds.ts';
+import { flat, termValue, type Node, type Term } from '../line/node.ts';
 import { operandsOf } from './side-lines.ts';
 
 /** What a paper comes to: the last rewriting, total or landing. */

@@ -84,7 +84,7 @@ it.each(Object.keys(NEAR_MISSES))('names the false rule of near misses: %s', (id
     const { verdict, falseRule } = judged(before, after);
     if (verdict !== 'unequal') continue;
     wrong++;
-    if (falseRule === id) named++;
+    if (falseRule?.id === id) named++;
   }
   expect(wrong).toBeGreaterThanOrEqual(30);
   expect(named).toBeGreaterThanOrEqual(0.9 * wrong);

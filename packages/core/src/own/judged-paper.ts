@@ -2,7 +2,7 @@ import type { Exact } from '../exact/exact.ts';
 import type { Surd } from '../exact/surd.ts';
 import type { Asked } from './asked.ts';
 import type { JudgedLine } from './judged.ts';
-import type { Term } from './node.ts';
+import type { Term } from '../line/node.ts';
 import type { Pair } from './pairs.ts';
 
 /** A whole paper of someone's own working, judged. */

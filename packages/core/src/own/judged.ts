@@ -1,6 +1,6 @@
 import type { Law } from '../account/account.ts';
 import type { Surd } from '../exact/surd.ts';
-import type { MoveId } from '../laws/law.ts';
+import type { MoveId } from '../laws/moves.ts';
 import type { Chance } from './mistakes/mistaken.ts';
 import type { Move } from './move.ts';
 import type { Nearest } from './mistakes/nearest.ts';
@@ -26,6 +26,12 @@ export type Verdict = (typeof VERDICTS)[number];
 export interface Reading {
   readonly moves: readonly Move[];
   readonly between: readonly string[];
+}
+
+/** A false rule with what is true in its place. */
+export interface ToldRule {
+  readonly id: string;
+  readonly truth: string;
 }
 
 /** What is said of one equals sign of a line with several. */
@@ -63,7 +69,7 @@ export interface JudgedLine {
   /** Whether it is lawful after a line that is not worth the problem. */
   readonly followed: boolean;
   /** The false rule that writes an unequal line in place of the one before. */
-  readonly falseRule: string | null;
+  readonly falseRule: ToldRule | null;
   /** True lines that differ from it by as little as can be; at most two. */
   readonly nearest: readonly Nearest[];
   /** A false rule that writes this line too, which is right here by chance. */

@@ -5,9 +5,9 @@ import { Search } from '../diagnose/search.ts';
 import type { Exact } from '../exact/exact.ts';
 import { readProblem, type Problem } from '../problem/problem.ts';
 import type { JudgedPaper } from './judged-paper.ts';
-import { flat, termValue, turned } from './node.ts';
-import { termsText } from './node-text.ts';
-import { paired } from './paired.ts';
+import { flat, termValue, turned } from '../line/node.ts';
+import { termsText } from '../line/node-text.ts';
+import { paired } from '../line/paired.ts';
 
 /** A computation that a line works out, and what it gives for it, which is wrong. */
 export interface WrongWorking {

@@ -1,6 +1,6 @@
 import { leaksOf } from '../account/leaks.ts';
 import type { Trace } from '../account/account.ts';
-import { OWN_LINES } from '../laws/replay.ts';
+import { OWN_LINES } from '../account/own-lines.ts';
 import type { Method } from '../methods/method.ts';
 import { problemText, type Problem } from '../problem/problem.ts';
 import type { Sheet } from '../sheet/sheet.ts';

@@ -1,9 +1,9 @@
 import type { Law } from '../account/account.ts';
-import type { MoveId } from '../laws/law.ts';
-import type { Term } from './node.ts';
-import { termsText } from './node-text.ts';
+import { type MoveId, moveSpec } from '../laws/moves.ts';
+import { termsText } from '../line/node-text.ts';
+import type { Term } from '../line/node.ts';
 
-/** One law used at one place of a line. */
+/** One move of a law used at one place of a line. */
 export interface Move {
   readonly law: Law;
   readonly move: MoveId;
@@ -12,45 +12,44 @@ export interface Move {
   readonly to: string;
   /** What it was used on, where that is not seen in the line: `58 = 60 − 2`. */
   readonly with: string | null;
+  readonly words: MoveWords;
+}
+
+/** What is said of a move. */
+export interface MoveWords {
+  /** In a word or two. */
+  readonly brief: string;
+  readonly says: string;
+  /** The same with the size of its change; null where none is told. */
+  readonly change: string | null;
 }
 
 /** Moves of one kind, side by side. */
 export type Found = readonly Move[];
 
-/** What a step is looked at beside. */
-export interface Page {
-  readonly base: number;
-  /** The worths of the numbers that stand in the problem and in the lines so far. */
-  readonly numbers: ReadonlySet<string>;
-}
-
-/** A recogniser: how new terms can come from old ones that are worth the same; nothing where it is not its move. */
-export type Recogniser = (
-  old: readonly Term[],
-  made: readonly Term[],
-  page: Page,
-) => readonly Found[];
-
-export function move(
-  [law, id]: readonly [Law, MoveId],
+/** A move as it is used on some terms. */
+export function moveAt(
+  id: MoveId,
   old: readonly Term[],
   made: readonly Term[],
   used: string | null = null,
 ): Move {
-  return { law, move: id, from: termsText(old), to: termsText(made), with: used };
+  const { law, words } = moveSpec(id);
+  return {
+    law,
+    move: id,
+    from: termsText(old),
+    to: termsText(made),
+    with: used,
+    words: {
+      brief: words.brief,
+      says: words.says,
+      change: (used !== null && words.by?.(used)) || null,
+    },
+  };
 }
-
-/** Kinds of move that count as one law when they stand side by side. */
-const ALIKE: Partial<Record<MoveId, string>> = {
-  'worked-out': 'put together',
-  'like-terms': 'put together',
-  'add-take-back': 'put together',
-  places: 'taken apart',
-  parts: 'taken apart',
-  overshoot: 'taken apart',
-};
 
 /** Two moves of one kind may stand side by side in a lawful line. */
 export function kindOf({ law, move: id }: Move): string {
-  return ALIKE[id] ?? law;
+  return moveSpec(id).alike ?? law;
 }

@@ -3,7 +3,7 @@ import type { Method } from '../methods/method.ts';
 import type { Registry } from '../methods/registry.ts';
 import type { Problem } from '../problem/problem.ts';
 import { scriptOf } from '../problem/script.ts';
-import type { MoveId } from '../laws/law.ts';
+import type { MoveId } from '../laws/moves.ts';
 import type { JudgedPaper } from './judged-paper.ts';
 
 /** The method that is nearest to someone's own way, with hops that make it that way. */

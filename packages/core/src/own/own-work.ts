@@ -1,4 +1,4 @@
-import { OWN_LINES_NAME } from '../laws/replay.ts';
+import { OWN_LINES_NAME } from '../account/own-lines.ts';
 
 /** A line as it is typed. One that is struck stays legible and is no longer judged, as a correction on paper. */
 export interface OwnLine {

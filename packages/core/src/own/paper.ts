@@ -1,13 +1,15 @@
 import { Surd } from '../exact/surd.ts';
 import type { Asked } from './asked.ts';
 import { isRightEnd, owesNothing, type End } from './ends.ts';
-import { worst, type JudgedLine, type JudgedSign } from './judged.ts';
+import { worst, type JudgedLine, type JudgedSign, type Reading } from './judged.ts';
 import { BLANK, NO_MISTAKE, type Judgement } from './judgement.ts';
 import type { FoundLine, HopLine, JudgedPaper, LineStep, TableLine } from './judged-paper.ts';
-import { move, type Page } from './move.ts';
-import { isPlain } from './moves/working.ts';
-import { termsOf, type Term, lineKey } from './node.ts';
-import { numbersIn } from './numbers-in.ts';
+import { moveSpec } from '../laws/moves.ts';
+import { moveAt } from './move.ts';
+import type { Page } from '../laws/move-spec.ts';
+import { isPlain } from '../line/kinds.ts';
+import { termsOf, type Term, lineKey } from '../line/node.ts';
+import { numbersIn } from '../line/numbers-in.ts';
 import { originSays, type Pair } from './pairs.ts';
 import { readLine, type LineRead, type Side } from './read-line.ts';
 import { isRight, judgeRewriting, named, type Rewriting } from './rewrite.ts';
@@ -206,7 +208,9 @@ class Paper {
     this.nodes += own.nodes;
     this.cut ||= own.cut;
     this.note(side.terms);
-    const isNamed = own.verdict === 'lawful' || own.verdict === 'unequal';
+    // What the page itself puts together goes before a move that fits any numbers.
+    const isNamed =
+      own.verdict === 'unequal' || (own.verdict === 'lawful' && !own.readings.every(fitsAny));
     return isNamed ? own : (this.addsJoined(side) ?? own);
   }
 
@@ -214,7 +218,7 @@ class Paper {
   private addsJoined(side: Side): Rewriting | null {
     if (!side.value.equals(this.asked.value) || !addedBy(this.sides, side.terms, this.asked))
       return null;
-    const moves = [move(['inverse', 'find-part'], this.problem.terms, side.terms)];
+    const moves = [moveAt('find-part', this.problem.terms, side.terms)];
     const readings = [{ moves, between: [] }];
     return {
       verdict: 'lawful',
@@ -380,4 +384,8 @@ class Paper {
 function isLoneNumber(terms: readonly Term[]): boolean {
   const [only, ...more] = terms;
   return only !== undefined && more.length === 0 && isPlain(only.node);
+}
+
+function fitsAny({ moves }: Reading): boolean {
+  return moves.length > 0 && moves.every(({ move }) => moveSpec(move).fitsAnyNumbers);
 }

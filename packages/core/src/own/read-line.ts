@@ -8,7 +8,7 @@ import { lettersFailure } from '../problem/limits.ts';
 import { readExpression } from '../problem/read-expression.ts';
 import { withoutAmountWords } from './amount-words.ts';
 import { lettersIn, type Asked } from './asked.ts';
-import { termsOf, type Term } from './node.ts';
+import { termsOf, type Term } from '../line/node.ts';
 import { placeOf, piece, respelled, spelled, split, trimmed, type Spelled } from './spelling.ts';
 import { operandsOf } from './side-lines.ts';
 import { withoutUnits } from './units-in.ts';

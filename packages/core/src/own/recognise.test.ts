@@ -1,7 +1,7 @@
 import { readExpression } from '../problem/read-expression.ts';
-import { termsOf, type Term } from './node.ts';
-import { termsText } from './node-text.ts';
-import { explain } from './search.ts';
+import { termsOf, type Term } from '../line/node.ts';
+import { termsText } from '../line/node-text.ts';
+import { explain } from './search/search.ts';
 
 function line(text: string): readonly Term[] {
   const read = readExpression(text);
@@ -145,5 +145,52 @@ describe('a move that fits any numbers', () => {
       stages.map(([first]) => first!.move),
     );
     expect(told).not.toContainEqual(['distribute', 'factor-out']);
+  });
+});
+
+describe('a difference as its jumps', () => {
+  it.each([
+    ['523 − 268', '2 + 30 + 223', '268 → 270 → 300 → 523'],
+    ['523 − 268', '223 + 30 + 2', '268 → 270 → 300 → 523'],
+    ['523 − 268', '32 + 200 + 20 + 3', '268 → 300 → 500 → 520 → 523'],
+    ['5 − 2.7', '0.3 + 2', '2.7 → 3 → 5'],
+    ['5 1/6 − 2 5/6', '1/6 + 2 1/6', '17/6 → 3 → 31/6'],
+  ])('%s as %s lands on round numbers', (before, after, used) => {
+    const [first] = explained(before, after);
+    expect(first?.stages.flat().map((own) => [own.law, own.move, own.with])).toEqual([
+      ['inverse', 'jumps', used],
+    ]);
+  });
+
+  it.each([
+    ['523 − 268', '100 + 155'],
+    ['523 − 268', '200 + 50 + 5'],
+    ['85 − 42', '40 + 3'],
+    ['70 − 0', '30 + 40'],
+    ['523 + 268', '2 + 30 + 759'],
+  ])('%s as %s is none: any numbers would do', (before, after) => {
+    const moves = explained(before, after).flatMap(({ stages }) => stages.flat());
+    expect(moves.map(({ move }) => move)).not.toContain('jumps');
+  });
+});
+
+describe('equal addends', () => {
+  it.each([
+    ['26 + 26 + 26', '3 × 26', ['equal-addends']],
+    ['26 + 26 + 26 + 5', '26 × 3 + 5', ['equal-addends']],
+    ['90 − 7 − 7', '90 − 2 × 7', ['equal-addends']],
+    ['x + x + x', '3x', ['like-terms']],
+    ['99 + 99 + 99', '3 × 100 − 3', ['equal-addends', 'distribute']],
+  ])('%s as %s', (before, after, moves) => {
+    const [first] = explained(before, after);
+    expect(first?.stages.flat().map(({ move }) => move)).toEqual(moves);
+  });
+
+  it.each([
+    ['26 + 27 + 25', '3 × 26'],
+    ['26 + 26', '4 × 13'],
+  ])('%s as %s are none', (before, after) => {
+    const moves = explained(before, after).flatMap(({ stages }) => stages.flat());
+    expect(moves.map(({ move }) => move)).not.toContain('equal-addends');
   });
 });

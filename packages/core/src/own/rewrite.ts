@@ -1,14 +1,15 @@
 import type { Law } from '../account/account.ts';
 import type { Surd } from '../exact/surd.ts';
-import type { MoveId } from '../laws/law.ts';
-import type { Reading, Verdict } from './judged.ts';
+import type { MoveId } from '../laws/moves.ts';
+import type { Reading, ToldRule, Verdict } from './judged.ts';
 import { NO_MISTAKE } from './judgement.ts';
 import { chanceOf, falseRuleOf, type Chance } from './mistakes/mistaken.ts';
-import { move, type Page } from './move.ts';
+import { moveAt } from './move.ts';
+import type { Page } from '../laws/move-spec.ts';
 import { isLong, nearest, type Nearest } from './mistakes/nearest.ts';
-import { type Term, lineKey } from './node.ts';
-import { termsText } from './node-text.ts';
-import { explain, type Explained } from './search.ts';
+import { type Term, lineKey } from '../line/node.ts';
+import { termsText } from '../line/node-text.ts';
+import { explain, type Explained } from './search/search.ts';
 
 /** What a line is held against. */
 export interface Standing {
@@ -25,7 +26,7 @@ export interface Rewriting {
   /** The lines between, of the first reading. */
   readonly between: readonly (readonly Term[])[];
   /** The false rule that writes an unequal line. */
-  readonly falseRule: string | null;
+  readonly falseRule: ToldRule | null;
   /** The nearest true lines in place of an unequal one. */
   readonly nearest: readonly Nearest[];
   /** A false rule that writes a right line by chance. */
@@ -66,7 +67,8 @@ function judged(before: Standing, after: Standing, page: Page): Rewriting {
     cut: false,
   };
   if (!off.isZero) {
-    const falseRule = falseRuleOf(before.terms, after.terms, page)?.id ?? null;
+    const rule = falseRuleOf(before.terms, after.terms, page);
+    const falseRule = rule && { id: rule.id, truth: rule.truth };
     const lines = nearest(before.terms, after.terms, page);
     return { ...unnamed, verdict: 'unequal', falseRule, nearest: lines, cut: isLong(after.terms) };
   }
@@ -112,7 +114,7 @@ function onlyOrder(
 ): Pick<Rewriting, 'law' | 'move' | 'readings'> | null {
   if (lineKey(before) !== lineKey(after)) return null;
   if (termsText(before) === termsText(after)) return { law: null, move: null, readings: [] };
-  const moves = [move(['reorder', 'order'], before, after)];
+  const moves = [moveAt('order', before, after)];
   return { law: 'reorder', move: 'order', readings: [{ moves, between: [] }] };
 }
 

@@ -6,8 +6,8 @@ import {
   valueOfTerms,
   type Factor,
   type Term,
-} from './node.ts';
-import { termsText } from './node-text.ts';
+} from '../line/node.ts';
+import { termsText } from '../line/node-text.ts';
 
 /**
  * The first part of a line, read from the left, that is worth an amount: `46` of `46 − 2`, `4 × 25` of `4 × 25 × 3`. An

@@ -1,70 +1,9 @@
 import type { Exact } from '../exact/exact.ts';
 import type { Surd } from '../exact/surd.ts';
-import type { MoveId } from '../laws/law.ts';
+import type { MoveId } from '../laws/moves.ts';
 import { displayed } from './displayed.ts';
 import type { JudgedLine } from './judged.ts';
-import { FALSE_RULES } from './mistakes/table.ts';
 import type { Move } from './move.ts';
-
-/** What each move is called beside a line; `…` is where what it was used on is told. */
-const MOVE_WORDS: Readonly<Record<MoveId, string>> = {
-  places: 'taken apart by places',
-  parts: 'taken apart',
-  overshoot: 'more, and what is too much taken back',
-  'worked-out': 'worked out',
-  distribute: 'distributive law',
-  'factor-out': 'distributive law, a factor taken out',
-  'each-with-each': 'distributive law, every part with every part',
-  order: 'another order or other brackets',
-  'factors-moved': 'factors moved',
-  'same-change': 'the same change to both numbers',
-  'give-and-take': 'one number gives what the other takes',
-  scale: 'both numbers scaled alike',
-  rename: 'top and bottom scaled alike',
-  'whole-as-parts': 'wholes as parts',
-  'divide-by-factors': 'divided by the factors, one after the other',
-  'other-writing': 'the same number in another writing',
-  'add-take-back': 'put in and taken back',
-  'find-part': 'the missing number is found the other way round',
-  sign: 'signs carried through the bracket',
-  'like-terms': 'like terms together',
-  square: 'a named square',
-  'pair-factors': 'equal factors under a root in pairs',
-  unnamed: 'the same amount',
-};
-
-/** Moves that tell by how much numbers change. */
-const CHANGE_WORDS: Partial<Record<MoveId, (by: string) => string>> = {
-  'same-change': (by) => `both numbers changed by ${by}`,
-  'give-and-take': (by) => `one number gives ${by}, the other takes it`,
-};
-
-/** The same in a word or two, for the margin of a paper. */
-const BRIEF_WORDS: Readonly<Record<MoveId, string>> = {
-  places: 'by places',
-  parts: 'taken apart',
-  overshoot: 'too much, less a part',
-  'worked-out': 'worked out',
-  distribute: 'distributive law',
-  'factor-out': 'distributive law',
-  'each-with-each': 'distributive law',
-  order: 'other order',
-  'factors-moved': 'factors moved',
-  'same-change': 'same change',
-  'give-and-take': 'give and take',
-  scale: 'scaled alike',
-  rename: 'scaled alike',
-  'whole-as-parts': 'wholes as parts',
-  'divide-by-factors': 'by factors',
-  'other-writing': 'written otherwise',
-  'add-take-back': 'put in, taken back',
-  'find-part': 'missing part',
-  sign: 'signs carried',
-  'like-terms': 'like terms',
-  square: 'named square',
-  'pair-factors': 'pairs of factors',
-  unnamed: 'same amount',
-};
 
 /** What is said of a line in its margin: the sign of its verdict, and a word or two. */
 export interface Brief {
@@ -105,7 +44,7 @@ const MOST_BRIEF = 22;
 function briefMoves({ readings }: JudgedLine): string {
   const [first] = readings;
   if (!first) return 'same line';
-  const names = [...new Set(first.moves.map(({ move }) => BRIEF_WORDS[move]))];
+  const names = [...new Set(first.moves.map(({ words }) => words.brief))];
   const all = names.join(', ');
   return all.length <= MOST_BRIEF ? all : `${names[0]} …`;
 }
@@ -178,20 +117,21 @@ function leapCount(line: JudgedLine): string {
 
 function leapSays(line: JudgedLine): string {
   const [first] = line.readings;
-  const kinds = [...new Set(first!.moves.map(({ move }) => MOVE_WORDS[move]))];
+  const kinds = [...new Set(first!.moves.map(({ words }) => words.says))];
   const between = first!.between.length > 0 ? ` Between them: ${first!.between.join('; ')}.` : '';
   return `${leapCount(line)}: ${kinds.join(', then ')}.${between}`;
 }
 
 /** The moves of one line; moves of one name are told once. */
 export function movesText(moves: readonly Move[]): string {
-  const names = [...new Set(moves.map(({ move }) => move))];
-  return names
-    .map((name) => {
-      const used = moves.flatMap((own) => (own.move === name && own.with ? [own.with] : []));
-      const change = CHANGE_WORDS[name];
-      if (change && used[0]) return change(used[0]);
-      return `${used.length > 0 ? `${used.join(', ')}: ` : ''}${MOVE_WORDS[name]}`;
+  const names = new Map(moves.map((own) => [own.move, own.words]));
+  return [...names]
+    .map(([name, words]) => {
+      const own = moves.filter(({ move }) => move === name);
+      const change = own.find(({ words: { change: told } }) => told !== null)?.words.change;
+      if (change) return change;
+      const used = own.flatMap((one) => one.with ?? []);
+      return `${used.length > 0 ? `${used.join(', ')}: ` : ''}${words.says}`;
     })
     .join('; ');
 }
@@ -199,8 +139,7 @@ export function movesText(moves: readonly Move[]): string {
 function unequalSays({ off, nearest, falseRule }: JudgedLine, write: WriteAmount): string {
   const size = off ? offText(off, write) : 'Not the same amount';
   const near = nearest[0] ? ` Nearest: ${nearest[0].text}.` : '';
-  const rule = FALSE_RULES.find(({ id }) => id === falseRule);
-  return `${size}.${near}${rule ? ` ${rule.truth}` : ''}`;
+  return `${size}.${near}${falseRule ? ` ${falseRule.truth}` : ''}`;
 }
 
 function offText(off: Surd, write: WriteAmount): string {

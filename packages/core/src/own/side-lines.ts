@@ -2,9 +2,9 @@ import { Surd } from '../exact/surd.ts';
 import { evaluateSurd } from '../problem/evaluate.ts';
 import { isNumber } from '../problem/expression.ts';
 import type { Asked } from './asked.ts';
-import { factorsOf } from './moves/distribute.ts';
-import { isPlain } from './moves/working.ts';
-import { flat, termValue, type Term } from './node.ts';
+import { factorsOf } from '../line/factors.ts';
+import { isPlain } from '../line/kinds.ts';
+import { flat, termValue, type Term } from '../line/node.ts';
 import type { Side } from './read-line.ts';
 
 /** A line that is true by itself, with what it may give to a total. */

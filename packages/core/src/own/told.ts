@@ -1,4 +1,4 @@
-import { move } from './move.ts';
+import { moveAt } from './move.ts';
 import type { JudgedSign } from './judged.ts';
 import type { Side } from './read-line.ts';
 import { NO_MISTAKE } from './judgement.ts';
@@ -6,7 +6,7 @@ import type { Rewriting, Standing } from './rewrite.ts';
 
 /** The part that is missing between the numbers of the problem is found. */
 export function foundPart(left: Side, right: Side) {
-  const moves = [move(['inverse', 'find-part'], left.terms, right.terms)];
+  const moves = [moveAt('find-part', left.terms, right.terms)];
   return {
     verdict: 'lawful',
     law: 'inverse',
@@ -30,7 +30,7 @@ export function restToldOf(before: Standing, side: Side): Rewriting {
   const off = side.value.minus(before.value);
   const told = { off, between: [], ...NO_MISTAKE, nodes: 0, cut: false };
   if (!off.isZero) return { ...told, verdict: 'unequal', law: null, move: null, readings: [] };
-  const moves = [move(['evaluate', 'worked-out'], before.terms, side.terms)];
+  const moves = [moveAt('worked-out', before.terms, side.terms)];
   return {
     ...told,
     verdict: 'lawful',

@@ -1,6 +1,6 @@
 import { type Random } from '../classroom/random.ts';
 import type { Law } from '../account/account.ts';
-import type { MoveId } from '../laws/law.ts';
+import type { MoveId } from '../laws/moves.ts';
 
 /**
  * Rewritings by one law each, made and worked out here with nothing of the judge: a tree of its own, fractions of its

@@ -4,7 +4,7 @@ import { Exact } from '../../exact/exact.ts';
 import { termShape } from '../../problem/kinds.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { scriptOf } from '../../problem/script.ts';
-import { termValue, type Term } from '../node.ts';
+import { termValue, type Term } from '../../line/node.ts';
 import type { Laying, Live } from './laying.ts';
 import type { Amounted } from './follow.ts';
 import type { OwnAccount, OwedCell } from './own-account.ts';

@@ -1,5 +1,5 @@
 import { Exact } from '../../exact/exact.ts';
-import { numberOf, productNode, type Term } from '../node.ts';
+import { numberOf, productNode, type Term } from '../../line/node.ts';
 import type { SpaceShape } from './grid.ts';
 import type { Span } from './held.ts';
 import { statementText, type Aside, type At, type Draft, type Live, type Lived } from './laying.ts';

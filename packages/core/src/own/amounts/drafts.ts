@@ -2,7 +2,7 @@ import type { Exact } from '../../exact/exact.ts';
 import { numberText } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
 import type { FoundLine, HopLine, JudgedPaper, LineStep, TableLine } from '../judged-paper.ts';
-import type { Page } from '../move.ts';
+import type { Page } from '../../laws/move-spec.ts';
 import {
   flat,
   numberOf,
@@ -13,10 +13,10 @@ import {
   turned,
   valueOfTerms,
   type Term,
-} from '../node.ts';
-import { termsText } from '../node-text.ts';
-import { groupedWays, groupSteps, withoutCommonTerms } from '../recognise.ts';
-import { explain } from '../search.ts';
+} from '../../line/node.ts';
+import { termsText } from '../../line/node-text.ts';
+import { groupedWays, groupSteps, withoutCommonTerms } from '../search/recognise.ts';
+import { explain } from '../search/search.ts';
 import { chunkDrafts } from './chunks.ts';
 import { jumpDrafts, statedJumps } from './jumps.ts';
 import type { Aside, At, Draft, Laying, Lived, Live } from './laying.ts';

@@ -1,8 +1,10 @@
+import { moveSpec } from '../../laws/moves.ts';
 import { Exact } from '../../exact/exact.ts';
 import type { Move } from '../move.ts';
-import { eachCuts, factorsOf, repeated } from '../moves/distribute.ts';
-import { termValue, type Node, type Term } from '../node.ts';
-import { nodeText } from '../node-text.ts';
+import { eachCuts } from '../../laws/distribute/cuts.ts';
+import { factorsOf, repeated } from '../../line/factors.ts';
+import { termValue, type Node, type Term } from '../../line/node.ts';
+import { nodeText } from '../../line/node-text.ts';
 import { boxed } from './boxes.ts';
 import type { SpaceShape } from './grid.ts';
 import {
@@ -69,8 +71,7 @@ export function follow(
   const cut = more.length === 0 ? taken(a!, made, move, following) : null;
   if (cut) return cut;
   if (made.length === 1) return [joined(old, made[0]!, following)];
-  const changed =
-    old.length === 2 && made.length === 2 ? changedAlike(old, made, move, following) : null;
+  const changed = old.length === 2 ? laidAnew(old, made, move, following) : null;
   return changed ?? made.map((_, k) => (k === 0 ? old.flatMap(({ held }) => shapeless(held)) : []));
 }
 
@@ -108,7 +109,7 @@ function taken(
     return term.minus ? value.negate() : value;
   });
   if (sides.length === 1) return alongLine({ term, held }, made, { sides, values, following });
-  if (move?.move === 'each-with-each') return alongBoth(held, term, made, following);
+  if (move && moveSpec(move.move).cutsEverySide) return alongBoth(held, term, made, following);
   return alongSide({ term, held }, made, { sides, values, following, move });
 }
 
@@ -218,24 +219,45 @@ function joined(old: readonly Amounted[], made: Term, following: Following): Hel
   return at.isZero ? shapeless(all) : stretched(laid, 0, sides[0]!.dividedBy(at));
 }
 
-/** Both numbers of a difference change by what is laid beside the problem; of a sum one gives what the other takes. */
-function changedAlike(
+/** Two numbers that change together, or that are left for the jumps between them. */
+function laidAnew(
   old: readonly Amounted[],
   made: readonly Term[],
   move: Move | null,
   following: Following,
 ): readonly Held[] | null {
-  if (move?.law !== 'same-change') return null;
-  const order = pairing(old, made);
+  const lays = move ? moveSpec(move.move).lays : undefined;
+  if (lays === undefined) return null;
+  if (lays === 'jumps') return jumped(old, made, following);
+  const order = made.length === 2 ? pairing(old, made) : null;
   if (!order) return null;
   const changes = order.map((k, n) =>
     made[k]!.node.value.rational!.minus(old[n]!.term.node.value.rational!),
   );
   const helds =
-    move.move === 'same-change'
+    lays === 'same to both'
       ? withChange(old, changes[0]!, following)
       : givenAndTaken(old, changes, following);
   return helds && made.map((_, k) => helds[order.indexOf(k)]!);
+}
+
+/** Each jump holds its stretch of the larger number; the first also what the smaller one and its stretch come to, nothing. */
+function jumped(
+  old: readonly Amounted[],
+  made: readonly Term[],
+  following: Following,
+): readonly Held[] | null {
+  const whole = old.find(({ term }) => !term.minus);
+  const taken = old.find(({ term }) => term.minus);
+  const length = whole && sizeOf(whole.term, following);
+  const start = taken && sizeOf(taken.term, following);
+  if (!length || !start) return null;
+  const jumps = made.map((term) => termValue(term).rational!);
+  const cut = cutAlong(whole.held, 0, length, [start, ...jumps], following.edge);
+  const [below, ...stretches] = cut ?? [];
+  if (!below) return null;
+  const rest = [...shapeless(below), ...shapeless(taken.held)];
+  return stretches.map((own, k) => (k === 0 ? [...shapeless(own), ...rest] : own));
 }
 
 /** For each old term its new one: of the same sign, and of a sum that which differs by one change both ways. */

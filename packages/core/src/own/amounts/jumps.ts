@@ -1,7 +1,7 @@
 import { Exact } from '../../exact/exact.ts';
 import type { HopLine } from '../judged-paper.ts';
-import { numberOf, termValue, type Term } from '../node.ts';
-import { termsText } from '../node-text.ts';
+import { numberOf, termValue, type Term } from '../../line/node.ts';
+import { termsText } from '../../line/node-text.ts';
 import type { SpaceShape } from './grid.ts';
 import { span, type Piece, type Span } from './held.ts';
 import { statementText, type Aside, type At, type Draft, type Lived, type Live } from './laying.ts';

@@ -4,7 +4,7 @@ import { Scribe } from '../../account/scribe.ts';
 import { choices, PieceSpace } from '../../account/spaces.ts';
 import { TermSet } from '../../account/terms.ts';
 import { numeralText, numeralValue, type Numeral } from '../../exact/numeral.ts';
-import { OWN_LINES } from '../../laws/replay.ts';
+import { OWN_LINES } from '../../account/own-lines.ts';
 import { cutOf } from '../../methods/polynomials/term-list.ts';
 import { termShape } from '../../problem/kinds.ts';
 import type { Problem } from '../../problem/problem.ts';

@@ -1,7 +1,7 @@
 import type { Exact } from '../../exact/exact.ts';
 import { numeralValue } from '../../exact/numeral.ts';
 import type { TableLine } from '../judged-paper.ts';
-import { numberOf } from '../node.ts';
+import { numberOf } from '../../line/node.ts';
 import type { Pair } from '../pairs.ts';
 import { shareDrafts } from './chunks.ts';
 import type { At, Draft, Live, Lived } from './laying.ts';

@@ -8,7 +8,7 @@ import { Exact } from '../../exact/exact.ts';
 import { numeralText, numeralValue, type Numeral } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { scriptOf } from '../../problem/script.ts';
-import { sumNode, type Term } from '../node.ts';
+import { sumNode, type Term } from '../../line/node.ts';
 import type { Laying, Live } from './laying.ts';
 import { follow, type Following } from './follow.ts';
 import { Grid, type SpaceShape } from './grid.ts';

@@ -1,9 +1,9 @@
 import { readExpression } from '../../problem/read-expression.ts';
 import type { Reading } from '../judged.ts';
-import { flat, termKey, termsOf, type Term } from '../node.ts';
-import { termsText } from '../node-text.ts';
-import { paired } from '../paired.ts';
-import { groupedWays } from '../recognise.ts';
+import { flat, termKey, termsOf, type Term } from '../../line/node.ts';
+import { termsText } from '../../line/node-text.ts';
+import { paired } from '../../line/paired.ts';
+import { groupedWays } from '../search/recognise.ts';
 import { originsOf } from './origins.ts';
 import { bottomsOf, type LetteredPage } from './page.ts';
 import { figureOf, leavesOf } from './shape.ts';

@@ -1,7 +1,7 @@
 import { type Exact } from '../../exact/exact.ts';
 import { numberText, numeralFor } from '../../exact/numeral.ts';
 import { readAsked, type Asked } from '../asked.ts';
-import { termsOf, type Term } from '../node.ts';
+import { termsOf, type Term } from '../../line/node.ts';
 import { judgeLines } from '../paper.ts';
 import { readLine } from '../read-line.ts';
 import { judgeHops, judgePairs } from '../statements.ts';

@@ -1,5 +1,5 @@
 import type { Exact } from '../../exact/exact.ts';
-import { turned, type FractionNode, type NumberNode, type Term } from '../node.ts';
+import { turned, type FractionNode, type NumberNode, type Term } from '../../line/node.ts';
 import { leavesOf, textWith, valueWith } from './shape.ts';
 import { solved, type Budget, type Question, type Results } from './solve.ts';
 import { isSameRow, named, type Row, type Sign } from './symbols.ts';

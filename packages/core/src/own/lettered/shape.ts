@@ -1,7 +1,7 @@
 import { Exact } from '../../exact/exact.ts';
-import type { Factor, FractionNode, Node, NumberNode, Term } from '../node.ts';
-import { termsText } from '../node-text.ts';
-import { gathered } from '../numbers-in.ts';
+import type { Factor, FractionNode, Node, NumberNode, Term } from '../../line/node.ts';
+import { termsText } from '../../line/node-text.ts';
+import { gathered } from '../../line/numbers-in.ts';
 
 const HUNDRED = Exact.of(100);
 

@@ -1,5 +1,5 @@
 import type { Exact } from '../../exact/exact.ts';
-import type { NumberNode, Term } from '../node.ts';
+import type { NumberNode, Term } from '../../line/node.ts';
 import { figureOf, leavesOf, textWith, valueWith } from './shape.ts';
 import { originsOf } from './origins.ts';
 import { isSameRow, named, type Origin, type Row, type Sign } from './symbols.ts';

@@ -1,6 +1,6 @@
 import type { Exact } from '../../exact/exact.ts';
 import type { Asked } from '../asked.ts';
-import { turned, type NumberNode, type Term } from '../node.ts';
+import { turned, type NumberNode, type Term } from '../../line/node.ts';
 import type { LineRead, Side } from '../read-line.ts';
 import { operandsOf } from '../side-lines.ts';
 import { hasBox } from '../statements.ts';

@@ -2,7 +2,7 @@ import { type Exact } from '../../exact/exact.ts';
 import { numberText } from '../../exact/numeral.ts';
 import type { ProblemKind } from '../../problem/kinds.ts';
 import type { JudgedPaper } from '../judged-paper.ts';
-import type { Term } from '../node.ts';
+import type { Term } from '../../line/node.ts';
 import { readAsked } from '../asked.ts';
 import { conditionsOf } from './holds.ts';
 import { layOn } from './lay.ts';

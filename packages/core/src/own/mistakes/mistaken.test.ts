@@ -9,6 +9,20 @@ function judged(problem: string, line: string) {
   return judgeLines(read.asked, [line]).lines[0]!;
 }
 
+describe('every false rule', () => {
+  it.each(FALSE_RULES.map((rule) => [rule.id, rule] as const))(
+    '%s writes its counter-example, which is not worth the same',
+    (id, { counter: { from, line }, truth }) => {
+      const { verdict, falseRule } = judged(from, `= ${line}`);
+      expect([verdict, falseRule]).toEqual(['unequal', { id, truth }]);
+    },
+  );
+
+  it('has a file of its own and an id of its own', () => {
+    expect(new Set(FALSE_RULES.map(({ id }) => id)).size).toBe(FALSE_RULES.length);
+  });
+});
+
 describe('the nearest true line', () => {
   it.each([
     ['46 × 58', '= 46 × 6 − 46 × 2', '46 × 60 − 46 × 2'],

@@ -1,7 +1,8 @@
+import { moveSpec } from '../../laws/moves.ts';
 import { Exact } from '../../exact/exact.ts';
 import type { FalseRule } from './rule.ts';
 import { FALSE_RULES } from './table.ts';
-import type { Page } from '../move.ts';
+import type { Page } from '../../laws/move-spec.ts';
 import {
   flat,
   numberOf,
@@ -13,9 +14,9 @@ import {
   type NumberNode,
   type Term,
   lineKey,
-} from '../node.ts';
-import { termsText } from '../node-text.ts';
-import { steps, withoutCommonTerms } from '../recognise.ts';
+} from '../../line/node.ts';
+import { termsText } from '../../line/node-text.ts';
+import { steps, withoutCommonTerms } from '../search/recognise.ts';
 
 /** The first false rule that writes a line in place of another, worked out or not; null where none does. */
 export function falseRuleOf(
@@ -37,8 +38,9 @@ export function falseRuleOf(
 function isThat(made: readonly Term[], line: readonly Term[], page: Page): boolean {
   if (lineKey(made) === lineKey(line)) return true;
   if (!valueOfTerms(made).equals(valueOfTerms(line))) return false;
-  const isWorked = (move: string) => move === 'worked-out' || move === 'like-terms';
-  return steps(made, line, page).some((found) => found.every(({ move }) => isWorked(move)));
+  return steps(made, line, page).some((found) =>
+    found.every(({ move }) => moveSpec(move).alike === 'put together'),
+  );
 }
 
 /** A false rule that writes just this line, though it is right here, with numbers on which it goes wrong. */
@@ -47,13 +49,11 @@ export interface Chance {
   readonly counter: string;
 }
 
-/** Rules that come out right now and then: struck figures, a sum for a product. */
-const LUCKY: ReadonlySet<string> = new Set(['figures-struck', 'sum-for-product', 'terms-struck']);
-
+/** A false rule that comes out right now and then and writes a line; null where none does. */
 export function chanceOf(before: readonly Term[], line: readonly Term[]): Chance | null {
   const [from, to] = withoutCommonTerms(flat(before), flat(line));
   for (const rule of FALSE_RULES) {
-    if (!LUCKY.has(rule.id)) continue;
+    if (!rule.isLucky) continue;
     if (!rule.write(from, to).some((made) => lineKey(made) === lineKey(to))) continue;
     const counter = counterTo(rule, from, to);
     if (counter) return { rule: rule.id, counter };

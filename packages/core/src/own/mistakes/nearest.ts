@@ -1,8 +1,8 @@
 import { Exact } from '../../exact/exact.ts';
 import { decimalsNeeded } from '../../exact/numeral.ts';
 import type { Surd } from '../../exact/surd.ts';
-import { explain } from '../search.ts';
-import type { Page } from '../move.ts';
+import { explain } from '../search/search.ts';
+import type { Page } from '../../laws/move-spec.ts';
 import {
   fractionNode,
   mixedNode,
@@ -16,8 +16,8 @@ import {
   valueOfTerms,
   type Node,
   type Term,
-} from '../node.ts';
-import { termsText } from '../node-text.ts';
+} from '../../line/node.ts';
+import { termsText } from '../../line/node-text.ts';
 
 /** A true line that differs from a wrong one by as little as can be. */
 export interface Nearest {

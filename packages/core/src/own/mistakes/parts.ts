@@ -1,23 +1,22 @@
 import { Exact } from '../../exact/exact.ts';
 import { Surd } from '../../exact/surd.ts';
-import { placesOf } from '../moves/apart.ts';
-import { factorsOf } from '../moves/distribute.ts';
-import { isPlain } from '../moves/working.ts';
+import { factorsOf } from '../../line/factors.ts';
+import { isPlain } from '../../line/kinds.ts';
 import {
-  flat,
-  numberOf,
-  productNode,
   type Factor,
+  flat,
   type FractionNode,
   type Node,
   type NumberNode,
+  numberOf,
+  productNode,
   type Term,
-} from '../node.ts';
+} from '../../line/node.ts';
+import { placesOf } from '../../line/places.ts';
+import { plus, times } from '../../line/terms.ts';
 import type { FalseRule } from './rule.ts';
 
-export const plus = (node: Node): Term => ({ minus: false, node });
 export const minus = (node: Node): Term => ({ minus: true, node });
-export const by = (node: Node): Factor => ({ under: false, node });
 export const over = (node: Node): Factor => ({ under: true, node });
 
 /** A product with divisors; null where one of these is nothing that can be divided by. */
@@ -64,9 +63,9 @@ export function linesOf({ sign, a, b }: Pair): readonly (readonly Term[])[] {
     case '-':
       return [[plus(left), minus(right)]];
     case '×':
-      return [[plus(productNode([by(left), by(right)]))]];
+      return [[plus(productNode([times(left), times(right)]))]];
     case '÷': {
-      const share = shared([by(left), over(right)]);
+      const share = shared([times(left), over(right)]);
       return share ? [[plus(share)]] : [];
     }
   }
@@ -95,7 +94,7 @@ export function twoSums(
   if (!only || only.minus || more.length > 0) return null;
   const factors =
     only.node.kind === 'power' && only.node.exponent === 2
-      ? [by(only.node.of), by(only.node.of)]
+      ? [times(only.node.of), times(only.node.of)]
       : factorsOf(only.node);
   const [a, b, ...rest] = factors;
   if (!a || !b || rest.length > 0 || a.under || b.under) return null;
@@ -109,8 +108,8 @@ export function partsOf(node: Node): readonly Term[] | null {
   return places && places.length > 1 ? places.map((amount) => plus(number(amount))) : null;
 }
 
-export function times(a: Term, b: Term): Term {
-  return { minus: a.minus !== b.minus, node: productNode([by(a.node), by(b.node)]) };
+export function timesTerm(a: Term, b: Term): Term {
+  return { minus: a.minus !== b.minus, node: productNode([times(a.node), times(b.node)]) };
 }
 
 export function fractionsIn(terms: readonly Term[]): readonly FractionNode[] | null {
