@@ -20,6 +20,8 @@ const HARDEST: readonly (readonly [problem: string, ...methods: string[]])[] = [
   ['987654321 ÷ 98765', 'short-division', 'long-division'],
   ['1/2 + 1/3 + 1/4 + 1/5', 'least-common-denominator', 'cross-products'],
   ['5 1/6 − 2 5/6', 'mixed-separate', 'mixed-improper'],
+  ['1 1/2 × 2 1/3', 'fraction-product', 'fraction-area'],
+  ['5 1/3 ÷ 1 1/6', 'fraction-common-denominator', 'fraction-reciprocal'],
   ['(x−2)(x+5)(x−4)', 'expand-arcs', 'expand-grid'],
   ['(x^2+2x−3)(2x^2−x+5)', 'expand-arcs', 'expand-grid'],
   ['√72', 'digit-pairs', 'prime-pairs'],

@@ -29,6 +29,7 @@ export { raised, raisedNumber, termText } from './exact/terms-text.ts';
 export { squareGround, type SquareGround, type SquarePart } from './ground/square.ts';
 export { kindsGround, type KindsGround } from './ground/kinds.ts';
 export { amountWriter, scriptOf, type Script } from './problem/script.ts';
+export { sortNamed, sortOf } from './problem/sorts/sorts.ts';
 export { scaleOf, type Scale } from './problem/scale.ts';
 export {
   addressText,

@@ -114,7 +114,9 @@ function turnedFor(ground: AreaGround, { width, height }: Size): AreaGround {
 function headingOf(ground: AreaGround | null): string {
   switch (ground?.sides) {
     case 'divisor and quotient':
-      return 'One known side, one found piece by piece';
+      return ground.across.length > 1
+        ? 'One known side, one found piece by piece'
+        : 'One known side, one found';
     case 'last factor and the product of the others':
       return 'What the other factors make, by the last';
     default:

@@ -3,6 +3,8 @@ import {
   asFigures,
   freshComparison,
   scriptOf,
+  sortNamed,
+  sortOf,
   inBase,
   makeProblem,
   MAX_EARLIER,
@@ -21,8 +23,6 @@ import {
   type PaperChoice,
   type PaperId,
   type Problem,
-  type ProblemKind,
-  type Script,
 } from '@levee/core';
 import { deskOf, documentOf, settled, UNNAMED, type Content } from './desk.ts';
 
@@ -45,25 +45,11 @@ export function ownPaper(own: OwnWork): PaperChoice {
   return { id: UNNAMED, method: OWN_LINES, school: {}, order: [], hops: [], slips: [], own };
 }
 
-/** The papers that are laid for a kind of problem when none of the papers on the bench works it. */
-const FIRST_PAPERS: Record<ProblemKind, readonly string[]> = {
-  root: ['digit-pairs', 'prime-pairs'],
-  product: ['column-multiplication', 'grid-multiplication', 'lattice'],
-  sum: ['column-addition', 'partial-sums', 'left-to-right-addition'],
-  difference: ['decomposition', 'equal-additions', 'counting-up'],
-  quotient: ['long-division', 'short-division', 'partial-quotients'],
-  expression: [],
-};
-
-/** The same where numbers are not written in figures; those that do not take them are left out. */
-const SCRIPT_PAPERS: Record<Exclude<Script, 'figures'>, readonly string[]> = {
-  fractions: ['cross-products', 'least-common-denominator', 'mixed-separate', 'mixed-improper'],
-  terms: ['expand-arcs', 'expand-grid', 'expand-foil', 'like-terms-row', 'like-terms-columns'],
-};
-
 /** A new comparison of a computation, with the papers that suit it; of 46 × 58 unless another is named. */
 export function freshDocument(problem?: Problem): ComparisonDocument {
-  const papers = problem ? firstPapers(problem) : FIRST_PAPERS.product.map(paperOf);
+  const papers = problem
+    ? firstPapers(problem)
+    : sortNamed('product of figures').firstPapers.map(paperOf);
   const fresh = freshComparison(problem ? problemText(problem) : '46 × 58');
   return documentOf(settled(deskOf({ ...fresh, papers })));
 }
@@ -103,8 +89,7 @@ function estimateOf({ problem, estimate, earlier }: Content, next: string) {
 }
 
 function firstPapers(problem: Problem): readonly PaperChoice[] {
-  const script = scriptOf(problem);
-  const suited = script === 'figures' ? FIRST_PAPERS[problem.kind] : SCRIPT_PAPERS[script];
+  const suited = sortOf(problem).firstPapers;
   const accepted = registry.methods.filter((method) => method.accepts(problem).ok);
   const first = suited.filter((id) => accepted.some((own) => own.id === id));
   const chosen = first.length > 0 ? first : accepted.slice(0, 3).map(({ id }) => id);

@@ -58,6 +58,8 @@ export const ROLES = [
   'words',
   'renamed fraction',
   'fraction product',
+  'factor',
+  'factors',
   'opened whole',
   'simplified',
   'turned term',

@@ -1,3 +1,4 @@
+import { sortOf } from '../problem/sorts/sorts.ts';
 import { Exact } from '../exact/exact.ts';
 import { decimalsNeeded, numeralValue, placeValue } from '../exact/numeral.ts';
 import { evaluateSurd } from '../problem/evaluate.ts';
@@ -42,7 +43,7 @@ function faultOf({ glyph, worth }: Written): string {
 }
 
 /** Marks whose figures tell no amount: words, trials at the side, factors and multiples that are noted. */
-const UNTOLD: ReadonlySet<Role> = new Set(['words', 'trial', 'side number']);
+const UNTOLD: ReadonlySet<Role> = new Set(['words', 'trial', 'side number', 'factor']);
 
 /** What stands on a paper without figures: a stroke, a tick, a dot. */
 const MARKS: ReadonlySet<string> = new Set(['', '•', '✓']);
@@ -175,6 +176,7 @@ export function measuresOf(problem: Problem, role?: Role): readonly Exact[] {
       return [Exact.ONE, ...toCome(wholes).map((rest) => scale.times(rest))];
     }
     case 'quotient': {
+      if (!sortOf(problem).isFoundInPieces) return [Exact.ONE];
       const share = Exact.ONE.dividedBy(operands[1]!);
       // A divisor with a point is made whole, and the dividend is shifted with it.
       const decimals = decimalsNeeded(operands[1]!, problem.base) ?? 0;

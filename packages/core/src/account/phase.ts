@@ -1,6 +1,9 @@
 /** What a run of steps is for. */
 export type PhaseKind =
   | 'answer'
+  | 'apart'
+  | 'bottoms'
+  | 'cancel'
   | 'cells'
   | 'chain'
   | 'change'
@@ -8,7 +11,9 @@ export type PhaseKind =
   | 'column'
   | 'combine'
   | 'copy'
+  | 'counts'
   | 'cross'
+  | 'cut'
   | 'diagonals'
   | 'difference'
   | 'differences'
@@ -42,7 +47,10 @@ export type PhaseKind =
   | 'ticks'
   | 'together'
   | 'total'
+  | 'tops'
   | 'totals'
+  | 'turn'
+  | 'unit'
   | 'wholes';
 
 /** Steps of one phase belong together: a line, the final sum. */

@@ -1,7 +1,7 @@
 import { Exact } from '../exact/exact.ts';
-import { mixedText, numeralValue } from '../exact/numeral.ts';
+import { numeralValue } from '../exact/numeral.ts';
 import type { Problem } from '../problem/problem.ts';
-import { scriptOf } from '../problem/script.ts';
+import { amountWriter, scriptOf } from '../problem/script.ts';
 import type { CheckFinding, CheckSpec } from './check.ts';
 
 /** Which way a number moves when it is multiplied by a factor or shared by a divisor. */
@@ -37,8 +37,9 @@ export function directions(problem: Problem): readonly Direction[] {
 const WAYS = { '-1': 'less than', '0': 'the same as', '1': 'more than' } as const;
 
 /** One sentence for a direction: `0.7 is less than 1, so 0.7 × 31.5 is less than 31.5.` */
-export function directionText({ of, by, way }: Direction, { kind, base }: Problem): string {
-  const text = (amount: Exact) => mixedText(amount, base);
+export function directionText({ of, by, way }: Direction, problem: Problem): string {
+  const { kind } = problem;
+  const text = amountWriter(problem);
   if (of.isZero) return `There is nothing to begin with, so the answer is 0.`;
   const side = WAYS[`${by.compare(Exact.ONE)}`].replace('the same as', 'just');
   const rule = `${text(by)} is ${side} 1`;
@@ -50,7 +51,7 @@ function make(problem: Problem, answer: Exact): CheckFinding {
   const found = directions(problem);
   const fits = found.every(({ of, way }) => answer.compare(of) === way);
   const lines = found.map((direction) => directionText(direction, problem));
-  const verdict = `The paper says ${mixedText(answer, problem.base)}: ${fits ? 'that fits' : 'that cannot be'}.`;
+  const verdict = `The paper says ${amountWriter(problem)(answer)}: ${fits ? 'that fits' : 'that cannot be'}.`;
   return { outcome: fits ? 'agrees' : 'disagrees', lines: [...lines, verdict] };
 }
 

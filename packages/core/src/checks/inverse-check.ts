@@ -10,6 +10,7 @@ import { DEFAULT_VOCABULARY } from '../phrases/vocabulary.ts';
 import { amountWriter } from '../problem/script.ts';
 import { makeProblem, type Problem } from '../problem/problem.ts';
 import { scriptOf } from '../problem/script.ts';
+import { sortOf } from '../problem/sorts/sorts.ts';
 import { scaleOf } from '../problem/scale.ts';
 import type { CheckFinding, CheckSpec } from './check.ts';
 
@@ -159,18 +160,25 @@ function dividingBack({ operands }: Problem): number | null {
 function checkProduct({ trace: { problem } }: Lane, answer: Exact): CheckFinding {
   const by = dividingBack(problem)!;
   const { base } = problem;
+  const sort = sortOf(problem);
   const factor = numeralValue(problem.operands[by]!);
   const others = problem.operands.filter((_, k) => k !== by).map(numeralValue);
   const wanted = others.reduce((product, other) => product.times(other), Exact.ONE);
-  const text = (amount: Exact) => numberText(amount, base);
+  const text = writerOf(problem);
   const back = answer.dividedBy(factor);
   const what = others.length === 1 ? 'the other factor' : 'the product of the others';
   return {
     outcome: back.equals(wanted) ? 'agrees' : 'disagrees',
     lines: [
-      `${text(answer)} ÷ ${text(factor)} = ${shareText(answer, factor, base)}${back.equals(wanted) ? `, ${what}` : `, but ${what} is ${text(wanted)}`}.`,
+      `${text(answer)} ÷ ${text(factor)} = ${sort.isInPlaces ? shareText(answer, factor, base) : text(back)}${back.equals(wanted) ? `, ${what}` : `, but ${what} is ${text(wanted)}`}.`,
     ],
   };
+}
+
+/** Amounts in figures, fractions where they do not end; of fractions as these are written. */
+function writerOf(problem: Problem): (amount: Exact) => string {
+  if (!sortOf(problem).isInPlaces) return amountWriter(problem);
+  return (amount) => numberText(amount, problem.base);
 }
 
 /** A quotient that ends is told as it is, any other with its remainder. */
@@ -184,9 +192,10 @@ function shareText(dividend: Exact, divisor: Exact, base: number): string {
 function checkQuotient({ trace: { problem } }: Lane, answer: Exact): CheckFinding {
   const { base } = problem;
   const [dividend, divisor] = problem.operands.map(numeralValue) as [Exact, Exact];
-  const text = (amount: Exact) => numberText(amount, base);
-  const ends = decimalsNeeded(answer, base) !== null;
-  const { whole, rest } = ends
+  const text = writerOf(problem);
+  const { leavesRest } = sortOf(problem);
+  const isOut = !leavesRest || decimalsNeeded(answer, base) !== null;
+  const { whole, rest } = isOut
     ? { whole: answer, rest: Exact.ZERO }
     : wholeAndRest(answer, divisor);
   const made = whole.times(divisor).plus(rest);
@@ -194,7 +203,7 @@ function checkQuotient({ trace: { problem } }: Lane, answer: Exact): CheckFindin
   return {
     outcome: made.equals(dividend) ? 'agrees' : 'disagrees',
     lines: [
-      `${text(whole)} × ${text(divisor)}${left} ${shown(made, dividend, 'the dividend', text)}: quotient × divisor + remainder.`,
+      `${text(whole)} × ${text(divisor)}${left} ${shown(made, dividend, 'the dividend', text)}: quotient × divisor${leavesRest ? ' + remainder' : ''}.`,
     ],
   };
 }

@@ -2,7 +2,8 @@ import { Exact } from '../exact/exact.ts';
 import { numeralValue } from '../exact/numeral.ts';
 import { lcm } from '../exact/rational.ts';
 import { magnitude, partsNamed } from '../methods/fractions/fraction.ts';
-import { amountWriter, scriptOf } from '../problem/script.ts';
+import { amountWriter } from '../problem/script.ts';
+import { sortOf } from '../problem/sorts/sorts.ts';
 import type { CheckFinding, CheckSpec, CheckSubject } from './check.ts';
 
 /** More groups than these are not counted out one by one. */
@@ -52,6 +53,8 @@ export const wholeGroupsCheck: CheckSpec = {
   catches: 'A whole forgotten or given twice, parts of different sizes counted together.',
   misses: 'Numbers copied wrongly at the start, and an answer that is right but not simplified.',
   lacks: ({ comparison: { problem } }) =>
-    scriptOf(problem) === 'fractions' ? null : 'Only fractions are counted in equal parts.',
+    sortOf(problem).needsLikeParts
+      ? null
+      : 'Only sums and differences of fractions are counted in equal parts.',
   make,
 };

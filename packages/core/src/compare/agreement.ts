@@ -7,7 +7,7 @@ import { scriptOf } from '../problem/script.ts';
 import type { Agreement } from './agreement-shape.ts';
 import type { Comparison, Lane } from './compare.ts';
 import { type MethodAgreement } from './expressions.ts';
-import { KIND_WORK } from './kinds.ts';
+import { sortWork } from './sort-work.ts';
 import { NOTHING_TOLD, type Told } from './told.ts';
 import { ownTold } from './own-told.ts';
 import { leakedMoves } from './leaked-moves.ts';
@@ -53,7 +53,7 @@ function methodAgreement(comparison: Comparison, lane: Lane, total: Exact): Meth
   const own = ownTold(lane, problem);
   if (own) return { ...method, ...own };
   const isNothing = lane.amounts.at(-1)!.terms.isEmpty;
-  const told = isNothing ? NOTHING_TOLD : KIND_WORK[problem.kind].told(comparison, lane, total);
+  const told = isNothing ? NOTHING_TOLD : sortWork(problem).told(comparison, lane, total);
   return { ...method, ...told, ...(endsUnreduced(told) ? { unreduced: true } : {}) };
 }
 

@@ -1,6 +1,6 @@
 import type { Trace } from '../account/account.ts';
 import type { Certainty } from './certainty-of.ts';
-import { workOf } from './kinds.ts';
+import { lookedAt } from './sort-work.ts';
 
 export type { Certainty } from './certainty-of.ts';
 
@@ -12,5 +12,5 @@ export type { Certainty } from './certainty-of.ts';
  * Of a quotient it is known between which powers of the base what is left would bring it.
  */
 export function certainties(trace: Trace): readonly Certainty[] {
-  return workOf(trace).certainties(trace);
+  return lookedAt(trace).certainties(trace);
 }

@@ -1,6 +1,7 @@
 import { pointRule } from '../problem/kinds.ts';
 import { count } from './counts.ts';
-import { KIND_WORK, workOf } from './kinds.ts';
+import { sortOf } from '../problem/sorts/sorts.ts';
+import { lookedAt } from './sort-work.ts';
 import type { Entry, Mark, Role, Trace } from '../account/account.ts';
 import { tally } from '../account/ledger.ts';
 import { allEntries } from '../account/owed.ts';
@@ -59,7 +60,7 @@ export function cost(trace: Trace): Cost {
   const paper = marks.filter((mark) => mark.medium === 'paper');
   const held = heldLoad(trace);
   const script = scriptOf(trace.problem);
-  const work = workOf(trace);
+  const work = lookedAt(trace);
   return {
     facts: work.facts(trace),
     additions: work.additions(trace),
@@ -123,7 +124,7 @@ function largestWritten(trace: Trace, paper: readonly Mark[]): Exact {
   if (scriptOf(trace.problem) !== 'figures') {
     return largest(paper.flatMap(({ glyph }) => numbersIn(glyph, base)));
   }
-  if (KIND_WORK[kind].isFoundPieceByPiece) {
+  if (sortOf(trace.problem).isFoundInPieces) {
     const glyphs = paper.map(({ glyph }) => glyph).filter((glyph) => /^[0-9A-F.]+$/.test(glyph));
     return largest(glyphs.map((glyph) => numeralValue(numeral(glyph, base))));
   }

@@ -16,12 +16,26 @@ export function rootFacts({ steps }: Trace): number {
 }
 
 /** Products and quotients of two numbers: a fraction renamed or simplified takes two of them. */
-export function partFacts({ steps }: Trace): number {
+export function partFacts({ problem, steps }: Trace): number {
   return steps.reduce((total, { gives, phase: { kind }, about }) => {
     if (gives.some(({ role }) => role === 'fraction product')) return total + 1;
-    if (kind === 'rename' || (kind === 'simplify' && !about?.by?.equals(Exact.ONE)))
-      return total + 2;
-    return total + (kind === 'improper' || kind === 'cross' ? 1 : 0);
+    switch (kind) {
+      case 'rename':
+      case 'cancel':
+        return total + 2;
+      case 'simplify':
+        return about?.by?.equals(Exact.ONE) ? total : total + 2;
+      case 'tops':
+      case 'bottoms':
+        return total + problem.operands.length - 1;
+      case 'improper':
+      case 'cross':
+      case 'unit':
+      case 'cells':
+        return total + 1;
+      default:
+        return total;
+    }
   }, 0);
 }
 

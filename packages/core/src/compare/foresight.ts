@@ -1,6 +1,6 @@
 import type { Mark, Role, Step, Trace } from '../account/account.ts';
 import type { Foresight } from './foresight-of.ts';
-import { KIND_WORK } from './kinds.ts';
+import { sortWork } from './sort-work.ts';
 
 export type { Foresight } from './foresight-of.ts';
 
@@ -26,7 +26,7 @@ export function foresee(trace: Trace): readonly Foresight[] {
   const renamed = trace.steps.filter(({ phase }) => phase.kind === 'rename').length;
   return [
     ...(renamed > 0 ? [{ kind: 'renaming' as const, places: [], times: renamed }] : []),
-    ...KIND_WORK[trace.problem.kind].foreseen(trace),
+    ...sortWork(trace.problem).foreseen(trace),
     ...termForesight(trace),
     ...KINDS.flatMap(([kind, role, counts]) => {
       const steps = trace.steps.filter(({ gives }) =>

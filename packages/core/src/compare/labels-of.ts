@@ -91,7 +91,9 @@ function rootLabel({ phase, about, gives }: Step, say: Speaker): string {
 
 /** The fraction that a step writes, or that it looks for a common denominator. */
 function partLabel({ gives }: Step): string {
-  const made = gives.filter(({ role }) => role !== 'side number').map(({ glyph }) => glyph);
+  const made = gives
+    .filter(({ role }) => role !== 'side number' && role !== 'factor')
+    .map(({ glyph }) => glyph);
   return made.length > 0 ? made.join(' ') : gives.map(({ glyph }) => glyph).at(-1)!;
 }
 

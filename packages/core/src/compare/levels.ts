@@ -1,7 +1,7 @@
 import type { Trace } from '../account/account.ts';
 import { tally } from '../account/ledger.ts';
 import { Exact } from '../exact/exact.ts';
-import { KIND_WORK } from './kinds.ts';
+import { sortOf } from '../problem/sorts/sorts.ts';
 import { foundShares } from './found.ts';
 
 /** How an account stands after some step: what is owed, on paper and in the head, and all together. */
@@ -17,7 +17,7 @@ export interface Level {
  * all that is not found yet is owed, also where it is written as a remainder.
  */
 export function levels(trace: Trace): readonly Level[] {
-  if (KIND_WORK[trace.problem.kind].isFoundPieceByPiece) return quotientLevels(trace);
+  if (sortOf(trace.problem).isFoundInPieces) return quotientLevels(trace);
   const owed = tally(trace, ({ standing, worth }) => (standing === 'owed' ? worth : null));
   const held = tally(trace, (entry) =>
     entry.standing === 'marked' && entry.medium === 'head' ? entry.worth : null,

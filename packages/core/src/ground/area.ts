@@ -68,9 +68,16 @@ interface Cut {
   readonly term: (down: Piece, across: Piece) => number;
 }
 
-/** The rectangle of a product or quotient; null for sums and where it has too many regions to be seen. */
-export function areaGround(space: TermSpace, base: number): AreaGround | null {
-  const cut = cutOf(space, base);
+/**
+ * The rectangle of a product or quotient; null for sums and where it has too many regions to be seen.
+ * @param write how a side that is found is written; in figures that end, or not at all, when absent.
+ */
+export function areaGround(
+  space: TermSpace,
+  base: number,
+  write?: (amount: Exact) => string,
+): AreaGround | null {
+  const cut = cutOf(space, base, write);
   if (!cut) return null;
   const down = strips(cut.down);
   const across = strips(cut.across);
@@ -105,7 +112,11 @@ function ratioOf({ down, across }: Cut): number | null {
   return high.isZero || wide.isZero ? null : trueShare(high, wide);
 }
 
-function cutOf(space: TermSpace, base: number): Cut | null {
+function cutOf(
+  space: TermSpace,
+  base: number,
+  write: ((amount: Exact) => string) | undefined,
+): Cut | null {
   const { cuts } = space;
   const pieces = cuts.map((parts) =>
     parts.map(({ text, worth }, k): Piece => ({ text, worth, at: [k] })),
@@ -114,7 +125,8 @@ function cutOf(space: TermSpace, base: number): Cut | null {
     const across = cuts[0]!.map((_, k): Piece => {
       const worth = space.worth(k);
       const ends = decimalsNeeded(worth, base) !== null;
-      return { text: ends ? numberText(worth, base) : '', worth, at: [k] };
+      const text = ends ? numberText(worth, base) : '';
+      return { text: write ? write(worth) : text, worth, at: [k] };
     });
     return {
       sides: 'divisor and quotient',

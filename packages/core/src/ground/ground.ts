@@ -1,7 +1,8 @@
 import type { Comparison } from '../compare/compare.ts';
 import { Exact } from '../exact/exact.ts';
 import type { ProblemKind } from '../problem/kinds.ts';
-import { scriptOf } from '../problem/script.ts';
+import { amountWriter, scriptOf } from '../problem/script.ts';
+import { sortOf } from '../problem/sorts/sorts.ts';
 import { areaGround, type AreaGround } from './area.ts';
 import { kindsGround, type KindsGround } from './kinds.ts';
 import { lineExtent } from './line.ts';
@@ -17,7 +18,8 @@ export interface LineGround {
 /** The picture that all methods of a problem share. */
 export type Ground = AreaGround | SquareGround | KindsGround | LineGround;
 
-const rectangle = ({ space, problem }: Comparison) => areaGround(space, problem.base);
+const rectangle = ({ space, problem }: Comparison) =>
+  areaGround(space, problem.base, sortOf(problem).isInPlaces ? undefined : amountWriter(problem));
 
 /** Which picture a kind of problem has; a new kind adds its line here. */
 const GROUNDS: Record<ProblemKind, (comparison: Comparison) => Ground | null> = {

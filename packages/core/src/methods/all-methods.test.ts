@@ -131,6 +131,7 @@ const UNLIKE: ReadonlySet<Mark['role']> = new Set([
   'kept row',
   'side number',
   'fraction product',
+  'factor',
 ]);
 
 function magnitude(amount: Exact): Exact {
@@ -194,6 +195,19 @@ const ROOTED = [
   '999999',
 ];
 
+const MULTIPLIED = [
+  '3/4 × 4/5',
+  '0/3 × 2/5',
+  '1 1/2 × 2 1/3',
+  '5 × 3/4',
+  '2/3 × 0',
+  '1/1 × 4/4',
+  '11/12 × 5/12',
+  '1/2 × 2/3 × 3/4',
+  '4/7 × 2/5',
+];
+const SHARED = ['3/4 ÷ 2/3', '0/4 ÷ 2/3', '6 ÷ 3/4', '5 1/3 ÷ 8', '4/6 ÷ 2/3', '1/12 ÷ 2 5/12'];
+
 function textCorners(method: Method, texts: readonly string[]): readonly Problem[] {
   return texts
     .map((text) => {
@@ -207,6 +221,8 @@ function textCorners(method: Method, texts: readonly string[]): readonly Problem
 function corners(method: Method): readonly Problem[] {
   const kind = kindOf(method);
   if (kind === 'fractions') return textCorners(method, PARTS);
+  if (kind === 'fraction products') return textCorners(method, MULTIPLIED);
+  if (kind === 'fraction quotients') return textCorners(method, SHARED);
   if (kind === 'letter sums' || kind === 'letter products') return textCorners(method, LETTERED);
   if (kind === 'root')
     return textCorners(
@@ -348,6 +364,11 @@ describe.each(named)('%s', (_, { method, school }) => {
         if (UNLIKE.has(mark.role) || problem.kind === 'root') continue;
         if (scriptOf(problem) === 'terms') {
           const shows = glyphAmount(mark.glyph).equals(mark.worth);
+          expect([mark.role, mark.glyph, shows]).toEqual([mark.role, mark.glyph, true]);
+          continue;
+        }
+        if (mark.role === 'factors') {
+          const shows = rowWorth(mark.glyph).equals(mark.worth);
           expect([mark.role, mark.glyph, shows]).toEqual([mark.role, mark.glyph, true]);
           continue;
         }
@@ -511,6 +532,21 @@ function phrasesOf({ steps }: Trace): unknown {
   return steps.map(({ phrase }) => [phrase.key, Object.values(phrase.values).map(String)]);
 }
 
+/** What numbers with × or ÷ between them make: each is a whole, a fraction, or both. */
+function rowWorth(glyph: string): Exact {
+  const amounts = glyph.split(/ [×÷] /).map((text) =>
+    Exact.sum(
+      text.split(' ').map((part) => {
+        const [top = '0', bottom = '1'] = part.split('/');
+        return Exact.of(BigInt(top), BigInt(bottom));
+      }),
+    ),
+  );
+  return amounts.reduce((made, own) =>
+    glyph.includes('÷') ? made.dividedBy(own) : made.times(own),
+  );
+}
+
 describe('free order', () => {
   const free = registry.methods.filter((method) => method.freeOrder);
 
@@ -571,7 +607,11 @@ describe('slips', () => {
 
 describe('long numbers', () => {
   const inFigures = registry.methods.filter(
-    ({ family }) => family !== 'fractions' && family !== 'polynomials' && family !== 'roots',
+    ({ family }) =>
+      family !== 'fractions' &&
+      family !== 'fraction-products' &&
+      family !== 'polynomials' &&
+      family !== 'roots',
   );
   it.each(inFigures.map((method) => [method.id, method] as const))(
     '%s works 120 figures',

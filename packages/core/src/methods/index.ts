@@ -1,5 +1,6 @@
 import { addition } from './addition/index.ts';
 import { division } from './division/index.ts';
+import { fractionProducts } from './fraction-products/index.ts';
 import { fractions } from './fractions/index.ts';
 import { multiplication } from './multiplication/index.ts';
 import { polynomials } from './polynomials/index.ts';
@@ -14,6 +15,7 @@ export const registry = createRegistry([
   multiplication,
   division,
   fractions,
+  fractionProducts,
   polynomials,
   roots,
 ]);

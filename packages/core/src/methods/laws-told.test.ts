@@ -84,6 +84,26 @@ describe('laws told', () => {
       'improper: scale-both, combine: evaluate, simplify: scale-both, answer: place-value',
     ],
     [
+      'fraction-product',
+      '1 1/2 × 2/9',
+      'improper: scale-both, copy: scale-both, tops: evaluate, bottoms: evaluate, simplify: scale-both',
+    ],
+    [
+      'fraction-area',
+      '2/3 × 3/4',
+      'cut: distribute, unit: evaluate, cells: evaluate, simplify: scale-both',
+    ],
+    [
+      'fraction-reciprocal',
+      '3/4 ÷ 2/3',
+      'turn: scale-both, tops: evaluate, bottoms: evaluate, simplify: scale-both, answer: place-value',
+    ],
+    [
+      'fraction-common-denominator',
+      '3/4 ÷ 2/3',
+      'find: evaluate, rename: scale-both, counts: scale-both, simplify: scale-both, answer: place-value',
+    ],
+    [
       'like-terms-row',
       '(x^3+5x^2)−(2x^2−7x)',
       'signs: reorder, signs: sign, copy: reorder, gather: like-terms',

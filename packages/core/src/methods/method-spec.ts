@@ -43,6 +43,7 @@ export type Refusal =
   | { readonly code: 'no-fractions' }
   | { readonly code: 'no-wholes' }
   | { readonly code: 'wholes-beside-parts' }
+  | { readonly code: 'too-fine-to-draw'; readonly parts: number; readonly wholes: number }
   | { readonly code: 'denominator-too-large'; readonly limit: number }
   | { readonly code: 'kind-not-worked'; readonly kind: string };
 
@@ -109,6 +110,8 @@ export interface MethodSpec {
   readonly slips: readonly SlipSpec[];
   /** Whether the terms may be dealt with in any order. */
   readonly freeOrder: boolean;
+  /** Whether it takes a string of factors as one, and not two at a time. */
+  readonly takesAllFactors?: true;
   /** Whether its products stand in cells that have rows and columns. */
   readonly hasCells?: boolean;
   /**
@@ -178,13 +181,15 @@ export function refusalText(reason: Refusal): string {
     case 'not-two-terms':
       return `First, outer, inner, last name the four products of two brackets of two terms; bracket ${reason.bracket} has ${reason.terms === 1 ? 'one term' : `${reason.terms} terms`}, so products would be missed or not exist.`;
     case 'no-fractions':
-      return 'This method puts fractions together; here are none.';
+      return 'This method works fractions; here are none.';
     case 'no-wholes':
       return 'This method is for mixed numbers; here are only fractions.';
     case 'wholes-beside-parts':
       return 'This method takes fractions alone; mixed numbers are worked with wholes and parts apart, or as improper fractions.';
     case 'denominator-too-large':
       return `The common denominator would be larger than ${reason.limit}.`;
+    case 'too-fine-to-draw':
+      return `A side is drawn in at most ${reason.parts} parts to the whole, and ${reason.wholes} wholes long.`;
     case 'too-many-terms':
       return `These factors make ${reason.terms} products; at most ${reason.limit} are followed from stage to stage.`;
     case 'smaller-minus-larger':

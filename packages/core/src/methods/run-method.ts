@@ -59,7 +59,8 @@ function readied(spec: MethodSpec, problem: Problem): Readied {
   const made = {
     scale,
     whole,
-    staged: termShape(whole.kind) === 'products' && whole.operands.length > 2,
+    staged:
+      !spec.takesAllFactors && termShape(whole.kind) === 'products' && whole.operands.length > 2,
   };
   const all = READIED.get(problem) ?? new Map<string, Readied>();
   READIED.set(problem, all.set(spec.id, made));

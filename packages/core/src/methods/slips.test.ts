@@ -79,6 +79,14 @@ describe('addresses', () => {
     ['column-multiplication', '12 × 35 × 7', ['forget-carry@stage-1/line-0.2']],
     ['short-division', '952 ÷ 7', ['forget-remainder@place-1']],
     ['mixed-improper', '5 1/6 − 2 5/6', ['whole-added@operand-1']],
+    [
+      'fraction-product',
+      '1 1/2 × 2 1/3',
+      ['wholes-and-parts-apart@answer-0', 'whole-added@operand-0', 'crossed-product@answer-0'],
+    ],
+    ['fraction-reciprocal', '3/4 ÷ 2/3', ['dividend-turned@operand-1', 'both-turned@operand-1']],
+    ['fraction-common-denominator', '3/4 ÷ 2/3', ['bottom-only@operand-0', 'name-kept@answer-0']],
+    ['fraction-area', '2/3 × 1/4', ['any-shading-counted@cell-0.0']],
     ['expand-arcs', '(x+4)(3x−2)', ['lost-sign@cell-1.0', 'unlike-gathered@term-1.0']],
   ])('of %s for %s hold %j', (id, text, some) => {
     expect(addressesOf(id, text)).toEqual(expect.arrayContaining(some));

@@ -80,7 +80,6 @@ export type ProblemShape =
   | 'mixed sum'
   | 'negative number'
   | 'mixed operations'
-  | 'fraction'
   | 'uneven fraction'
   | 'fraction in another base'
   | 'power'
@@ -98,7 +97,6 @@ const SHAPES: Record<ProblemShape, string> = {
   'mixed sum': 'a sum with more than one subtraction in it',
   'negative number': 'a computation with a negative number',
   'mixed operations': 'a computation with more than one kind of operation',
-  fraction: 'a product or quotient of fractions',
   'uneven fraction': 'a computation with a point inside a fraction',
   'fraction in another base': 'a fraction in another base than ten; write its numbers in base ten',
   'large power': `a power above the ${LIMITS.power}th, which would have too many factors`,

@@ -58,13 +58,14 @@ describe('numbers with a fraction', () => {
     expect(amountWriter(problem('7 ÷ 3'))(Exact.of(7, 3))).toBe('2 1/3');
   });
 
-  it('stand in sums and differences of base ten, beside whole numbers', () => {
+  it('stand in sums, differences, products and quotients of base ten, beside whole numbers', () => {
     expect(problem('5 1/6 − 2')).toMatchObject({ kind: 'difference', base: 10 });
     expect(scriptOf(problem('5 1/6 − 2'))).toBe('fractions');
     expect(scriptOf(problem('5 − 2'))).toBe('figures');
     expect(inBase(problem('1/2 + 3'), 8)).toBeNull();
     expect(scaleOf(problem('1/2 + 3'))).toBeNull();
-    expect(readProblem('1/2 × 3').ok).toBe(false);
+    expect(readProblem('1/2 × 3').ok).toBe(true);
+    expect(readProblem('1/2 ÷ 0.25').ok).toBe(true);
     expect(readProblem('1/2 + 3 − 1/4').ok).toBe(false);
   });
 

@@ -97,7 +97,6 @@ describe('readProblem', () => {
       Array(41).fill('7').join('+'),
       { code: 'too-many-operands', kind: 'sum', operands: 41, limit: 40 },
     ],
-    ['1/3 × 2', { code: 'kind-not-offered', kind: 'fraction' }],
     ['2(x+1) + 3x', { code: 'kind-not-offered', kind: 'mixed operations' }],
     ['x ÷ 2', { code: 'kind-not-offered', kind: 'quotient with letters' }],
     ['√x', { code: 'kind-not-offered', kind: 'root of an expression' }],

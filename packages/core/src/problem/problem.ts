@@ -11,7 +11,7 @@ import {
   type ReadExpression as ReadExpressionResult,
   type ReadOptions,
 } from './read-expression.ts';
-import { shapeOf, takesFractions } from './shape.ts';
+import { shapeOf } from './shape.ts';
 
 /** A product of 2 to `LIMITS.factors` numbers, whole or with a point, all written in one base. */
 export interface ProductProblem {
@@ -177,9 +177,6 @@ function problemOf(expression: Expression): ReadProblem {
   if (operands.some(({ terms }) => terms)) return limited(kind, operands);
   const odd = operands.find(({ fraction }) => fraction && numeralValue(fraction.bottom).isZero);
   if (odd) return refuse({ code: 'divides-by-zero', dividend: numeralText(odd.fraction!.top) });
-  if (operands.some((operand) => operand.fraction) && !takesFractions(kind, operands)) {
-    return refuse({ code: 'kind-not-offered', kind: 'fraction' });
-  }
   const bases = [...new Set(operands.map((operand) => operand.base))];
   if (bases.length > 1) return refuse({ code: 'mixed-bases', bases });
   if (kind === 'quotient' && operands[1] && numeralValue(operands[1]).isZero) {

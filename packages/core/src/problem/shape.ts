@@ -75,7 +75,7 @@ function rootShape({ of }: Extract<Expression, { kind: 'root' }>): Worked | Prob
 /** A number multiplied by itself. */
 function powerShape({ of, exponent }: Extract<Expression, { kind: 'power' }>) {
   const times = numeralValue(exponent);
-  if (of.kind !== 'number' || !times.isWhole || times.numerator < 2n) {
+  if (!isNumber(of) || !times.isWhole || times.numerator < 2n) {
     return 'power';
   }
   if (times.numerator > BigInt(LIMITS.power)) return 'large power';
@@ -115,8 +115,7 @@ function flatShape(kind: ProblemKind, operands: readonly Expression[]): Worked |
   if (operands.some(isUneven)) return 'uneven fraction';
   const hasFraction = operands.some((operand) => operand.kind !== 'number');
   if (hasFraction && operands.some(isOfOtherBase)) return 'fraction in another base';
-  const isAdded = kind === 'sum' || kind === 'difference';
-  return { kind, operands: operands.map(hasFraction && isAdded ? asParts : numeralOf) };
+  return { kind, operands: operands.map(hasFraction ? asParts : numeralOf) };
 }
 
 /** A fraction with a point in it. */
@@ -131,12 +130,6 @@ function isOfOtherBase(of: NumberExpression): boolean {
   const parts = of.kind === 'number' ? [of.numeral] : Object.values(barOf(of));
   const all = of.kind === 'mixed' ? [of.whole, ...parts] : parts;
   return all.some(({ base }) => base !== 10);
-}
-
-/** Fractions are added and taken away, in base ten and beside whole numbers. */
-export function takesFractions(kind: ProblemKind, operands: readonly Numeral[]): boolean {
-  const plain = operands.every(({ base, decimals }) => base === 10 && decimals === 0);
-  return plain && (kind === 'sum' || kind === 'difference');
 }
 
 /** A number, fraction or mixed number as an operand. */

@@ -108,8 +108,26 @@ function byPairs({ operands: [radicand], base }: RootProblem): Structure {
     : { level: 0, places: [], finding: 'one-pair' };
 }
 
+/** Products of fractions by what must be written otherwise first, and what can be cancelled. */
+function byFactors(operands: readonly Numeral[]): Structure {
+  if (operands.some(({ digits, fraction }) => fraction && digits.some((digit) => digit > 0)))
+    return { level: 2, places: [], finding: 'mixed-numbers-become-parts' };
+  const whole = ({ digits, base, decimals }: Numeral) => numeralValue({ digits, base, decimals });
+  const tops = operands.map((own) => (own.fraction ? numeralValue(own.fraction.top) : whole(own)));
+  const bottoms = operands.map(({ fraction }) =>
+    fraction ? numeralValue(fraction.bottom) : Exact.ONE,
+  );
+  const isCommon = tops.some((top) =>
+    bottoms.some((bottom) => gcd(top.numerator, bottom.numerator) > 1n && !top.isZero),
+  );
+  return isCommon
+    ? { level: 1, places: [], finding: 'a-factor-can-be-cancelled' }
+    : { level: 0, places: [], finding: 'nothing-can-be-cancelled' };
+}
+
 /** Fractions by how their denominators lie to each other, and whether a whole is needed. */
 function byParts({ kind, operands }: Problem): Structure {
+  if (kind === 'product') return byFactors(operands);
   const [first, second] = operands;
   const part = ({ fraction }: Numeral) => (fraction ? partValue(fraction) : Exact.ZERO);
   const wholes = operands.some(({ digits }) => digits.some((digit) => digit > 0));

@@ -67,9 +67,7 @@ export function draftSheet(trace: Trace, draft: SheetDraft): Sheet {
     const isHeld = held.has(written.id);
     const layout = draft.areas[written.spot.area];
     if (!layout) {
-      if (!isHeld) throw new RangeError(`draftSheet: no layout for area "${written.spot.area}"`);
-      const unseen = READ_OTHERWISE.has(written.spot.area);
-      cells.push({ entry: written.id, ...HELD, ...(unseen ? { unseen: true } : {}) });
+      cells.push(cellWithoutPlace(written, isHeld));
       continue;
     }
     const laid = layout(written.spot, written);
@@ -117,6 +115,13 @@ export function draftSheet(trace: Trace, draft: SheetDraft): Sheet {
     notes: draft.notes ?? [],
     links: draft.links ?? [],
   });
+}
+
+/** What is held in the head, or only read otherwise. RangeError for what should stand on the paper. */
+function cellWithoutPlace({ id, spot: { area } }: Mark | Given, isHeld: boolean): SheetCell {
+  const isUnseen = READ_OTHERWISE.has(area);
+  if (!isHeld && !isUnseen) throw new RangeError(`draftSheet: no layout for area "${area}"`);
+  return { entry: id, ...HELD, ...(isUnseen ? { unseen: true } : {}) };
 }
 
 /** Areas of figures that stand on the paper already and are only read otherwise: nothing is held for them. */

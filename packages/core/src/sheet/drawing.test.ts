@@ -24,6 +24,8 @@ function problemOf(method: Method, numbers: readonly Numeral[]): Problem {
     'letter sums': '(123x^3 + 5/24 x) − (17x^2 − 101x + 3/7)',
     'letter products': '(12x − 3/14)(x^11 + 205)',
     root: '√7396512',
+    'fraction products': '3 11/12 × 5 7/12',
+    'fraction quotients': '123 101/240 ÷ 17/36',
   };
   const text = texts[kind];
   if (text) return problemFrom(text);

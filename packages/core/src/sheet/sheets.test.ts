@@ -1,7 +1,6 @@
 import { numeral } from '../exact/numeral.ts';
 import { registry } from '../methods/index.ts';
 import { makeProblem, productProblem, readProblem } from '../problem/problem.ts';
-import type { ProblemKind } from '../problem/kinds.ts';
 import {
   choiceName,
   everySchool,
@@ -20,7 +19,7 @@ function product(a: string, b: string, base = 10) {
 const NEGATIVE = makeProblem('difference', [numeral('38'), numeral('52')]);
 
 describe('plain-text sheets', () => {
-  const works = (kind: ProblemKind) =>
+  const works = (kind: SampleKind) =>
     everySchool
       .filter(({ method }) => kindOf(method) === kind)
       .map((choice) => [choiceName(choice), choice] as const);
@@ -75,6 +74,16 @@ describe('plain-text sheets', () => {
   )('%s on fractions', (id, choice) => {
     const text = id.startsWith('mixed') ? '5 1/6 − 2 3/4' : '1/2 + 1/3 + 3/4';
     expect(page(choice, text)).toMatchSnapshot();
+  });
+
+  it.each(works('fraction products'))('%s on fractions and mixed numbers', (_, choice) => {
+    const texts = ['3/4 × 4/9', '1 1/2 × 2 1/3', '5 × 3/4'];
+    expect(texts.map((text) => page(choice, text)).join('')).toMatchSnapshot();
+  });
+
+  it.each(works('fraction quotients'))('%s on fractions and mixed numbers', (_, choice) => {
+    const texts = ['3/4 ÷ 2/3', '6 ÷ 3/4', '5 1/3 ÷ 1 1/6'];
+    expect(texts.map((text) => page(choice, text)).join('')).toMatchSnapshot();
   });
 
   const lettered = (kind: SampleKind) =>

@@ -3,6 +3,7 @@ import { COPIES_SLIPS } from './catalogue/copies.ts';
 import { DIVISION_SLIPS } from './catalogue/division.ts';
 import { FACTS_SLIPS } from './catalogue/facts.ts';
 import { FRACTIONS_SLIPS } from './catalogue/fractions.ts';
+import { FRACTION_PRODUCTS_SLIPS } from './catalogue/fraction-products.ts';
 import { LETTERS_SLIPS } from './catalogue/letters.ts';
 import { MULTIPLICATION_SLIPS } from './catalogue/multiplication.ts';
 import { POINTS_SLIPS } from './catalogue/points.ts';
@@ -23,6 +24,7 @@ export const SLIP_IDEAS: readonly SlipIdea[] = [
   ...POINTS_SLIPS,
   ...DIVISION_SLIPS,
   ...FRACTIONS_SLIPS,
+  ...FRACTION_PRODUCTS_SLIPS,
   ...LETTERS_SLIPS,
   ...ROOTS_SLIPS,
   ...FACTS_SLIPS,

@@ -3,14 +3,18 @@ import { addressText, whereText } from '../account/chance.ts';
 import { registry } from '../methods/index.ts';
 import { once, type Mind } from '../testing/learners.ts';
 import {
+  countedAlike,
   crossedFractions,
+  cutBothWays,
   improperFirst,
+  multipliedAcross,
   pairedPrimes,
   pointed,
   ratioText,
   rooted,
   sharedDenominator,
   sharedOut,
+  turnedOver,
   wholesApart,
   type Mixed,
   type Ratio,
@@ -106,6 +110,35 @@ describe('learners of fractions', () => {
       { numRuns: 100 },
     );
     expectOften('mixed-improper', met);
+  });
+});
+
+describe('learners of products and quotients of fractions', () => {
+  const asNumber = fc.tuple(fc.nat({ max: 3 }), proper).map(([count, [top, bottom]]): Mixed => ({
+    whole: count,
+    top,
+    bottom,
+  }));
+  const textOf = (own: Mixed) =>
+    own.whole === 0 ? fractionText([own.top, own.bottom]) : mixedText(own);
+
+  it.each([
+    ['fraction-product', '×', multipliedAcross],
+    ['fraction-area', '×', cutBothWays],
+    ['fraction-reciprocal', '÷', turnedOver],
+    ['fraction-common-denominator', '÷', countedAlike],
+  ] as const)('answer by %s as those who work with figures alone', (id, sign, learner) => {
+    const met = new Set<string>();
+    fc.assert(
+      fc.property(asNumber, asNumber, fc.boolean(), (a, b, isAlike) => {
+        const other = isAlike ? { ...b, bottom: a.bottom } : b;
+        const text = `${textOf(a)} ${sign} ${textOf(other)}`;
+        const slips = held(id, text, (mind) => ratioText(learner(a, other, mind)));
+        for (const slip of slips) met.add(slip);
+      }),
+      { numRuns: 150 },
+    );
+    expectOften(id, met);
   });
 });
 

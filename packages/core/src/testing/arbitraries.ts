@@ -1,7 +1,14 @@
 import fc from 'fast-check';
 import type { School } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
-import { mixedNumeral, numeral, numeralOf, termsNumeral, type Numeral } from '../exact/numeral.ts';
+import {
+  mixedNumeral,
+  numeral,
+  numeralOf,
+  numeralValue,
+  termsNumeral,
+  type Numeral,
+} from '../exact/numeral.ts';
 import { registry } from '../methods/index.ts';
 import type { Method } from '../methods/method.ts';
 import {
@@ -74,7 +81,12 @@ function isZero({ digits }: Numeral): boolean {
 
 /** What a method is tried on: a kind of problem in figures, or numbers that are written in another way. */
 export type SampleKind =
-  Exclude<ProblemKind, 'expression'> | 'fractions' | 'letter sums' | 'letter products';
+  | Exclude<ProblemKind, 'expression'>
+  | 'fractions'
+  | 'fraction products'
+  | 'fraction quotients'
+  | 'letter sums'
+  | 'letter products';
 
 const SAMPLES: Record<SampleKind, string> = {
   product: '2 × 3',
@@ -83,6 +95,8 @@ const SAMPLES: Record<SampleKind, string> = {
   quotient: '6 ÷ 2',
   root: '√4',
   fractions: '1/2 + 1/3',
+  'fraction products': '1/2 × 1/3',
+  'fraction quotients': '1/2 ÷ 1/3',
   'letter sums': '(2x + 3) − (x + 1)',
   'letter products': '(x + 2)(x + 3)',
 };
@@ -117,6 +131,10 @@ export function problemsFor(method: Method, most = 5): fc.Arbitrary<Problem> {
   switch (kind) {
     case 'fractions':
       return fractionProblems(method);
+    case 'fraction products':
+      return fractionFactors().filter((problem) => method.accepts(problem).ok);
+    case 'fraction quotients':
+      return fractionShares();
     case 'letter sums':
       return letterSums();
     case 'letter products':
@@ -243,6 +261,31 @@ export function fractionProblems(method: Method): fc.Arbitrary<Problem> {
     .filter((problem) => method.accepts(problem).ok);
 }
 
+/** Small fractions and mixed numbers, now and then a whole number, at least one of them a fraction. */
+function factorPairs(): fc.Arbitrary<readonly [Numeral, Numeral]> {
+  const part = fc.tuple(fc.integer({ min: 0, max: 15 }), fc.integer({ min: 1, max: 12 }));
+  const number = fc
+    .tuple(fc.constantFrom(0, 0, 0, 1, 2, 5), part, fc.nat({ max: 6 }))
+    .map(([whole, [top, bottom], bare]) =>
+      bare === 0
+        ? numeral(String(whole + 1))
+        : mixedNumeral(BigInt(whole), BigInt(top), BigInt(bottom)),
+    );
+  return fc.tuple(number, number).filter((pair) => pair.some(({ fraction }) => fraction));
+}
+
+/** Products of two fractions or mixed numbers. */
+export function fractionFactors(): fc.Arbitrary<Problem> {
+  return factorPairs().map((pair) => makeProblem('product', pair));
+}
+
+/** Quotients of fractions or mixed numbers; nothing is divided by nothing. */
+export function fractionShares(): fc.Arbitrary<Problem> {
+  return factorPairs()
+    .filter(([, divisor]) => !numeralValue(divisor).isZero)
+    .map((pair) => makeProblem('quotient', pair));
+}
+
 type FigureKind = Exclude<ProblemKind, 'root' | 'expression'>;
 
 function ofKind(kind: FigureKind, most: number): fc.Arbitrary<Problem> {
@@ -355,6 +398,10 @@ function comparable(kind: Exclude<SampleKind, 'fractions'>, most: number): fc.Ar
   const all = registry.methods.filter((method) => kindOf(method) === kind);
   const isTaken = (problem: Problem) => all.every((method) => method.accepts(problem).ok);
   switch (kind) {
+    case 'fraction products':
+      return fractionFactors().filter(isTaken);
+    case 'fraction quotients':
+      return fractionShares();
     case 'letter sums':
       return letterSums();
     case 'letter products':

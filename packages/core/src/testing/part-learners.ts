@@ -94,6 +94,54 @@ export function improperFirst(a: Mixed, b: Mixed, sign: 1 | -1, mind: Mind): Rat
   return reduced([one[0] + sign * other[0], common], mind);
 }
 
+/** Both numbers as one fraction each, where a learner may add the whole to the top. */
+function asOne(all: readonly Mixed[], mind: Mind): readonly [Ratio, Ratio] {
+  return all.map(({ whole, top, bottom }, k): Ratio => {
+    const wholes = whole > 0 && atOperand(mind, 'whole-added', k) ? whole : whole * bottom;
+    return [wholes + top, bottom];
+  }) as unknown as [Ratio, Ratio];
+}
+
+/** A learner who multiplies tops and bottoms. */
+export function multipliedAcross(a: Mixed, b: Mixed, mind: Mind): Ratio {
+  if (atAnswer(mind, 'wholes-and-parts-apart')) {
+    const bottom = a.bottom * b.bottom;
+    return reduced([a.whole * b.whole * bottom + a.top * b.top, bottom], mind);
+  }
+  const [[p, q], [r, s]] = asOne([a, b], mind);
+  if (atAnswer(mind, 'crossed-product')) return reduced([p * s, q * r], mind);
+  if (atAnswer(mind, 'bottom-kept')) return reduced([p * r, q], mind);
+  return reduced([p * r, q * s], mind);
+}
+
+/** A learner who cuts a unit square both ways. */
+export function cutBothWays(a: Mixed, b: Mixed, mind: Mind): Ratio {
+  const [[p, q], [r, s]] = asOne([a, b], mind);
+  const all = mind.slips('any-shading-counted', 'cell-0.0', {}) ? p * s + r * q - p * r : p * r;
+  return reduced([all, q * s], mind);
+}
+
+/** A learner who turns the divisor and multiplies. */
+export function turnedOver(a: Mixed, b: Mixed, mind: Mind): Ratio {
+  const [[p, q], [r, s]] = asOne([a, b], mind);
+  if (atOperand(mind, 'dividend-turned', 1)) return reduced([q * r, p * s], mind);
+  if (atOperand(mind, 'nothing-turned', 1)) return reduced([p * r, q * s], mind);
+  return reduced([p * s, q * r], mind);
+}
+
+/** A learner who counts both in the same parts. */
+export function countedAlike(a: Mixed, b: Mixed, mind: Mind): Ratio {
+  const both = asOne([a, b], mind);
+  const common = leastCommon(both[0][1], both[1][1]);
+  const [[p], [r]] = both.map((own, k) => renamed(own, common, k, mind)) as [Ratio, Ratio];
+  if (atAnswer(mind, 'name-kept')) {
+    const by = divisorOf(p, r);
+    return reduced([p / by, (r / by) * common], mind);
+  }
+  if (atAnswer(mind, 'counts-exchanged')) return reduced([r, p], mind);
+  return reduced([p, r], mind);
+}
+
 /** A learner of division figure by figure, in whole numbers with a remainder. */
 export function sharedOut(dividend: number, divisor: number, mind: Mind): Ratio {
   const given = [...String(dividend)].map(Number);

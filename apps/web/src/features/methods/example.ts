@@ -27,6 +27,9 @@ const EXAMPLES: Readonly<Record<string, string>> = {
   'mixed-separate': '5 1/6 − 2 5/6',
   'mixed-improper': '5 1/6 − 2 5/6',
   fractions: '3/4 + 1/6',
+  'fraction-common-denominator': '3/4 ÷ 2/3',
+  'fraction-reciprocal': '3/4 ÷ 2/3',
+  'fraction-products': '3/4 × 2/3',
   'like-terms-row': '(x^3 + 5x^2) − (2x^2 − 7x)',
   'like-terms-columns': '(x^3 + 5x^2) − (2x^2 − 7x)',
   polynomials: '(x + 4)(3x − 2)',
@@ -73,6 +76,11 @@ const SCOPE: readonly (readonly [what: string, text: string])[] = [
   ['fractions', '3/4 + 1/6'],
   ['strings of fractions', '1/2 + 1/3 + 3/4'],
   ['mixed numbers', '5 1/6 − 2 5/6'],
+  ['products of fractions', '3/4 × 2/3'],
+  ['products of mixed numbers', '1 1/2 × 2 1/3'],
+  ['products of three and more fractions', '1/2 × 2/3 × 3/4'],
+  ['quotients of fractions', '3/4 ÷ 2/3'],
+  ['quotients of mixed and whole numbers', '5 1/3 ÷ 8'],
   ['terms in a line', '3x + 5 − 2x + 7'],
   ['a bracket taken away', '(x^3 + 5x^2) − (2x^2 − 7x)'],
   ['two brackets of two terms', '(x + 4)(3x − 2)'],
@@ -86,7 +94,7 @@ const SCOPE: readonly (readonly [what: string, text: string])[] = [
 ];
 
 /** Families that work in base ten only. */
-const NO_BASES: ReadonlySet<string> = new Set(['fractions', 'polynomials']);
+const NO_BASES: ReadonlySet<string> = new Set(['fractions', 'fraction-products', 'polynomials']);
 
 export interface Scope {
   readonly what: string;

@@ -28,7 +28,8 @@ const FAMILIES: Record<string, string> = {
   subtraction: 'Subtraction',
   multiplication: 'Multiplication',
   division: 'Division',
-  fractions: 'Fractions',
+  fractions: 'Sums and differences of fractions',
+  'fraction-products': 'Products and quotients of fractions',
   polynomials: 'Expressions with letters',
   roots: 'Square roots',
 };

@@ -63,7 +63,10 @@ function workedOut(change: Change, frame: LawFrame): Fault {
     const areNumbers = frame.isOwn && takes.every(({ worth }) => worth.isConstant);
     if (frame.script === 'terms' && !isOneTerm(takes) && !areNumbers)
       return 'terms are put together, not worked out';
-    if (frame.script === 'fractions' && !areLikeParts(change, frame))
+    // A product or a share is worked out at once; parts that are put together must be alike.
+    const isSum =
+      takes.length > 1 || !takes.every(({ owed }) => owed) || termShape(frame.kind) === 'parts';
+    if (frame.script === 'fractions' && isSum && !areLikeParts(change, frame))
       return 'the parts are not alike';
     if (gives.some(({ owed }) => owed)) return 'nothing is worked out';
     if (gives.some((give) => isUnworked(give, takes[0]!))) {

@@ -5,6 +5,7 @@ import type { Exact } from '../../exact/exact.ts';
 import { numeralValue, type Numeral } from '../../exact/numeral.ts';
 import { makeProblem, type Problem } from '../../problem/problem.ts';
 import type { Acceptance } from '../method.ts';
+import { figuresRefused, kindRefused } from '../shared/sums.ts';
 import { planDivision, planFigures, type DivisionPlan } from './division-plan.ts';
 import { divisionPhrases } from './division-words.ts';
 import { SCALE_ONE } from './schools.ts';
@@ -12,9 +13,8 @@ import { SCALE_ONE } from './schools.ts';
 const { phrase } = divisionPhrases;
 
 export function acceptsQuotient(problem: Problem): Acceptance {
-  return problem.kind === 'quotient'
-    ? { ok: true }
-    : { ok: false, reason: { code: 'kind-not-worked', kind: problem.kind } };
+  if (problem.kind !== 'quotient') return kindRefused(problem);
+  return figuresRefused(problem) ?? { ok: true };
 }
 
 /** The plan of a division, after a learner's slip in scaling where there is one. */

@@ -14,6 +14,12 @@ export interface Table {
   /** Rows under which a line is ruled. */
   readonly ruled?: readonly number[];
   readonly links?: (box: (row: number, column: number) => Cell) => SheetDraft['links'];
+  /** A picture before the table: how wide it is, its rulings, and where what belongs to it is written. */
+  readonly picture?: {
+    readonly width: number;
+    readonly rulings: SheetDraft['rulings'];
+    readonly areas: SheetDraft['areas'];
+  };
 }
 
 interface Cell {
@@ -44,9 +50,9 @@ const GAP = 0.6;
 const SIGN_GAP = 1.1;
 
 /** A paper in rows and columns: fractions two squares high, side numbers small, signs between columns. */
-export function tableSheet(trace: Trace, { signs, ruled = [], links }: Table): Sheet {
+export function tableSheet(trace: Trace, { signs, ruled = [], links, picture }: Table): Sheet {
   const marks = trace.steps.flatMap(({ gives }) => gives);
-  const written = [...trace.givens, ...marks];
+  const written = [...trace.givens, ...marks].filter(({ spot }) => spot.area === 'table');
   const at = written.map((of) => ({ of, row: of.spot.row, column: of.spot.column }));
   const rows = Math.max(...at.map(({ row }) => row)) + 1;
   const columns = Math.max(...at.map(({ column }) => column)) + 1;
@@ -68,7 +74,7 @@ export function tableSheet(trace: Trace, { signs, ruled = [], links }: Table): S
     return sum(before, before.length);
   };
   const box = (row: number, column: number): Cell => ({
-    x: sum(widths, column) + gaps(column),
+    x: (picture?.width ?? 0) + sum(widths, column) + gaps(column),
     y: sum(heights, row) + ruled.filter((after) => after < row).length * 0.2,
     width: widths[column]!,
     height: heights[row]!,
@@ -76,16 +82,20 @@ export function tableSheet(trace: Trace, { signs, ruled = [], links }: Table): S
   const width = sum(widths, columns) + gaps(columns - 1);
   return draftSheet(trace, {
     areas: {
+      ...picture?.areas,
       table: ({ row, column }, { role, glyph }) => {
         const cell = box(row, column);
         if (isWords({ role })) return { ...cell, width: glyph.length * 0.45, size: 'side' };
         return role === 'side number' ? { ...cell, size: 'side' } : cell;
       },
     },
-    rulings: ruled.map((row) => {
-      const y = box(row, 0).y + heights[row]!;
-      return { kind: 'line', x1: -1, y1: y, x2: width, y2: y, weight: 'heavy' } as const;
-    }),
+    rulings: [
+      ...(picture?.rulings ?? []),
+      ...ruled.map((row) => {
+        const y = box(row, 0).y + heights[row]!;
+        return { kind: 'line', x1: -1, y1: y, x2: width, y2: y, weight: 'heavy' } as const;
+      }),
+    ],
     signs: signs.flatMap(({ sign, row, column }) => {
       const cell = box(row, column);
       const y = cell.y + (cell.height - 1) / 2;

@@ -30,6 +30,12 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
       },
       { method: 'mixed-separate', problem: '4 1/3 − 1 5/6', at: 'operand-0', answer: '17/6' },
       { method: 'mixed-improper', problem: '4 1/3 − 1 5/6', at: 'operand-0', answer: '5/6' },
+      {
+        method: 'fraction-common-denominator',
+        problem: '3/4 ÷ 2/3',
+        at: 'operand-0',
+        answer: '11/8',
+      },
     ],
   },
   {
@@ -43,6 +49,12 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
       { method: 'least-common-denominator', problem: '3/4 + 1/6', at: 'operand-0', answer: '2/3' },
       { method: 'mixed-separate', problem: '4 1/3 − 1 5/6', at: 'operand-0', answer: '7/3' },
       { method: 'mixed-improper', problem: '4 1/3 − 1 5/6', at: 'operand-0', answer: '1/3' },
+      {
+        method: 'fraction-common-denominator',
+        problem: '3/4 ÷ 2/3',
+        at: 'operand-0',
+        answer: '3/2',
+      },
     ],
   },
   {
@@ -56,6 +68,12 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
       { method: 'least-common-denominator', problem: '3/4 + 1/6', at: 'operand-0', answer: '7/6' },
       { method: 'mixed-separate', problem: '4 1/3 − 1 5/6', at: 'operand-0', answer: '8/3' },
       { method: 'mixed-improper', problem: '4 1/3 − 1 5/6', at: 'operand-0', answer: '14/3' },
+      {
+        method: 'fraction-common-denominator',
+        problem: '3/4 ÷ 2/3',
+        at: 'operand-0',
+        answer: '3/2',
+      },
     ],
   },
   {
@@ -90,6 +108,12 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
       { method: 'least-common-denominator', problem: '3/4 + 1/6', at: 'operand-0', answer: '5/12' },
       { method: 'mixed-separate', problem: '4 1/3 − 1 5/6', at: 'operand-0', answer: '7/3' },
       { method: 'mixed-improper', problem: '4 1/3 − 1 5/6', at: 'operand-0', answer: '1/3' },
+      {
+        method: 'fraction-common-denominator',
+        problem: '3/4 ÷ 2/3',
+        at: 'operand-0',
+        answer: '3/8',
+      },
     ],
   },
   {
@@ -104,6 +128,15 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
       { method: 'least-common-denominator', problem: '1/3 + 1/6', at: 'answer-0', answer: '1/2' },
       { method: 'mixed-separate', problem: '5 1/6 − 2 5/6', at: 'answer-0', answer: '7/3' },
       { method: 'mixed-improper', problem: '5 1/6 − 2 5/6', at: 'answer-0', answer: '7/3' },
+      { method: 'fraction-product', problem: '2/3 × 3/4', at: 'answer-0', answer: '1/2' },
+      { method: 'fraction-area', problem: '2/3 × 3/4', at: 'answer-0', answer: '1/2' },
+      { method: 'fraction-reciprocal', problem: '2/3 ÷ 4/3', at: 'answer-0', answer: '1/2' },
+      {
+        method: 'fraction-common-denominator',
+        problem: '2/3 ÷ 4/3',
+        at: 'answer-0',
+        answer: '1/2',
+      },
     ],
   },
   {
@@ -118,6 +151,15 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
       { method: 'least-common-denominator', problem: '1/3 + 1/6', at: 'answer-0', answer: '1/6' },
       { method: 'mixed-separate', problem: '5 1/6 − 2 5/6', at: 'answer-0', answer: '13/6' },
       { method: 'mixed-improper', problem: '5 1/6 − 2 5/6', at: 'answer-0', answer: '7/6' },
+      { method: 'fraction-product', problem: '2/3 × 3/4', at: 'answer-0', answer: '1/12' },
+      { method: 'fraction-area', problem: '2/3 × 3/4', at: 'answer-0', answer: '1/12' },
+      { method: 'fraction-reciprocal', problem: '2/3 ÷ 4/3', at: 'answer-0', answer: '1/12' },
+      {
+        method: 'fraction-common-denominator',
+        problem: '2/3 ÷ 4/3',
+        at: 'answer-0',
+        answer: '1/4',
+      },
     ],
   },
   {
@@ -132,6 +174,10 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
       { method: 'least-common-denominator', problem: '1/3 + 1/6', at: 'answer-0', answer: '1/3' },
       { method: 'mixed-separate', problem: '5 1/6 − 2 5/6', at: 'answer-0', answer: '5/2' },
       { method: 'mixed-improper', problem: '5 1/6 − 2 5/6', at: 'answer-0', answer: '7/2' },
+      { method: 'fraction-product', problem: '2/3 × 3/4', at: 'answer-0', answer: '1/6' },
+      { method: 'fraction-area', problem: '2/3 × 3/4', at: 'answer-0', answer: '1/6' },
+      { method: 'fraction-reciprocal', problem: '2/3 ÷ 4/3', at: 'answer-0', answer: '1/6' },
+      { method: 'fraction-common-denominator', problem: '4/5 ÷ 6/5', at: 'answer-0', answer: '1' },
     ],
   },
   {
@@ -148,6 +194,15 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
       { method: 'least-common-denominator', problem: '3/4 + 1/6', at: 'answer-0', answer: '1/2' },
       { method: 'mixed-separate', problem: '2 3/4 + 1 5/6', at: 'answer-0', answer: '15/2' },
       { method: 'mixed-improper', problem: '5 1/6 + 2 5/12', at: 'answer-0', answer: '9/2' },
+      { method: 'fraction-product', problem: '4/9 × 4/7', at: 'answer-0', answer: '1/3' },
+      { method: 'fraction-area', problem: '4/9 × 4/7', at: 'answer-0', answer: '1/3' },
+      { method: 'fraction-reciprocal', problem: '4/9 ÷ 7/4', at: 'answer-0', answer: '1/3' },
+      {
+        method: 'fraction-common-denominator',
+        problem: '13/5 ÷ 35/5',
+        at: 'answer-0',
+        answer: '1/5',
+      },
     ],
   },
   {
@@ -172,6 +227,15 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
       { method: 'mixed-improper', problem: '5 1/6 + 2 3/6', at: 'answer-0', answer: '2/3' },
       { method: 'cross-products', problem: '5/6 + 3/4', at: 'answer-0', answer: '7/12' },
       { method: 'least-common-denominator', problem: '5/6 + 3/4', at: 'answer-0', answer: '7/12' },
+      { method: 'fraction-product', problem: '3/2 × 5/3', at: 'answer-0', answer: '1/2' },
+      { method: 'fraction-area', problem: '3/2 × 5/3', at: 'answer-0', answer: '1/2' },
+      { method: 'fraction-reciprocal', problem: '3/2 ÷ 3/5', at: 'answer-0', answer: '1/2' },
+      {
+        method: 'fraction-common-denominator',
+        problem: '5/3 ÷ 2/3',
+        at: 'answer-0',
+        answer: '1/2',
+      },
     ],
   },
   {
@@ -185,6 +249,10 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
       { method: 'mixed-improper', problem: '5 1/6 + 2 3/6', at: 'answer-0', answer: '13/3' },
       { method: 'cross-products', problem: '5/6 + 3/4', at: 'answer-0', answer: '85/12' },
       { method: 'least-common-denominator', problem: '5/6 + 3/4', at: 'answer-0', answer: '85/12' },
+      { method: 'fraction-product', problem: '3/2 × 5/3', at: 'answer-0', answer: '2' },
+      { method: 'fraction-area', problem: '3/2 × 5/3', at: 'answer-0', answer: '2' },
+      { method: 'fraction-reciprocal', problem: '3/2 ÷ 3/5', at: 'answer-0', answer: '2' },
+      { method: 'fraction-common-denominator', problem: '5/3 ÷ 2/3', at: 'answer-0', answer: '2' },
     ],
   },
   {
@@ -240,6 +308,14 @@ export const FRACTIONS_SLIPS: readonly SlipIdea[] = [
     often: 2,
     examples: [
       { method: 'mixed-improper', problem: '5 1/6 − 2 5/6', at: 'operand-0', answer: '-11/6' },
+      { method: 'fraction-product', problem: '1 1/2 × 3/4', at: 'operand-0', answer: '3/4' },
+      { method: 'fraction-reciprocal', problem: '1 1/2 ÷ 3/4', at: 'operand-0', answer: '4/3' },
+      {
+        method: 'fraction-common-denominator',
+        problem: '1 1/2 ÷ 3/4',
+        at: 'operand-0',
+        answer: '4/3',
+      },
     ],
   },
   {

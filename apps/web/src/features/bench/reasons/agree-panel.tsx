@@ -163,8 +163,12 @@ function ownText(own: Agreement, notation: Notation): ReactNode {
   );
 }
 
-function closingOfParts(count: number): string {
+function closingOfParts(count: number, kind: Agreement['kind']): string {
   const terms = count === 1 ? 'The same one term' : `The same ${count} terms`;
+  if (kind === 'product')
+    return `${terms}: every part of one number by every part of the other. A part of a part is as small as both denominators together say.`;
+  if (kind === 'quotient')
+    return `${terms}: how often one amount goes into the other. That stays when both are cut alike, or multiplied alike.`;
   return `${terms}: wholes and parts of the numbers. Cutting every part alike changes no amount, and as many parts as the denominator says are one whole.`;
 }
 
@@ -204,7 +208,7 @@ const CLOSINGS: Record<Agreement['kind'], { readonly none: string; readonly same
 };
 
 function closing(count: number, { kind, script }: Agreement): string {
-  if (script === 'fractions' && kind !== 'expression') return closingOfParts(count);
+  if (script === 'fractions' && kind !== 'expression') return closingOfParts(count, kind);
   if (script === 'terms' && kind !== 'expression') return closingOfTerms(count, kind);
   const { none, same } = CLOSINGS[kind];
   if (count === 0) return none;

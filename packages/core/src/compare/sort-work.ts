@@ -1,7 +1,9 @@
 import type { Trace } from '../account/account.ts';
-import type { ProblemKind } from '../problem/kinds.ts';
+import type { Problem } from '../problem/problem.ts';
 import { OWN_LINES } from '../account/own-lines.ts';
-import { scriptOf, type Script } from '../problem/script.ts';
+import { sortOf } from '../problem/sorts/sorts.ts';
+import type { SortId } from '../problem/sorts/sort.ts';
+import { fractionTold } from './fraction-told.ts';
 import {
   partCertainties,
   placedCertainties,
@@ -42,107 +44,103 @@ import { rootMoves } from './root-moves.ts';
 import { sumTold } from './sum-told.ts';
 import { NOTHING_TOLD, type Telling } from './told.ts';
 
-/** What differs between kinds of problems when their works are looked at. */
-export interface KindWork {
-  /** Whether everything is owed that is not found yet, also where it is written as what is left. */
-  readonly isFoundPieceByPiece: boolean;
+/** What differs between sorts of problems when their works are looked at. */
+export interface SortWork {
   /** How a work comes from the problem to its value. */
   readonly told: Telling;
   /** What is sure of the answer, before the first step and after every step. */
   readonly certainties: (trace: Trace) => readonly Certainty[];
-  /** What it must do that is out of the ordinary and of this kind alone. */
+  /** What it must do that is out of the ordinary and of this sort alone. */
   readonly foreseen: (trace: Trace) => readonly Foresight[];
   /** A word or two for every step. */
   readonly labels: Labels;
   /** What is counted as a fact, and as an addition. */
   readonly facts: (trace: Trace) => number;
-  /** The same where its numbers are terms with letters. */
-  readonly termFacts: (trace: Trace) => number;
   readonly additions: (trace: Trace) => number;
   /** Carries and places opened, and what is carried on to the next figure without a mark of its own, as a remainder is. */
   readonly carries: (trace: Trace) => number;
 }
 
-const SUM: KindWork = {
-  isFoundPieceByPiece: false,
+const SUM: SortWork = {
   told: sumTold,
   certainties: placedCertainties,
   foreseen: nothing,
   labels: sumLabels,
   facts: (trace) => figureFacts(trace.whole ?? trace),
-  termFacts: additions,
   additions,
   carries: regroupings,
 };
+const PRODUCT: SortWork = { ...SUM, told: productTold, labels: productLabels, facts: productFacts };
+/** Fractions and terms have no figures in places. */
+const FRACTIONS: SortWork = {
+  ...SUM,
+  labels: partLabels,
+  facts: partFacts,
+  certainties: partCertainties,
+};
+const TERMS: SortWork = {
+  ...SUM,
+  labels: termLabels,
+  facts: additions,
+  certainties: partCertainties,
+};
 
-/** Every kind, in one place; a new kind adds its entry here. */
-export const KIND_WORK: Record<ProblemKind, KindWork> = {
-  sum: SUM,
-  difference: SUM,
-  expression: SUM,
-  product: {
-    isFoundPieceByPiece: false,
-    told: productTold,
-    certainties: placedCertainties,
-    foreseen: nothing,
-    labels: productLabels,
-    facts: productFacts,
-    termFacts: productFacts,
-    additions,
-    carries: regroupings,
-  },
-  quotient: {
-    isFoundPieceByPiece: true,
+/** Every sort, in one place; those that no method works are looked at as sums are. */
+const SORT_WORK: Partial<Record<SortId, SortWork>> = {
+  'sum of figures': SUM,
+  'difference of figures': SUM,
+  'product of figures': PRODUCT,
+  'quotient of figures': {
     told: ({ problem }, lane, total) =>
       total.isZero ? NOTHING_TOLD : { ...quotientMoves(lane, problem), brief: false },
     certainties: quotientCertainties,
     foreseen: divisionForesight,
     labels: quotientLabels,
     facts: quotientFacts,
-    termFacts: quotientFacts,
     additions: subtractions,
     carries: (trace) => regroupings(trace) + carriedRemainders(trace).length,
   },
-  root: {
-    isFoundPieceByPiece: true,
+  'root of figures': {
     told: ({ problem }, lane, total) =>
       total.isZero ? NOTHING_TOLD : { ...rootMoves(lane, problem), brief: false },
     certainties: rootCertainties,
     foreseen: rootForesight,
     labels: rootLabels,
     facts: rootFacts,
-    termFacts: rootFacts,
     additions: subtractions,
     carries: regroupings,
   },
-};
-
-/** What numbers written as fractions or with letters change of that, whatever the kind; nothing for figures. */
-const SCRIPT_WORK: Record<Script, Partial<KindWork>> = {
-  figures: {},
-  fractions: { labels: partLabels, facts: partFacts, certainties: partCertainties },
-  terms: {
-    labels: termLabels,
-    facts: (trace) => KIND_WORK[trace.problem.kind].termFacts(trace),
-    certainties: partCertainties,
-  },
+  'sum of fractions': FRACTIONS,
+  'difference of fractions': FRACTIONS,
+  'product of fractions': { ...FRACTIONS, told: fractionTold },
+  'quotient of fractions': { ...FRACTIONS, told: fractionTold },
+  'sum of terms': TERMS,
+  'difference of terms': TERMS,
+  'product of terms': { ...TERMS, told: productTold, facts: productFacts },
+  'expression of figures': SUM,
+  'expression of fractions': FRACTIONS,
+  'expression of terms': TERMS,
 };
 
 /** What someone's own lines change: they are named and counted as they stand. */
-const OWN_WORK: Partial<KindWork> = {
+const OWN_WORK: Partial<SortWork> = {
   labels: ownLabels,
   facts: (trace) => ownCounts(trace).facts,
   additions: (trace) => ownCounts(trace).additions,
   carries: (trace) => ownCounts(trace).regroupings,
 };
 
-/** How a work is looked at: by its kind, by how its numbers are written, and by whose it is. */
-export function workOf({ problem, method }: Pick<Trace, 'problem' | 'method'>): KindWork {
-  const script = scriptOf(problem);
-  const isOwn = method === OWN_LINES;
+/** How the works of a problem are looked at, whoever made them. */
+export function sortWork(problem: Problem): SortWork {
+  return SORT_WORK[sortOf(problem).id] ?? SUM;
+}
+
+/** How a work is looked at: by its sort, and by whose it is. */
+export function lookedAt({ problem, method }: Pick<Trace, 'problem' | 'method'>): SortWork {
+  if (method !== OWN_LINES) return sortWork(problem);
   // Terms with letters are counted as in any work.
-  const own = isOwn && script === 'terms' ? { labels: ownLabels } : isOwn ? OWN_WORK : {};
-  return { ...KIND_WORK[problem.kind], ...SCRIPT_WORK[script], ...own };
+  const own = sortOf(problem).script === 'terms' ? { labels: ownLabels } : OWN_WORK;
+  return { ...sortWork(problem), ...own };
 }
 
 function nothing(): readonly Foresight[] {

@@ -1,0 +1,40 @@
+import { Exact } from '../exact/exact.ts';
+import { lcm } from '../exact/rational.ts';
+import type { Lane } from './compare.ts';
+import { amountOf, sumOf, type Expression, type Move } from './expressions.ts';
+import { dealtOrder, NOTHING_TOLD, withoutStandstill, type Telling } from './told.ts';
+
+/** The lines of a paper on which all of the answer stands as one fraction: as it was made, and in lowest terms. */
+function wholeLines(lane: Lane, total: Exact, ids: readonly string[]): readonly Move[] {
+  return lane.trace.steps.flatMap(({ law, gives }): readonly Move[] => {
+    const mark = gives.find(({ worth, glyph }) => worth.equals(total) && FRACTION.test(glyph));
+    if (!mark) return [];
+    const [, top = '', bottom = ''] = FRACTION.exec(mark.glyph) ?? [];
+    const isLowest = BigInt(bottom) === total.denominator && !top.startsWith('−');
+    return [{ law, expression: amountOf(total, ids, isLowest ? undefined : mark.glyph) }];
+  });
+}
+
+const FRACTION = /^(−?\d+)\/(\d+)$/;
+
+/** The agreement of a product or quotient of fractions: its terms, each in parts of one size, and what they make. */
+export const fractionTold: Telling = ({ space }, lane, total) => {
+  if (total.isZero) return NOTHING_TOLD;
+  const order = dealtOrder(lane);
+  const ids = order.map((term) => space.id(term));
+  const products = ids.map((term): Expression => ({ kind: 'product', term }));
+  const bottom = order.reduce((so, term) => lcm(so, space.worth(term).denominator), 1n);
+  const worked = order.map((term) => {
+    const worth = space.worth(term);
+    const count = worth.times(Exact.of(bottom)).numerator;
+    const isPart = order.length > 1 && bottom > 1n;
+    return amountOf(worth, [space.id(term)], isPart ? `${count}/${bottom}` : undefined);
+  });
+  const moves = withoutStandstill([
+    { law: 'distribute', expression: sumOf(products) },
+    ...(order.length > 1 ? [{ law: 'evaluate' as const, expression: sumOf(worked) }] : []),
+    ...wholeLines(lane, total, ids),
+    { law: 'scale-both', expression: amountOf(total, ids) },
+  ]);
+  return { moves, bracketing: sumOf(products), brief: false };
+};
