@@ -1,29 +1,36 @@
 import { Exact } from '../exact/exact.ts';
-import { lcm } from '../exact/rational.ts';
+import { numeralValue } from '../exact/numeral.ts';
 import type { Lane } from './compare.ts';
 import { amountOf, sumOf, type Expression, type Move } from './expressions.ts';
 import { dealtOrder, NOTHING_TOLD, withoutStandstill, type Telling } from './told.ts';
 
 /** The lines of a paper on which all of the answer stands as one fraction: as it was made, and in lowest terms. */
 function wholeLines(lane: Lane, total: Exact, ids: readonly string[]): readonly Move[] {
-  return lane.trace.steps.flatMap(({ law, gives }): readonly Move[] => {
+  const lines = lane.trace.steps.flatMap(({ law, gives }) => {
     const mark = gives.find(({ worth, glyph }) => worth.equals(total) && FRACTION.test(glyph));
-    if (!mark) return [];
-    const [, top = '', bottom = ''] = FRACTION.exec(mark.glyph) ?? [];
-    const isLowest = BigInt(bottom) === total.denominator && !top.startsWith('−');
-    return [{ law, expression: amountOf(total, ids, isLowest ? undefined : mark.glyph) }];
+    return mark ? [{ law, glyph: mark.glyph }] : [];
+  });
+  return lines.map(({ law, glyph }, k): Move => {
+    const bottom = BigInt(FRACTION.exec(glyph)?.[1] ?? 1);
+    const isLowest = bottom === total.denominator && !glyph.startsWith('−');
+    const expression = amountOf(total, ids, isLowest ? undefined : glyph);
+    return { law: k === 0 ? 'evaluate' : law, expression };
   });
 }
 
-const FRACTION = /^(−?\d+)\/(\d+)$/;
+const FRACTION = /^−?\d+\/(\d+)$/;
 
 /** The agreement of a product or quotient of fractions: its terms, each in parts of one size, and what they make. */
-export const fractionTold: Telling = ({ space }, lane, total) => {
+export const fractionTold: Telling = ({ space, problem }, lane, total) => {
   if (total.isZero) return NOTHING_TOLD;
   const order = dealtOrder(lane);
   const ids = order.map((term) => space.id(term));
   const products = ids.map((term): Expression => ({ kind: 'product', term }));
-  const bottom = order.reduce((so, term) => lcm(so, space.worth(term).denominator), 1n);
+  // Parts of the size that all denominators together make.
+  const bottom = problem.operands.reduce(
+    (so, { fraction }) => so * (fraction ? numeralValue(fraction.bottom).numerator : 1n),
+    1n,
+  );
   const worked = order.map((term) => {
     const worth = space.worth(term);
     const count = worth.times(Exact.of(bottom)).numerator;

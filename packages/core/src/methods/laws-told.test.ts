@@ -101,7 +101,7 @@ describe('laws told', () => {
     [
       'fraction-common-denominator',
       '3/4 ÷ 2/3',
-      'find: evaluate, rename: scale-both, counts: scale-both, simplify: scale-both, answer: place-value',
+      'find: evaluate, rename: scale-both, counts: evaluate, simplify: scale-both, answer: place-value',
     ],
     [
       'like-terms-row',

@@ -517,7 +517,7 @@ const READINGS: readonly Reading[] = [
     text: '3/4 ÷ 2/3',
     school: {},
     digit: [
-      '÷ 2/3 becomes × 3/2.',
+      'Instead of ÷ 2/3 now × 3/2.',
       'Above: 3 × 3 = 9.',
       'Below: 4 × 2: 9/8.',
       'Factors of 9: 1, 3, 9; of 8: 1, 2, 4, 8: no factor but 1, so 9/8 stays.',

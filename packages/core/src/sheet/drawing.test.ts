@@ -25,7 +25,7 @@ function problemOf(method: Method, numbers: readonly Numeral[]): Problem {
     'letter products': '(12x − 3/14)(x^11 + 205)',
     root: '√7396512',
     'fraction products': '3 11/12 × 5 7/12',
-    'fraction quotients': '123 101/240 ÷ 17/36',
+    'fraction quotients': '12 101/240 ÷ 17/36',
   };
   const text = texts[kind];
   if (text) return problemFrom(text);

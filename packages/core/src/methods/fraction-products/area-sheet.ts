@@ -2,7 +2,7 @@ import type { Trace } from '../../account/account.ts';
 import { numeralValue } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
 import type { Ruling, Sheet, SheetLink } from '../../sheet/sheet.ts';
-import { tableSheet, type TableSign } from '../fractions/fraction-sheet.ts';
+import { slotsOf, tableSheet, type TableSign } from '../fractions/fraction-sheet.ts';
 import { factorOf } from './factors.ts';
 
 /** Most parts that a whole side is cut into, and most wholes along a side. */
@@ -147,9 +147,10 @@ export function areaSheet(trace: Trace): Sheet {
       rulings: rulingsOf(across, down),
       areas: {
         across: () => ({ x: x.taken / 2 - 1, y: -2, width: 2, height: 2, size: 'side' }),
-        down: () => ({ x: -2, y: y.taken / 2 - 1, width: 2, height: 2, size: 'side' }),
+        down: () => ({ x: -3.2, y: y.taken / 2 - 1, width: 2, height: 2, size: 'side' }),
       },
     },
+    slot: slotsOf(trace),
     signs: signsOf(trace, counting.length),
     links: () => [
       ...counting.flatMap(({ number }, k) => (areas[k] ? shaded(areas[k], number) : [])),

@@ -1,6 +1,6 @@
 import type { Trace } from '../../account/account.ts';
 import type { Sheet, SheetSign } from '../../sheet/sheet.ts';
-import { tableSheet, type TableSign } from '../fractions/fraction-sheet.ts';
+import { slotsOf, tableSheet, type TableSign } from '../fractions/fraction-sheet.ts';
 
 /** The row of numbers, its rows in other writings with the sign between, and what is worked out under them. */
 export function factorSheet(
@@ -16,6 +16,7 @@ export function factorSheet(
     ...new Set(marks.filter(({ role }) => test(role)).map(({ spot }) => spot.row)),
   ];
   return tableSheet(trace, {
+    slot: slotsOf(trace),
     signs: [
       ...between(0, first),
       ...rows((role) => role === 'factor').flatMap((row) => between(row, after(row))),

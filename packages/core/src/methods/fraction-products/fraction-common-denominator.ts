@@ -60,7 +60,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   const [dividend, divisor] = row.all as readonly [Frac, Frac];
   const { slip, made } = countsDivided(scribe, dividend, divisor);
   const [entry] = scribe.step({
-    law: 'scale-both',
+    law: 'evaluate',
     phase: { kind: 'counts' },
     takes: [row.entry],
     writes: [writing('subtotal', fracText(made), worthOf(made), [RESULT, 0])],
@@ -83,7 +83,10 @@ function renamedBoth(scribe: Scribe, before: Row, common: bigint): Row {
     const by = common / frac.bottom;
     const other = before.all[1 - operand];
     const otherBy = other ? common / other.bottom : null;
-    const { slip, made, beside } = renamed(scribe, { frac, common, by, otherBy, operand });
+    // Of nothing the answer is nothing, whatever the divisor is renamed to.
+    const matters = before.all.every(({ top }) => top !== 0n);
+    const of = { frac, common, by, otherBy, operand };
+    const { slip, made, beside } = renamed(scribe, of, matters);
     return writeRow(
       scribe,
       now.entry,

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { Exact } from '../../exact/exact.ts';
+import { type Exact } from '../../exact/exact.ts';
 import { numeralValue } from '../../exact/numeral.ts';
 import { readProblem } from '../../problem/problem.ts';
 import { fractionFactors, fractionShares } from '../../testing/arbitraries.ts';

@@ -96,8 +96,8 @@ const TURN_SLIPS: Readonly<Record<string, string>> = {
 const turn: Wording<TurnValues> = {
   digit: ({ divisor, turned, slip }, say) =>
     slip === ''
-      ? `÷ ${divisor} becomes ${say.times} **${turned}**.`
-      : `÷ becomes ${say.times}, and ${TURN_SLIPS[slip]}: **${turned}**.`,
+      ? `Instead of ÷ ${divisor} now ${say.times} **${turned}**.`
+      : `Instead of ÷ now ${say.times}, and ${TURN_SLIPS[slip]}: **${turned}**.`,
   value: ({ dividend, divisor, turned, slip }, say) =>
     slip === ''
       ? `Both numbers ${say.times} ${turned}: the divisor ${divisor} becomes 1, and ${dividend} ${say.times} **${turned}** shared by 1 is that itself.`

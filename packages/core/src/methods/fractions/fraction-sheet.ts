@@ -1,4 +1,4 @@
-import type { Given, Mark, Trace } from '../../account/account.ts';
+import type { Given, Mark, OwedEntry, Trace } from '../../account/account.ts';
 import { draftSheet, type SheetDraft } from '../../sheet/draft-sheet.ts';
 import type { Sheet, SheetSign } from '../../sheet/sheet.ts';
 
@@ -14,6 +14,8 @@ export interface Table {
   /** Rows under which a line is ruled. */
   readonly ruled?: readonly number[];
   readonly links?: (box: (row: number, column: number) => Cell) => SheetDraft['links'];
+  /** Where in the table the work for an owed entry goes. */
+  readonly slot?: (entry: OwedEntry) => readonly [row: number, column: number] | null;
   /** A picture before the table: how wide it is, its rulings, and where what belongs to it is written. */
   readonly picture?: {
     readonly width: number;
@@ -49,10 +51,28 @@ function squares({ glyph, role }: Mark | Given): number {
 const GAP = 0.6;
 const SIGN_GAP = 1.1;
 
-/** A paper in rows and columns: fractions two squares high, side numbers small, signs between columns. */
-export function tableSheet(trace: Trace, { signs, ruled = [], links, picture }: Table): Sheet {
-  const marks = trace.steps.flatMap(({ gives }) => gives);
-  const written = [...trace.givens, ...marks].filter(({ spot }) => spot.area === 'table');
+/** The work for an owed entry goes where the step that takes it writes first. */
+export function slotsOf({ steps }: Trace): NonNullable<Table['slot']> {
+  return ({ id }) => {
+    const step = steps.find(({ takes }) => takes.includes(id));
+    const mark = step?.gives.find(
+      ({ spot, role }) => spot.area === 'table' && role !== 'side number',
+    );
+    return mark ? [mark.spot.row, mark.spot.column] : null;
+  };
+}
+
+/** Where the rows and columns of a table lie. */
+interface Grid {
+  readonly box: (row: number, column: number) => Cell;
+  readonly heights: readonly number[];
+  readonly width: number;
+}
+
+function gridOf(
+  written: readonly (Mark | Given)[],
+  { signs, ruled = [], picture }: Pick<Table, 'signs' | 'ruled' | 'picture'>,
+): Grid {
   const at = written.map((of) => ({ of, row: of.spot.row, column: of.spot.column }));
   const rows = Math.max(...at.map(({ row }) => row)) + 1;
   const columns = Math.max(...at.map(({ column }) => column)) + 1;
@@ -79,7 +99,15 @@ export function tableSheet(trace: Trace, { signs, ruled = [], links, picture }: 
     width: widths[column]!,
     height: heights[row]!,
   });
-  const width = sum(widths, columns) + gaps(columns - 1);
+  return { box, heights, width: sum(widths, columns) + gaps(columns - 1) };
+}
+
+/** A paper in rows and columns: fractions two squares high, side numbers small, signs between columns. */
+export function tableSheet(trace: Trace, table: Table): Sheet {
+  const { signs, ruled = [], links, picture, slot } = table;
+  const marks = trace.steps.flatMap(({ gives }) => gives);
+  const written = [...trace.givens, ...marks].filter(({ spot }) => spot.area === 'table');
+  const { box, heights, width } = gridOf(written, table);
   return draftSheet(trace, {
     areas: {
       ...picture?.areas,
@@ -107,5 +135,10 @@ export function tableSheet(trace: Trace, { signs, ruled = [], links, picture }: 
       return [{ sign, ...before, ...(mark ? { with: mark.id } : {}) }];
     }),
     ...(links ? { links: links(box) } : {}),
+    ...(slot ? { slot: (entry) => boxAt(box, slot(entry)) } : {}),
   });
+}
+
+function boxAt(box: Grid['box'], at: readonly [number, number] | null): Cell | null {
+  return at && box(...at);
 }

@@ -43,12 +43,13 @@ export interface Renamed {
   readonly beside: string;
 }
 
-/** What a fraction is renamed to: rightly, or as a slip has it. */
-export function renamed(scribe: Scribe, of: Renaming): Renamed {
+/** What a fraction is renamed to: rightly, or as a slip has it, where that makes a difference. */
+export function renamed(scribe: Scribe, of: Renaming, matters = true): Renamed {
   const right = renamedBy('', of);
   const made = RENAMING.filter((slip) => {
     const wrong = renamedBy(slip, of);
-    const may = wrong !== null && of.frac.top !== 0n && !sameWorth(wrong.made, right!.made);
+    const may =
+      matters && wrong !== null && of.frac.top !== 0n && !sameWorth(wrong.made, right!.made);
     return scribe.slip(slip, may, { at: where('operand', of.operand) });
   });
   return renamedBy(made[0] ?? '', of)!;
