@@ -1,6 +1,7 @@
 import type { School, SlipRequest, Trace } from '../account/account.ts';
 import type { Scribe } from '../account/scribe.ts';
 import type { Exact } from '../exact/exact.ts';
+import type { MoveId } from '../laws/moves.ts';
 import type { Phrasebook } from '../phrases/phrasebook.ts';
 import type { Problem } from '../problem/problem.ts';
 import type { Sheet } from '../sheet/sheet.ts';
@@ -87,6 +88,18 @@ export interface BridgeEnd {
   readonly school: School;
 }
 
+/** How someone's own lines look that go the way of a method. */
+export interface LinesLike {
+  /** Of several that fit the lowest is told. */
+  readonly rank: number;
+  /** The moves of the first line that is judged, all of them; none where the hops alone tell. */
+  readonly moves: readonly MoveId[];
+  /** Where the method's own hops are found in the lines: in its jumps, in the size of its change, in its parts. */
+  readonly hops?: 'jumps' | 'change' | 'parts';
+  /** What the hops are called. */
+  readonly named?: string;
+}
+
 export interface MethodSpec {
   readonly id: string;
   readonly family: string;
@@ -125,6 +138,8 @@ export interface MethodSpec {
   readonly stageOrder?: (problem: Problem, school: School) => readonly number[];
   /** Whether the second of two factors is written over the first, and worked as if it came first. */
   readonly secondOnTop?: (problem: Problem, school: School) => boolean;
+  /** How own lines of this way look; absent where none are told to be near it. */
+  readonly linesLike?: LinesLike;
   readonly phrases: Phrasebook;
   readonly accepts: (problem: Problem) => Acceptance;
   readonly work: (scribe: Scribe, problem: Problem, school: School) => Trace;

@@ -1,8 +1,8 @@
 import { Exact } from '../exact/exact.ts';
 import type { Method } from '../methods/method.ts';
+import type { LinesLike } from '../methods/method-spec.ts';
 import type { Registry } from '../methods/registry.ts';
 import type { Problem } from '../problem/problem.ts';
-import { scriptOf } from '../problem/script.ts';
 import type { MoveId } from '../laws/moves.ts';
 import type { JudgedPaper } from './judged-paper.ts';
 
@@ -16,52 +16,11 @@ export interface NearestMethod {
 
 /** What a way was seen to do first. */
 interface Seen {
-  readonly problem: Problem;
   readonly paper: JudgedPaper;
   readonly moves: ReadonlySet<MoveId>;
   /** What the first move was used on. */
   readonly with: string | null;
 }
-
-interface Likeness {
-  readonly method: string;
-  /** The hops that make the method this way, or why it is like it without any; null where it is not. */
-  readonly likes: (seen: Seen) => readonly Exact[] | null;
-  readonly says: (name: string) => string;
-}
-
-const NO_HOPS: readonly Exact[] = [];
-
-/** Where a move is the way of a method. */
-function byMove(method: string, kind: Problem['kind'], ...moves: readonly MoveId[]): Likeness {
-  return {
-    method,
-    likes: ({ problem, moves: seen }) =>
-      problem.kind === kind && moves.every((move) => seen.has(move)) ? NO_HOPS : null,
-    says: (name) => `This is near to ${name}.`,
-  };
-}
-
-const withHops = (what: string) => (name: string) => `This is ${name} with your own ${what}.`;
-
-/** From the most telling on; a method more is a line more. */
-const LIKENESSES: readonly Likeness[] = [
-  { method: 'counting-up', likes: hopsUp, says: withHops('hops') },
-  { method: 'compensation-subtraction', likes: sameChange, says: withHops('change') },
-  byMove('partial-differences', 'difference', 'places', 'worked-out'),
-  byMove('partial-sums', 'sum', 'places', 'worked-out'),
-  { method: 'compensation-addition', likes: roundedAddend, says: withHops('change') },
-  byMove('halving-doubling', 'product', 'factors-moved'),
-  byMove('expand-arcs', 'product', 'each-with-each'),
-  byMove('grid-multiplication', 'product', 'each-with-each'),
-  byMove('partial-products', 'product', 'distribute'),
-  { method: 'partial-quotients', likes: chunks, says: withHops('chunks') },
-  byMove('least-common-denominator', 'sum', 'rename'),
-  byMove('least-common-denominator', 'difference', 'rename'),
-  byMove('like-terms-row', 'sum', 'like-terms'),
-  byMove('like-terms-row', 'difference', 'like-terms'),
-  byMove('prime-pairs', 'root', 'pair-factors'),
-];
 
 /** The method that is nearest to judged lines; null where none is near, or it cannot be worked in that way. */
 export function nearestMethod(
@@ -72,17 +31,23 @@ export function nearestMethod(
   const first = paper.lines.find(({ readings }) => readings.length > 0);
   const moves = first?.readings[0]?.moves ?? [];
   const seen: Seen = {
-    problem,
     paper,
     moves: new Set(moves.map(({ move }) => move)),
     with: moves[0]?.with ?? null,
   };
-  for (const { method: id, likes, says } of LIKENESSES) {
-    const method = registry.find(id);
-    if (!method?.accepts(problem).ok) continue;
-    const hops = likes(seen);
+  const likes = registry.methods
+    .flatMap((method) => (method.linesLike ? [{ method, like: method.linesLike }] : []))
+    .sort((a, b) => a.like.rank - b.like.rank);
+  for (const { method, like } of likes) {
+    if (!like.moves.every((move) => seen.moves.has(move))) continue;
+    if (!method.accepts(problem).ok) continue;
+    const hops = like.hops ? HOPS[like.hops](seen) : [];
     if (!hops || !isWorked(method, problem, hops)) continue;
-    return { method, hops, says: says(method.name.toLowerCase()) };
+    const name = method.name.toLowerCase();
+    const says = like.named
+      ? `This is ${name} with your own ${like.named}.`
+      : `This is near to ${name}.`;
+    return { method, hops, says };
   }
   return null;
 }
@@ -94,34 +59,27 @@ function isWorked(method: Method, problem: Problem, hops: readonly Exact[]): boo
   return verdicts.length === hops.length && verdicts.every(({ ok }) => ok);
 }
 
-function hopsUp({ problem, paper }: Seen): readonly Exact[] | null {
-  const line = paper.hops.find(({ isBetween }) => isBetween);
-  if (problem.kind !== 'difference' || !line) return null;
-  return line.hops.map(({ from, to }) => to.minus(from));
-}
-
-function sameChange({ problem, moves, with: by }: Seen): readonly Exact[] | null {
-  if (problem.kind !== 'difference' || !moves.has('same-change')) return null;
-  const change = by === null ? null : exactOf(by);
-  return change ? [change] : null;
-}
-
-function roundedAddend({ problem, moves, with: by }: Seen): readonly Exact[] | null {
-  if (problem.kind !== 'sum' || scriptOf(problem) !== 'figures') return null;
-  if (!moves.has('give-and-take')) return null;
-  const change = by === null ? null : exactOf(by);
-  return change ? [change] : null;
-}
-
-/** The chunks of a quotient: the parts that stand on one line as numbers alone. */
-function chunks({ problem, moves, paper }: Seen): readonly Exact[] | null {
-  if (problem.kind !== 'quotient' || !moves.has('distribute')) return null;
-  const line = paper.rewritings.find(
-    ({ to }) => to.length > 1 && to.every(({ minus, node }) => !minus && node.kind === 'number'),
-  );
-  const parts = line?.to.map(({ node }) => node.value.rational);
-  return parts && !parts.includes(null) ? (parts as readonly Exact[]) : NO_HOPS;
-}
+/** Where the hops of a way are found in its lines; null where they are not. */
+const HOPS: Readonly<
+  Record<NonNullable<LinesLike['hops']>, (seen: Seen) => readonly Exact[] | null>
+> = {
+  jumps: ({ paper }) => {
+    const line = paper.hops.find(({ isBetween }) => isBetween);
+    return line ? line.hops.map(({ from, to }) => to.minus(from)) : null;
+  },
+  change: ({ with: by }) => {
+    const change = by === null ? null : exactOf(by);
+    return change ? [change] : null;
+  },
+  // The parts that stand on one line as numbers alone; a way may be like the method without any.
+  parts: ({ paper }) => {
+    const line = paper.rewritings.find(
+      ({ to }) => to.length > 1 && to.every(({ minus, node }) => !minus && node.kind === 'number'),
+    );
+    const parts = line?.to.map(({ node }) => node.value.rational);
+    return parts && !parts.includes(null) ? (parts as readonly Exact[]) : [];
+  },
+};
 
 function exactOf(text: string): Exact | null {
   const plain = text.replace('−', '-');

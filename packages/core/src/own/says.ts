@@ -17,7 +17,7 @@ export function briefOf(line: JudgedLine, write: WriteAmount = PLAIN): Brief | n
     case 'lawful':
       return { sign: '✓', words: briefMoves(line) };
     case 'leap':
-      return { sign: '✓', words: `${COUNTS[movesOfLeap(line).length] ?? 'several'} moves` };
+      return { sign: '✓', words: leapBrief(movesOfLeap(line).length) };
     case 'equal':
       return { sign: '✓', words: 'same amount' };
     case 'unequal':
@@ -36,6 +36,10 @@ export function briefOf(line: JudgedLine, write: WriteAmount = PLAIN): Brief | n
     case 'unread':
       return { sign: '?', words: 'not read' };
   }
+}
+
+function leapBrief(count: number): string {
+  return count === 1 ? 'one move, repeated' : `${COUNTS[count] ?? 'several'} moves`;
 }
 
 /** Most characters of a word on a line. */
@@ -112,6 +116,7 @@ export function quietSaysOf(line: JudgedLine, write: WriteAmount = PLAIN): strin
 
 function leapCount(line: JudgedLine): string {
   const count = movesOfLeap(line).length;
+  if (count === 1) return 'Right, the same move more than once';
   return `Right, ${COUNTS[count] ?? String(count)} moves at once`;
 }
 

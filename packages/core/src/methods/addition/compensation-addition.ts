@@ -92,6 +92,7 @@ export const compensationAddition = defineMethod({
     from: ({ operands }, hops) => numeralValue(operands[1]!).plus(Exact.sum(hops)),
     judge: judgeChange,
   },
+  linesLike: { rank: 4, moves: ['give-and-take'], hops: 'change', named: 'change' },
   phrases: phrases.book,
   accepts: acceptsSum(2),
   work,

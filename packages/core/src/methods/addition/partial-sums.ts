@@ -79,6 +79,7 @@ export const partialSums = defineMethod({
     slipOf('skip-place'),
     FORGET_SUM_CARRY,
   ],
+  linesLike: { rank: 3, moves: ['places', 'worked-out'] },
   phrases: phrases.book,
   accepts: acceptsSum(),
   work,

@@ -72,6 +72,7 @@ export const partialQuotients = defineMethod({
     from: (_, hops) => Exact.sum(hops),
     judge: judgeChunks,
   },
+  linesLike: { rank: 9, moves: ['distribute'], hops: 'parts', named: 'chunks' },
   phrases: chunkPhrases.book,
   accepts: acceptsQuotient,
   work,

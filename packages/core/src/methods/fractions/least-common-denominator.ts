@@ -46,6 +46,7 @@ export const leastCommonDenominator = defineMethod({
     ...TIDYING_SLIPS,
     ...TURNING_SLIPS,
   ],
+  linesLike: { rank: 10, moves: ['rename'] },
   phrases: fractionPhrases.book,
   accepts: acceptsFractions('no wholes'),
   work,

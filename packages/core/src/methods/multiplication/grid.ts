@@ -150,6 +150,7 @@ export const gridMultiplication = defineMethod({
     },
     slipOf('add-heading'),
   ],
+  linesLike: { rank: 7, moves: ['each-with-each'] },
   phrases: phrases.book,
   accepts: acceptsProduct,
   work,

@@ -56,6 +56,7 @@ export const halvingDoubling = defineMethod({
     slipOf('no-row-struck'),
     slipOf('both-columns-halved'),
   ],
+  linesLike: { rank: 5, moves: ['factors-moved'] },
   phrases: halvingPhrases.book,
   accepts: acceptsProduct,
   work: (scribe, problem, school) =>

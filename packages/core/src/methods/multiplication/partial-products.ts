@@ -103,6 +103,7 @@ export const partialProducts = defineMethod({
     FORGET_SUM_CARRY,
     slipOf('like-places-only'),
   ],
+  linesLike: { rank: 8, moves: ['distribute'] },
   phrases: phrases.book,
   accepts: acceptsProduct,
   secondOnTop: isSecondOnTop,

@@ -58,6 +58,7 @@ export const expandArcs = defineMethod({
     slipOf('sum-joined-to-one-term'),
   ],
   stageOrder: startOrder,
+  linesLike: { rank: 6, moves: ['each-with-each'] },
   phrases: polynomialPhrases.book,
   accepts: acceptsTerms('product'),
   work: (scribe, problem, school) => expand(scribe, problem, school, 'arcs'),

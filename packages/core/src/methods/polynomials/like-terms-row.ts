@@ -40,6 +40,7 @@ export const likeTermsRow = defineMethod({
     ...KIND_SLIPS,
     slipOf('sum-joined-to-one-term'),
   ],
+  linesLike: { rank: 11, moves: ['like-terms'] },
   phrases: polynomialPhrases.book,
   accepts: acceptsTerms('sum', 'difference'),
   work,

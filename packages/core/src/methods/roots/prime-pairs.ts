@@ -35,6 +35,7 @@ export const primePairs = defineMethod({
   freeOrder: false,
   schools: [],
   slips: [BOTH_OUT, UNPAIRED_LOST, PAIRS_ADDED],
+  linesLike: { rank: 12, moves: ['pair-factors'] },
   phrases: rootPhrases.book,
   accepts,
   work,

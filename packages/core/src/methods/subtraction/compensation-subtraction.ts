@@ -101,6 +101,7 @@ export const compensationSubtraction = defineMethod({
     from: ({ operands }, hops) => numeralValue(operands[1]!).plus(Exact.sum(hops)),
     judge: judgeChanges,
   },
+  linesLike: { rank: 2, moves: ['same-change'], hops: 'change', named: 'change' },
   phrases: phrases.book,
   accepts: acceptsDifference(true),
   work,

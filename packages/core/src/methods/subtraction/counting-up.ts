@@ -125,6 +125,7 @@ export const countingUp = defineMethod({
     from: ({ operands }, hops) => numeralValue(operands[1]!).plus(Exact.sum(hops)),
     judge: judgeHops,
   },
+  linesLike: { rank: 1, moves: [], hops: 'jumps', named: 'hops' },
   phrases: phrases.book,
   accepts: acceptsDifference(true),
   work,

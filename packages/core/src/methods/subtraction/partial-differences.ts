@@ -142,6 +142,7 @@ export const partialDifferences = defineMethod({
     slipOf('signs-dropped'),
     slipOf('second-shortfall-given-back'),
   ],
+  linesLike: { rank: 3, moves: ['places', 'worked-out'] },
   phrases: phrases.book,
   accepts: acceptsDifference(true),
   work,
