@@ -4,25 +4,13 @@ import { registry } from '../methods/index.ts';
 import { choicesOf } from './choices.ts';
 import { decodeComparison } from './comparison-document.ts';
 import type { ComparisonDocument } from './comparison-shape.ts';
+import { COMPARISON_FIELDS } from '../testing/comparison-fields.ts';
 import { FRESH_ROOM } from './room.ts';
 
 const document: ComparisonDocument = {
   format: 'levee-comparison',
   version: 9,
-  title: 'Sandbags',
-  story: 'sandbags on 46 pallets of 58',
-  unit: 'bags',
-  units: ['bags per pallet', 'pallets'],
-  tags: ['north bank'],
-  counted: true,
-  problem: '46 × 58',
-  estimate: { operands: ['50', '60'], value: '3000', judgement: 'close', beforeWorking: true },
-  earlier: [
-    {
-      problem: '58 × 46',
-      estimate: { operands: ['60', '50'], value: '3000', judgement: '', beforeWorking: false },
-    },
-  ],
+  ...COMPARISON_FIELDS,
   papers: [
     {
       id: 'p1',
@@ -44,7 +32,6 @@ const document: ComparisonDocument = {
     },
   ],
   steps: { p1: 0, p2: 3 },
-  pace: 'amount',
   room: { covered: ['name', 'verdicts'], shown: ['papers', 'picture'] },
   checks: [
     {
@@ -55,10 +42,6 @@ const document: ComparisonDocument = {
       outcome: 'agrees',
       at: '2026-02-03T10:00:00.000Z',
     },
-  ],
-  answers: [
-    { code: 'T07', problem: '', answer: '598' },
-    { code: '', problem: '642 − 387', answer: '255' },
   ],
 };
 

@@ -1,3 +1,4 @@
+import { COMPARISON_FIELDS } from '../testing/comparison-fields.ts';
 import { registry } from '../methods/index.ts';
 import { decodeComparison } from './comparison-document.ts';
 import { COMPARISON_VERSION, COMPARISON_VERSIONS } from './comparison-migrations.ts';
@@ -56,29 +57,11 @@ const CHECK: Fields = {
 const FULL = {
   format: 'levee-comparison',
   version: COMPARISON_VERSION,
-  title: 'Sandbags',
-  story: 'sandbags on 46 pallets of 58',
-  unit: 'bags',
-  units: ['bags per pallet', 'pallets'],
-  tags: ['north bank'],
-  counted: true,
-  problem: '46 × 58',
-  estimate: { operands: ['50', '60'], value: '3000', judgement: 'close', beforeWorking: true },
-  earlier: [
-    {
-      problem: '58 × 46',
-      estimate: { operands: ['60', '50'], value: '3000', judgement: '', beforeWorking: false },
-    },
-  ],
+  ...COMPARISON_FIELDS,
   papers: [...PAPERS, OWN_PAPER],
   steps: { p1: 2, p2: 3, p3: 1 } as Readonly<Record<string, number>> | readonly number[],
-  pace: 'amount',
   room: { covered: ['name'], shown: ['papers', 'picture'] },
   checks: [CHECK],
-  answers: [
-    { code: 'T07', problem: '', answer: '598' },
-    { code: '', problem: '642 − 387', answer: '255' },
-  ],
 };
 type Full = typeof FULL;
 
