@@ -54,6 +54,8 @@ describe('levee methods', () => {
       '952 ÷ 7',
       '3/4 + 1/6',
       '1 3/4 + 1/6',
+      '3/4 × 1/6',
+      '3/4 ÷ 1/6',
       '(x+4)(3x-2)',
       '3x+2x',
       'sqrt(72)',
@@ -63,7 +65,7 @@ describe('levee methods', () => {
         ({ id, accepted }) => (accepted ? [id] : []),
       ),
     );
-    expect(families.map((ids) => ids.length)).toEqual([7, 6, 6, 3, 2, 2, 3, 2, 2]);
+    expect(families.map((ids) => ids.length)).toEqual([7, 6, 6, 3, 2, 2, 2, 2, 3, 2, 2]);
     expect(new Set(families.flat()).size).toBe(registry.methods.length);
     const three = json<Answer>('methods', '--problem', '2 + 3 + 4');
     expect(three.methods.find(({ id }) => id === 'compensation-addition')).toMatchObject({

@@ -129,7 +129,12 @@ export interface PlacedChange {
 const OF_THE_WHOLE: ReadonlySet<Move['law']> = new Set(['reorder', 'same-change', 'distribute']);
 
 /** Laws whose amounts may be grouped anew: the parts of the next line need not be worth what those of the line before are. */
-const REGROUPED: ReadonlySet<Move['law']> = new Set(['place-value', 'like-terms', 'unnamed']);
+const REGROUPED: ReadonlySet<Move['law']> = new Set([
+  'place-value',
+  'like-terms',
+  'inverse',
+  'unnamed',
+]);
 
 /**
  * What changes from one line to the next, part by part: a part of the line before becomes one or several

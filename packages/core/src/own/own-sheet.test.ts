@@ -117,7 +117,7 @@ describe('the sheet of own lines as text', () => {
       =  6      ✓ worked out"
     `);
     expect(written('3/4 ÷ 1/2', '= 6/4', '= 1 1/2')).toMatchInlineSnapshot(`
-     "3/4 ÷ 1/2
+     "3/4÷ 1/2
 
        = 6/4  ✓ worked out
 

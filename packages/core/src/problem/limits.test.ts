@@ -157,6 +157,13 @@ describe('reading', () => {
     expect(process.memoryUsage().heapUsed - before).toBeLessThan(300e6);
   });
 
+  it('says of a text that is read again what it said before', () => {
+    for (const text of [' _a_0', '5_a_0', '12.5_8', 'a1_16 + _a1_16']) {
+      const first = readExpression(text);
+      expect(readExpression(text)).toEqual(first);
+    }
+  });
+
   it.each([
     ['figures and letters', 'a1'.repeat(2000)],
     ['figures and letters before a base', `${'a1'.repeat(1990)}_`],

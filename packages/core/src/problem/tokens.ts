@@ -38,13 +38,15 @@ export const Space = createToken({ name: 'Space', pattern: /\s+/, group: Lexer.S
 const RUN = /[0-9A-Fa-f.]*/y;
 const BASE = /_\d+/y;
 /** The run of figures and points that was looked at last, so that a long one is walked through once. */
-const run = { text: '', end: 0 };
+const run = { text: '', from: 0, end: 0 };
 
 /** Figures with the base behind them. */
 function basedNumber(text: string, offset: number): string | null {
-  if (run.text !== text || offset >= run.end || offset === 0) {
+  // A text may be read again, from its beginning.
+  if (run.text !== text || offset < run.from || offset >= run.end) {
     RUN.lastIndex = offset;
     run.text = text;
+    run.from = offset;
     run.end = offset + RUN.exec(text)![0].length;
   }
   BASE.lastIndex = run.end;

@@ -12,7 +12,8 @@ describe('the methods page', () => {
       'Subtraction',
       'Multiplication',
       'Division',
-      'Fractions',
+      'Sums and differences of fractions',
+      'Products and quotients of fractions',
       'Expressions with letters',
       'Square roots',
     ]);

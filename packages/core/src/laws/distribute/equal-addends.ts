@@ -2,7 +2,15 @@ import { Exact } from '../../exact/exact.ts';
 import { factorsOf, without } from '../../line/factors.ts';
 import { numberOf, productNode, termKey, type Term } from '../../line/node.ts';
 import { times } from '../../line/terms.ts';
-import { type Change, type Fault, firstFault, type LawFrame, otherTerms, unequal } from '../law.ts';
+import {
+  type Amount,
+  type Change,
+  type Fault,
+  firstFault,
+  type LawFrame,
+  otherTerms,
+  unequal,
+} from '../law.ts';
 import { type Aim, defineMove, FITS, type Gathered } from '../move-spec.ts';
 
 /** Equal addends are counted: 26 + 26 + 26 as 3 × 26. */
@@ -31,14 +39,27 @@ function areEqual(terms: readonly Term[]): boolean {
 
 function equalAddends(change: Change, frame: LawFrame): Fault {
   const { takes, gives } = change;
-  const sizes = new Set(takes.map(({ worth }) => worth.toString()));
+  const addends = addendsIn(takes, frame);
+  const sizes = new Set(addends.map(String));
   return firstFault(
     unequal(change),
-    takes.length > 1 && gives.length === 1 && sizes.size === 1
+    addends.length > 1 && gives.length === 1 && sizes.size === 1
       ? null
       : 'it is not several equal amounts made one',
     otherTerms(change, frame),
   );
+}
+
+/** What the amounts of each number of the problem come to together; of other terms each by itself. */
+function addendsIn(takes: readonly Amount[], { partsOf }: LawFrame): readonly Exact[] {
+  const byNumber = new Map<string, Exact>();
+  for (const [k, { worth, terms }] of takes.entries()) {
+    const numbers = new Set([...terms].flatMap(partsOf).map(({ operand }) => operand));
+    const [only, ...more] = numbers;
+    const key = only === undefined || more.length > 0 ? `amount ${k}` : `number ${only}`;
+    byNumber.set(key, (byNumber.get(key) ?? Exact.ZERO).plus(worth));
+  }
+  return [...byNumber.values()];
 }
 
 /** Addends that stand more than once as one product, where their count multiplies in the line that is aimed at. */
