@@ -33,10 +33,9 @@ describe('pictures', () => {
     await save('bench-four-papers');
   });
 
-  it('of a difference', async () => {
-    await open('642-387');
-    await page.click('.paper[data-paper="1"] [data-entry="g0.2"]');
-    await save('bench-difference');
+  it('of a product of fractions', async () => {
+    await open('3/4 × 2/3');
+    await save('bench-fraction-product');
   });
 
   it('of a division', async () => {

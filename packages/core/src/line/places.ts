@@ -38,3 +38,12 @@ export function placesCut(node: Node, base: number): readonly Term[] | null {
   if (!places || places.length < 2) return null;
   return places.map((amount) => plus(numberOf(amount, base)));
 }
+
+/** Whether a whole number of two figures and more is all the highest figure of its base: 99, 999. */
+export function isAllNines(amount: Exact, base: number): boolean {
+  return (
+    amount.isWhole &&
+    amount.compare(Exact.of(base)) > 0 &&
+    [...amount.numerator.toString(base)].every((glyph) => parseInt(glyph, base) === base - 1)
+  );
+}

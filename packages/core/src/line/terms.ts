@@ -22,3 +22,8 @@ export function plus(node: Node): Term {
 export function times(node: Node): Factor {
   return { under: false, node };
 }
+
+/** The terms of a bracket; anything else as one term. */
+export function termsIn(node: Node): readonly Term[] {
+  return node.kind === 'sum' ? node.terms : [plus(node)];
+}

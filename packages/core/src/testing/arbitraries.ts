@@ -1,14 +1,8 @@
 import fc from 'fast-check';
 import type { School } from '../account/account.ts';
 import { Exact } from '../exact/exact.ts';
-import {
-  mixedNumeral,
-  numeral,
-  numeralOf,
-  numeralValue,
-  termsNumeral,
-  type Numeral,
-} from '../exact/numeral.ts';
+import { numeral, numeralOf, termsNumeral, type Numeral } from '../exact/numeral.ts';
+import { fractionFactors, fractionShares, mixedNumber } from './fraction-numbers.ts';
 import { registry } from '../methods/index.ts';
 import type { Method } from '../methods/method.ts';
 import {
@@ -236,17 +230,6 @@ export function roots(most: number): fc.Arbitrary<Problem> {
     .map((radicand) => makeProblem('root', [radicand]));
 }
 
-/** A fraction, proper or not, with or without a whole number before it. */
-function mixedNumber(wholes: boolean): fc.Arbitrary<Numeral> {
-  const part = fc.tuple(fc.integer({ min: 0, max: 30 }), fc.integer({ min: 1, max: 24 }));
-  const count = wholes ? fc.integer({ min: 0, max: 12 }) : fc.constant(0);
-  return fc.tuple(count, part, fc.nat({ max: 9 })).map(([whole, [top, bottom], bare]) => {
-    const number = numeral(String(whole));
-    if (wholes && bare === 0) return number;
-    return mixedNumeral(BigInt(whole), BigInt(top), BigInt(bottom));
-  });
-}
-
 /** Sums and differences of fractions or mixed numbers that a method accepts. */
 export function fractionProblems(method: Method): fc.Arbitrary<Problem> {
   const wholes = /mixed/.test(method.id);
@@ -259,31 +242,6 @@ export function fractionProblems(method: Method): fc.Arbitrary<Problem> {
     .oneof(sum, difference)
     .map((problem) => accepted(method, problem))
     .filter((problem) => method.accepts(problem).ok);
-}
-
-/** Small fractions and mixed numbers, now and then a whole number, at least one of them a fraction. */
-function factorPairs(): fc.Arbitrary<readonly [Numeral, Numeral]> {
-  const part = fc.tuple(fc.integer({ min: 0, max: 15 }), fc.integer({ min: 1, max: 12 }));
-  const number = fc
-    .tuple(fc.constantFrom(0, 0, 0, 1, 2, 5), part, fc.nat({ max: 6 }))
-    .map(([whole, [top, bottom], bare]) =>
-      bare === 0
-        ? numeral(String(whole + 1))
-        : mixedNumeral(BigInt(whole), BigInt(top), BigInt(bottom)),
-    );
-  return fc.tuple(number, number).filter((pair) => pair.some(({ fraction }) => fraction));
-}
-
-/** Products of two fractions or mixed numbers. */
-export function fractionFactors(): fc.Arbitrary<Problem> {
-  return factorPairs().map((pair) => makeProblem('product', pair));
-}
-
-/** Quotients of fractions or mixed numbers; nothing is divided by nothing. */
-export function fractionShares(): fc.Arbitrary<Problem> {
-  return factorPairs()
-    .filter(([, divisor]) => !numeralValue(divisor).isZero)
-    .map((pair) => makeProblem('quotient', pair));
 }
 
 type FigureKind = Exclude<ProblemKind, 'root' | 'expression'>;

@@ -1,6 +1,7 @@
 import { type Exact } from '../../exact/exact.ts';
 import { termsText } from '../../line/node-text.ts';
 import { type Factor, numberOf, productNode, type Term } from '../../line/node.ts';
+import { isAllNines } from '../../line/places.ts';
 import { one, times } from '../../line/terms.ts';
 import {
   type Change,
@@ -68,11 +69,10 @@ function isEasierPair(
   if (EASY_FACTORS.has(by.toString()) || EASY_FACTORS.has(back.toString())) return true;
   if (after.some((amount) => numbers.has(amount.toString()))) return true;
   const place = (amount: Exact) => lastPlace(amount, base) ?? -Infinity;
-  return Math.max(...after.map(place)) > Math.max(place(a), place(b)) || after.some(isAllNines);
-}
-
-function isAllNines(amount: Exact): boolean {
-  return /^99+$/.test(amount.toString());
+  return (
+    Math.max(...after.map(place)) > Math.max(place(a), place(b)) ||
+    after.some((own) => isAllNines(own, base))
+  );
 }
 
 /** A factor taken apart by a number that is aimed at, or written as such a number divided. */

@@ -2,6 +2,7 @@ import { Exact } from '../../exact/exact.ts';
 import { placeValue } from '../../exact/numeral.ts';
 import { nodeText } from '../../line/node-text.ts';
 import { numberOf, type Term } from '../../line/node.ts';
+import { isAllNines } from '../../line/places.ts';
 import type { Page } from '../move-spec.ts';
 import { lastPlace } from '../regrouping.ts';
 
@@ -64,14 +65,6 @@ function isEasierThan(after: Exact, before: Exact, base: number): boolean {
   if (after.isZero) return false;
   const isNear = by.compare(placeValue(base, place)) < 0;
   return (place > own && isNear) || isAllNines(after, base) || isOneFigure(by, base);
-}
-
-function isAllNines(amount: Exact, base: number): boolean {
-  return (
-    amount.isWhole &&
-    amount.compare(Exact.of(base)) > 0 &&
-    [...amount.numerator.toString(base)].every((glyph) => parseInt(glyph, base) === base - 1)
-  );
 }
 
 /** A whole number of one figure. */

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { type Exact } from '../../exact/exact.ts';
 import { numeralValue } from '../../exact/numeral.ts';
 import { readProblem } from '../../problem/problem.ts';
-import { fractionFactors, fractionShares } from '../../testing/arbitraries.ts';
+import { fractionFactors, fractionShares } from '../../testing/fraction-numbers.ts';
 import { problemFrom, worked } from '../../testing/work.ts';
 import { registry } from '../index.ts';
 

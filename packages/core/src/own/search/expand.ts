@@ -4,7 +4,7 @@ import { type MoveId, MOVES, moveSpec } from '../../laws/moves.ts';
 import { factorsOf } from '../../line/factors.ts';
 import { flat, type Node, productNode, sumNode, type Term, termKey } from '../../line/node.ts';
 import { numbersIn } from '../../line/numbers-in.ts';
-import { times } from '../../line/terms.ts';
+import { termsIn, times } from '../../line/terms.ts';
 import { type Move, moveAt } from '../move.ts';
 import { bottomsFor } from './bottoms.ts';
 
@@ -157,7 +157,7 @@ function inNode(
   node: Node,
   aim: Aim,
 ): readonly (Omit<Expansion, 'terms'> & { readonly node: Node })[] {
-  const inner: readonly Term[] = node.kind === 'sum' ? node.terms : [{ minus: false, node }];
+  const inner = termsIn(node);
   if (node.kind === 'letter' || node.kind === 'product') return [];
   return inner.flatMap((term, index) =>
     expansionsOf(term, aim).map(({ terms, ...rest }) => ({

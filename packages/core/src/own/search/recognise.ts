@@ -5,7 +5,7 @@ import { factorsOf } from '../../line/factors.ts';
 import { at, groupings } from '../../line/groups.ts';
 import { flat, type Node, type Term, termKey, termValue } from '../../line/node.ts';
 import { paired } from '../../line/paired.ts';
-import { plus } from '../../line/terms.ts';
+import { plus, termsIn } from '../../line/terms.ts';
 import { type Found, moveAt } from '../move.ts';
 import { alike, factorSteps } from './factors.ts';
 import { powerSteps } from './powers.ts';
@@ -124,8 +124,4 @@ function insideOf(old: Node, made: Node): readonly [readonly Term[], readonly Te
   // A bracket that stands as a factor, beside a number or another bracket.
   if (old.kind === 'sum' || made.kind === 'sum') return [termsIn(old), termsIn(made)];
   return null;
-}
-
-function termsIn(node: Node): readonly Term[] {
-  return node.kind === 'sum' ? node.terms : [plus(node)];
 }

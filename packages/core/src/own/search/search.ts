@@ -3,7 +3,6 @@ import { MOVES, moveSpec } from '../../laws/moves.ts';
 import { factorsOf } from '../../line/factors.ts';
 import { isPlain } from '../../line/kinds.ts';
 import {
-  type Factor,
   factorKey,
   flat,
   productNode,
@@ -14,7 +13,7 @@ import {
 } from '../../line/node.ts';
 import { paired } from '../../line/paired.ts';
 import { arePlacesOf } from '../../line/places.ts';
-import { MOST_TERMS } from '../../line/terms.ts';
+import { MOST_TERMS, termsIn } from '../../line/terms.ts';
 import { type Found, kindOf, type Move, moveAt } from '../move.ts';
 import { aimFor, type Expanded, expandLine } from './expand.ts';
 import { groupedWays, groupSteps, steps, withoutCommonTerms } from './recognise.ts';
@@ -83,7 +82,7 @@ class Search {
     const { pairs, left, rest } = paired(factorsOf(a.node), factorsOf(b.node), factorKey);
     const kept = pairs.map(([, factor]) => factor);
     if (kept.length === 0 || left.length === 0 || rest.length === 0) return [];
-    const inner = this.line(termsIn(left), termsIn(rest));
+    const inner = this.line(termsIn(productNode(left)), termsIn(productNode(rest)));
     return inner.map((own) => ({
       ...own,
       between: own.between.map((terms) => {
@@ -322,11 +321,6 @@ function isNumberAlone(terms: readonly Term[]): boolean {
 function areNeighbours(marks: readonly boolean[]): boolean {
   const first = marks.indexOf(true);
   return first < 0 || !marks.slice(first, marks.lastIndexOf(true)).includes(false);
-}
-
-function termsIn(factors: readonly Factor[]): readonly Term[] {
-  const node = productNode(factors);
-  return node.kind === 'sum' ? node.terms : [{ minus: false, node }];
 }
 
 interface Replaced {
