@@ -1,3 +1,4 @@
+export { rowOf } from './account/row-of.ts';
 export { Exact } from './exact/exact.ts';
 export { inNotation, onPaper, PLAIN_NOTATION, ungrouped, type Notation } from './exact/notation.ts';
 export { mixedNumeral, numberText, numeral, numeralText, numeralValue } from './exact/numeral.ts';

@@ -1,3 +1,4 @@
+import { rowOf } from '../account/row-of.ts';
 import type { EntryId, Group, GroupRole } from '../account/account.ts';
 import { owedEntries } from '../account/owed.ts';
 import { TermSet } from '../account/terms.ts';
@@ -88,6 +89,9 @@ function locate(comparison: Comparison, pointed: Pointed): Omit<Subject, 'counte
 function locateEntry(lane: Lane, index: number, id: EntryId): Omit<Subject, 'counterparts'> | null {
   const entry = lane.find(id);
   if (!entry) return null;
+  const row = entry.standing === 'marked' ? rowOf(lane.trace, entry) : null;
+  // A number of a row is no amount by itself: the row is.
+  if (row) return { ...locateEntry(lane, index, row.id)!, entry: id };
   const terms = lane.termsOf(id);
   const home = entry.standing === 'marked' ? homeOf(lane, id) : null;
   const alone = entry.standing !== 'marked' || entry.worth.equals(terms.worth());

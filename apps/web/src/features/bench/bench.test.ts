@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { cost, DEFAULT_VOCABULARY, Exact, foresee, Speaker } from '@levee/core';
+import { cost, DEFAULT_VOCABULARY, Exact, foresee, pointAt, Speaker } from '@levee/core';
 import { work } from '../../worked/work.ts';
 import {
   currentDocument,
@@ -286,6 +286,21 @@ describe('what is said of an entry', () => {
     );
     expect(name('g1.1')).toBe('the factor’s digit 5: 5 tens');
     expect(entryStory(column, 'm99' as never, 9, say)).toBeNull();
+  });
+
+  it('tells a number of a row by its row, which is the amount', () => {
+    const { papers, comparison } = workedWith('3/4 ÷ 2/3', ['fraction-reciprocal']);
+    const paper = papers[0]!;
+    const note = paper.lane.trace.steps
+      .flatMap(({ gives }) => gives)
+      .find(({ role, glyph }) => role === 'factor' && glyph === '3/2')!;
+    expect(entryStory(paper, note.id, 9, say)).toEqual({
+      name: '3/2 in its row: 3/4 × 3/2 is one amount',
+      travels: 'written at step 1; joins step 3',
+    });
+    const found = pointAt(comparison, { kind: 'entry', lane: 0, id: note.id });
+    expect(found?.worth.toString()).toBe('9/8');
+    expect(found?.entry).toBe(note.id);
   });
 
   it('tells whether an owed product is worked out yet', () => {

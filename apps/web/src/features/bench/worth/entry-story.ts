@@ -1,5 +1,6 @@
 import {
   operandName,
+  rowOf,
   type EntryId,
   type Given,
   type Mark,
@@ -29,10 +30,18 @@ export function entryStory(
     case 'owed':
       return owedStory(paper, entry, step, say);
     case 'marked':
-      return { name: markName(entry, say), travels: travels(paper, entry) };
+      return markStory(paper, entry, say);
     case undefined:
       return null;
   }
+}
+
+/** A number of a row is told by its row, which is one amount. */
+function markStory(paper: Paper, mark: Mark, say: Speaker): EntryStory {
+  const row = rowOf(paper.lane.trace, mark);
+  return row
+    ? { name: `${mark.glyph} in its row: ${row.glyph} is one amount`, travels: travels(paper, row) }
+    : { name: markName(mark, say), travels: travels(paper, mark) };
 }
 
 function givenName(given: Given, kind: ProblemKind, say: Speaker): string {
