@@ -250,12 +250,12 @@ export {
   type ReadMark,
   type WrittenPaper,
 } from './diagnose/read-paper.ts';
-export { readComputation } from './own/computation.ts';
+export { readComputation } from './own/read/computation.ts';
 export { nameOfMethod, shortNameOfMethod } from './methods/names.ts';
 export { OWN_LINES } from './account/own-lines.ts';
 export { OWN_LINES_NAME } from './account/own-lines.ts';
 export { methodOfPaper } from './formats/choices.ts';
-export { judgedLines, ownLinesMethod } from './own/method.ts';
+export { judgedLines, ownLinesMethod } from './own/paper/method.ts';
 export {
   isOwnLines,
   isAwaiting,
@@ -264,7 +264,7 @@ export {
   waitingLinesMethod,
   type KnownLines,
   type OwnLinesMethod,
-} from './own/lines-method.ts';
+} from './own/paper/lines-method.ts';
 export {
   isCounted,
   NO_LINES,
@@ -273,21 +273,21 @@ export {
   workOf,
   type OwnLine,
   type OwnWork,
-} from './own/own-work.ts';
-export type { JudgedWork } from './own/judged-work.ts';
-export { lineBands, type LineBand } from './own/own-sheet.ts';
+} from './own/paper/own-work.ts';
+export type { JudgedWork } from './own/paper/judged-work.ts';
+export { lineBands, type LineBand } from './own/paper/own-sheet.ts';
 export { stripsBeyond, type StripBeyond } from './ground/area-beyond.ts';
-export { nearestMethod, type NearestMethod } from './own/nearest-method.ts';
-export { briefOf } from './own/says.ts';
-export { offersFor, typedLine, type Offer, type OfferKind } from './own/offers.ts';
-export { displayed } from './own/displayed.ts';
-export { amountsOf, readAsked, type Asked, type ReadAsked } from './own/asked.ts';
-export { lineSlip, wrongWorking } from './own/line-slip.ts';
-export { judgeLines } from './own/paper.ts';
-export type { JudgedPaper } from './own/judged-paper.ts';
-export type { JudgedLine, LineKind, Reading, Verdict } from './own/judged.ts';
-export { quietSaysOf, saysOf } from './own/says.ts';
-export { FALSE_RULES } from './own/mistakes/table.ts';
+export { nearestMethod, type NearestMethod } from './own/paper/nearest-method.ts';
+export { briefOf } from './own/say/says.ts';
+export { offersFor, typedLine, type Offer, type OfferKind } from './own/paper/offers.ts';
+export { displayed } from './own/say/displayed.ts';
+export { amountsOf, readAsked, type Asked, type ReadAsked } from './own/read/asked.ts';
+export { lineSlip, wrongWorking } from './own/paper/line-slip.ts';
+export { judgeLines } from './own/judge/judge-lines.ts';
+export type { JudgedPaper } from './own/judge/judged-paper.ts';
+export type { JudgedLine, LineKind, Reading, Verdict } from './own/judge/judged.ts';
+export { quietSaysOf, saysOf } from './own/say/says.ts';
+export { FALSE_RULES } from './own/judge/mistakes/table.ts';
 export { linesDocument } from './formats/lines-document.ts';
 export { type OwnLinesDocument } from './formats/lines-shape.ts';
 export { waysFor, type Way } from './own/ways/ways.ts';
@@ -300,7 +300,7 @@ export { readWay, wayDocument } from './formats/way-document.ts';
 export type { WayDocument } from './formats/way-shape.ts';
 export { WAY_KINDS, type WayKind } from './own/ways/kinds.ts';
 export { waysDocument } from './formats/ways-document.ts';
-export { looksLikeName } from './own/like-a-name.ts';
+export { looksLikeName } from './own/read/like-a-name.ts';
 export { decodeReport, REPORT_NOT_CHECKED, verifyReport } from './formats/report-claims.ts';
 export {
   fitOf,

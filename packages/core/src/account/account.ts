@@ -1,13 +1,15 @@
 import type { Exact } from '../exact/exact.ts';
 import type { Problem } from '../problem/problem.ts';
 import type { Scale } from '../problem/scale.ts';
+import type { LineMark } from './line-mark.ts';
 import type { Beyond } from './beyond.ts';
 import type { Addressed, Fact, Feature, Where } from './chance.ts';
+import type { EntryId } from './ids.ts';
 import type { Phase } from './phase.ts';
+
 import type { TermSet, TermSpace } from './terms.ts';
 
-/** Names one entry of one trace. The Scribe mints it; a work in stages puts the stage's prefix before it. */
-export type EntryId = string & { readonly entryId: true };
+export type { EntryId } from './ids.ts';
 
 /** Why a step neither gains nor loses anything. */
 export const LAWS = [
@@ -109,6 +111,8 @@ export interface Mark {
   readonly place: number | undefined;
   /** For a hop along the line, where it starts and where it lands. */
   readonly hop?: Hop;
+  /** What it is in someone's own lines; absent in the work of a method. */
+  readonly line?: LineMark;
   /** What it holds beyond the edge of the problem; absent where that is nothing. */
   readonly beyond?: Beyond;
 }
@@ -145,8 +149,17 @@ export interface Phrase {
   readonly key: string;
   readonly values: PhraseValues;
 }
-export type PhraseValue = string | number | boolean | Exact | readonly Exact[] | readonly string[];
-export type PhraseValues = Readonly<Record<string, PhraseValue>>;
+export type PhraseValue =
+  | string
+  | number
+  | boolean
+  | Exact
+  | readonly Exact[]
+  | readonly string[]
+  | readonly PhraseValues[];
+export interface PhraseValues {
+  readonly [name: string]: PhraseValue;
+}
 
 /** Where the two terms of a product stand in their brackets of two. */
 export type Corner = 'first' | 'outer' | 'inner' | 'last';

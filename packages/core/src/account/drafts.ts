@@ -3,6 +3,7 @@ import type { Problem } from '../problem/problem.ts';
 import type { About, Entry, Hop, Law, Phrase, Role, School, Spot } from './account.ts';
 import type { Beyond } from './beyond.ts';
 import type { Addressed } from './chance.ts';
+import type { LineMark } from './line-mark.ts';
 import type { Phase } from './phase.ts';
 import type { TermSet } from './terms.ts';
 
@@ -28,6 +29,8 @@ export interface Writing {
   /** Whether a mark with a worth of its own still stands in its place. */
   readonly placed?: boolean;
   readonly hop?: Hop;
+  /** What it is in someone's own lines. */
+  readonly line?: LineMark;
   /** What it holds beyond the edge of the problem; where no mark of a step says so, all goes on into the first. */
   readonly beyond?: Beyond;
 }

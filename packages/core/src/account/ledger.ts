@@ -156,3 +156,8 @@ export function mayFollow(
     .filter(({ number, needs }) => !done.has(number) && [...needs].every((one) => done.has(one)))
     .map(({ number }) => number);
 }
+
+/** What entries are worth together. */
+export function worthOf(entries: readonly Pick<Entry, 'worth'>[]): Exact {
+  return Exact.sum(entries.map(({ worth }) => worth));
+}

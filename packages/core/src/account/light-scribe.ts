@@ -1,3 +1,4 @@
+import { owedId, UNNAMED_ID } from './ids.ts';
 import { Exact } from '../exact/exact.ts';
 import { problemValue } from '../problem/problem.ts';
 import type {
@@ -66,7 +67,7 @@ export class LightScribe extends Scribe {
     const total = problemValue(this.request.problem);
     const balance = Exact.sum(owed.map(({ worth }) => worth));
     if (!balance.equals(total)) this.leaks.push({ step: 0, amount: balance.minus(total) });
-    return owed.map((of, k) => ({ id: `o${k}` as EntryId, standing: 'owed', ...of }));
+    return owed.map((of, k) => ({ id: owedId(k), standing: 'owed', ...of }));
   }
 
   private openSpace(space: TermSpace): void {
@@ -102,7 +103,7 @@ export class LightScribe extends Scribe {
 
   private unwritten(): Given {
     return {
-      id: 'g' as EntryId,
+      id: UNNAMED_ID,
       standing: 'given',
       text: '',
       glyph: '',
@@ -119,7 +120,7 @@ export class LightScribe extends Scribe {
   override step({ takes, writes }: StepDraft): readonly Mark[] {
     this.done += 1;
     const gives = writes.map((writing): Mark => ({
-      id: UNNAMED,
+      id: UNNAMED_ID,
       ...this.figuresOf(writing),
       terms: this.none,
     }));
@@ -158,9 +159,6 @@ export class LightScribe extends Scribe {
   }
 }
 
-/** No method asks for the name of a mark; nothing else is made of it here. */
-const UNNAMED = '' as EntryId;
-
 const NOWHERE = { area: '', row: 0, column: 0 };
 
 /** An owed term that works out what it is only when it is asked. */
@@ -180,7 +178,7 @@ class LightOwed implements OwedEntry {
   }
 
   get id(): EntryId {
-    return `o${this.space.id(this.index)}` as EntryId;
+    return owedId(this.space.id(this.index));
   }
 
   get text(): string {

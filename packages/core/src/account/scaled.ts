@@ -1,3 +1,4 @@
+import { owedTerm } from './ids.ts';
 import { pointRule } from '../problem/kinds.ts';
 import { Exact } from '../exact/exact.ts';
 import { numberText, placeValue, pointedText } from '../exact/numeral.ts';
@@ -19,7 +20,7 @@ export function scaledTrace(whole: Trace, problem: Problem, scale: Scale): Trace
   const terms = (set: TermSet) => set.in(space);
   const figures = figuresOf(problem, scale);
   const owed = (entry: OwedEntry): OwedEntry => {
-    const index = space.find(entry.id.slice(1));
+    const index = space.find(owedTerm(entry.id) ?? '');
     const text = index === null ? entry.text : space.text(index);
     return { ...entry, text, worth: amount(entry.worth), terms: terms(entry.terms) };
   };

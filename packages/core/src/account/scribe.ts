@@ -1,3 +1,4 @@
+import { figureId, markId, owedId } from './ids.ts';
 import { KINDS } from '../problem/kinds.ts';
 import { Exact } from '../exact/exact.ts';
 import { figure, numeralText, worthAt, type Numeral } from '../exact/numeral.ts';
@@ -33,7 +34,7 @@ import {
 import { placeCut } from './cut.ts';
 import { firstOfKinds } from './first-of-kinds.ts';
 import type { ScribeRequest, StagePlace, StepDraft, Writing } from './drafts.ts';
-import { Walk } from './ledger.ts';
+import { Walk, worthOf } from './ledger.ts';
 
 export type { ScribeRequest, SlipAt, StagePlace, StepDraft, Writing } from './drafts.ts';
 import { TermSet, type Cuts, type TermSpace } from './terms.ts';
@@ -125,7 +126,7 @@ export class Scribe {
   ): readonly OwedEntry[] {
     this.space = space;
     const entries = owed.map((of, k): OwedEntry => ({
-      id: `o${k}` as EntryId,
+      id: owedId(k),
       standing: 'owed',
       ...of,
     }));
@@ -140,7 +141,7 @@ export class Scribe {
     for (const parts of kept()) {
       const index = space.index(parts);
       const worth = space.worthOf(parts);
-      const id = `o${space.id(index)}` as EntryId;
+      const id = owedId(space.id(index));
       const terms = worth.isZero ? TermSet.empty(space) : TermSet.of(space, index);
       const entry: OwedEntry = { id, standing: 'owed', text: space.textOf(parts), worth, terms };
       this.owed.set(index, entry);
@@ -178,7 +179,7 @@ export class Scribe {
     const { worth, text, place } = this.space.cuts[operand]![part]!;
     const terms = TermSet.from(this.space, this.termsOf[operand]![part]!);
     const glyph = looks ?? (role === 'operand digit' ? text.slice(0, 1) : text);
-    const id = `g${operand}.${part}` as EntryId;
+    const id = figureId(operand, part);
     const own =
       this.space instanceof SumSpace ? this.owed.get(this.space.index([operand, part])) : null;
     const owed = own?.id ?? null;
@@ -192,7 +193,7 @@ export class Scribe {
     const terms = TermSet.from(this.space, this.termsOf[operand]!.flat());
     const only = this.space instanceof SumSpace && this.space.cuts[operand]!.length === 1;
     const owed = only ? (this.owed.get(this.space.index([operand, 0]))?.id ?? null) : null;
-    const id = `g${operand}` as EntryId;
+    const id = figureId(operand);
     const place = undefined;
     const role = 'operand part';
     return this.given({
@@ -211,7 +212,7 @@ export class Scribe {
 
   /** Puts a figure or number on the paper that is no part of one operand's own cut. */
   giveFigure(of: Omit<Given, 'standing' | 'id'>): Given {
-    return this.given({ id: `g${of.operand}.${this.givens.length}` as EntryId, ...of });
+    return this.given({ id: figureId(of.operand, this.givens.length), ...of });
   }
 
   private given(of: Omit<Given, 'standing'>): Given {
@@ -357,7 +358,7 @@ export class Scribe {
   }
 
   private mark(writing: Writing, all: TermSet, beyond: Beyond = NOTHING_BEYOND): Mark {
-    const { from, hop } = writing;
+    const { from, hop, line } = writing;
     const ofThese = (entries: readonly Entry[]) =>
       TermSet.union(
         this.space,
@@ -365,15 +366,16 @@ export class Scribe {
       );
     // Its fields are put on one object: spreading objects into each other takes most of the time of a whole work.
     const mark = this.figuresOf(writing) as Writable<Mark>;
-    mark.id = `m${++this.marks}` as EntryId;
+    mark.id = markId(++this.marks);
     mark.terms = writing.terms ?? (from ? ofThese(from) : all);
     if (hop) mark.hop = hop;
+    if (line) mark.line = line;
     if (beyond.size > 0) mark.beyond = beyond;
     return mark;
   }
 
   /** What a mark shows and is worth by the place it is written in, whatever terms it holds. */
-  protected figuresOf(writing: Writing): Omit<Mark, 'id' | 'terms' | 'hop' | 'beyond'> {
+  protected figuresOf(writing: Writing): Omit<Mark, 'id' | 'terms' | 'hop' | 'line' | 'beyond'> {
     const { role, count, place, spot, medium = 'paper', worth, placed } = writing;
     const glyph = writing.glyph ?? this.glyph(count);
     return {
@@ -392,9 +394,4 @@ export class Scribe {
     if (count < 0) return `−${this.glyph(-count)}`;
     return count < this.base ? figure(count) : count.toString(this.base).toUpperCase();
   }
-}
-
-/** What entries are worth together. */
-function worthOf(entries: readonly Pick<Entry, 'worth'>[]): Exact {
-  return Exact.sum(entries.map(({ worth }) => worth));
 }

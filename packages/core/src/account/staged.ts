@@ -1,3 +1,4 @@
+import { stagedId } from './ids.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralValue } from '../exact/numeral.ts';
 import { problemValue, type Problem } from '../problem/problem.ts';
@@ -106,7 +107,7 @@ function liftedWork(
   rest: Exact,
   lift: Lift,
 ): LiftedWork {
-  const name = (id: EntryId) => `${prefix}${id}` as EntryId;
+  const name = (id: EntryId) => stagedId(prefix, id);
   const raised = <T extends { readonly worth: Exact; readonly terms: TermSet }>(of: T) => ({
     worth: of.worth.times(rest),
     terms: of.worth.isZero ? lift.none : lift.terms(of.terms),
@@ -149,7 +150,7 @@ function liftedWork(
 
 /** The marks of a stage's answer, by their ids in the whole work. */
 function answerMarks({ trace, prefix }: Stage): readonly EntryId[] {
-  return trace.groups.at(-1)!.marks.map((id) => `${prefix}${id}` as EntryId);
+  return trace.groups.at(-1)!.marks.map((id) => stagedId(prefix, id));
 }
 
 /** Turns the terms of a stage into those of the whole product. */

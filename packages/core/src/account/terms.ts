@@ -1,8 +1,8 @@
+import { termId, termParts, type TermId } from './ids.ts';
 import { Exact } from '../exact/exact.ts';
 import type { Part } from './cut.ts';
 
-/** Names one term: part indices joined by points, as in `1.0`; its {@link TermSpace} says of what. */
-export type TermId = string & { readonly termId: true };
+export type { TermId } from './ids.ts';
 
 /** The parts of every operand, smallest (or rightmost on the line) first. */
 export type Cuts = readonly (readonly Part[])[];
@@ -56,13 +56,13 @@ export abstract class TermSpace {
 
   /** The id of a term; made once, since long traces name the same terms many times. */
   id(index: number): TermId {
-    return (this.#ids[index] ??= this.parts(index).join('.') as TermId);
+    return (this.#ids[index] ??= termId(this.parts(index)));
   }
 
   /** The number of a term id, or null when this expansion has no such term. */
   find(id: string): number | null {
     if (!/^\d+(\.\d+)*$/.test(id)) return null;
-    const parts = id.split('.').map(Number);
+    const parts = termParts(id);
     return this.fits(parts) ? this.index(parts) : null;
   }
 

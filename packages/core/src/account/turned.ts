@@ -1,5 +1,6 @@
 import type { Problem } from '../problem/problem.ts';
-import type { EntryId, OwnChoice, Step, Trace } from './account.ts';
+import { owedTerm, termId, termParts, turnedId } from './ids.ts';
+import type { OwnChoice, Step, Trace } from './account.ts';
 import type { Where } from './chance.ts';
 import { reorderedTrace } from './reordered.ts';
 
@@ -22,7 +23,7 @@ export function turnedTrace(trace: Trace, problem: Problem): Trace {
     givens: reordered.givens.map((given) => ({ ...given, id: turnedId(given.id) })),
     start: reordered.start.map((entry) => {
       const id = turnedId(entry.id);
-      return { ...entry, id, text: space.text(space.find(id.slice(1))!) };
+      return { ...entry, id, text: space.text(space.find(owedTerm(id) ?? '') ?? 0) };
     }),
     groups: reordered.groups.map((group) => ({ ...group, marks: group.marks.map(turnedId) })),
     opportunities: turnedChances(trace.opportunities),
@@ -30,16 +31,9 @@ export function turnedTrace(trace: Trace, problem: Problem): Trace {
   };
 }
 
-/** `o1.0` for `o0.1`: a term of two factors; `g1.2` for `g0.2`: a figure of one of them. */
-function turnedId(id: EntryId): EntryId {
-  return id
-    .replace(/^o(\d+)\.(\d+)$/, 'o$2.$1')
-    .replace(/^g([01])(?=\.)/, (_, operand) => (operand === '0' ? 'g1' : 'g0')) as EntryId;
-}
-
 /** Her own order of the products, each named by a part of each factor. */
 export function turnedOrder(order: readonly string[]): readonly string[] {
-  return order.map((pair) => pair.split('.').reverse().join('.'));
+  return order.map((pair) => termId([...termParts(pair)].reverse()));
 }
 
 function turnedChoice(choice: OwnChoice): OwnChoice {

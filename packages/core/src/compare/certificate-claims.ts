@@ -1,3 +1,4 @@
+import { termParts } from '../account/ids.ts';
 import { valueOfText } from '../account/glyphs.ts';
 import { Exact } from '../exact/exact.ts';
 import { termShape } from '../problem/kinds.ts';
@@ -29,7 +30,7 @@ export function termTextFault({ terms, operands, base, kind }: Agreement): strin
     if (!valueOfText(text, base)?.equals(Exact.parse(worth))) return `term ${id} is not ${text}`;
     if (termShape(kind) !== 'products') continue;
     const factors = text.split('×').map((factor) => valueOfText(factor, base));
-    const due = id.split('.').map((part, operand) => parts[operand]?.[Number(part)]);
+    const due = termParts(id).map((part, operand) => parts[operand]?.[part]);
     const isOwn =
       factors.length === due.length && factors.every((own, k) => own?.toString() === due[k]);
     if (!isOwn) return `term ${id} is not made of ${text}`;

@@ -1,4 +1,5 @@
 import { Exact } from '../exact/exact.ts';
+import { fractionFigures } from '../exact/fraction-figures.ts';
 import { numeralValue } from '../exact/numeral.ts';
 import type { Lane } from './compare.ts';
 import { amountOf, sumOf, type Expression, type Move } from './expressions.ts';
@@ -7,18 +8,18 @@ import { dealtOrder, NOTHING_TOLD, withoutStandstill, type Telling } from './tol
 /** The lines of a paper on which all of the answer stands as one fraction: as it was made, and in lowest terms. */
 function wholeLines(lane: Lane, total: Exact, ids: readonly string[]): readonly Move[] {
   const lines = lane.trace.steps.flatMap(({ law, gives }) => {
-    const mark = gives.find(({ worth, glyph }) => worth.equals(total) && FRACTION.test(glyph));
-    return mark ? [{ law, glyph: mark.glyph }] : [];
+    const made = gives.flatMap(({ worth, glyph }) => {
+      const figures = worth.equals(total) ? fractionFigures(glyph) : null;
+      return figures?.whole === null ? [{ law, glyph, figures }] : [];
+    });
+    return made.slice(0, 1);
   });
-  return lines.map(({ law, glyph }, k): Move => {
-    const bottom = BigInt(FRACTION.exec(glyph)?.[1] ?? 1);
-    const isLowest = bottom === total.denominator && !glyph.startsWith('−');
+  return lines.map(({ law, glyph, figures: { minus, bottom } }, k): Move => {
+    const isLowest = bottom === total.denominator && !minus;
     const expression = amountOf(total, ids, isLowest ? undefined : glyph);
     return { law: k === 0 ? 'evaluate' : law, expression };
   });
 }
-
-const FRACTION = /^−?\d+\/(\d+)$/;
 
 /** The agreement of a product or quotient of fractions: its terms, each in parts of one size, and what they make. */
 export const fractionTold: Telling = ({ space, problem }, lane, total) => {

@@ -1,4 +1,5 @@
 import type { Role, Step, Trace } from '../account/account.ts';
+import { isBeside } from '../account/line-mark.ts';
 import { owedEntries } from '../account/owed.ts';
 import { Exact } from '../exact/exact.ts';
 import { figure, numeralValue } from '../exact/numeral.ts';
@@ -163,8 +164,8 @@ const MOST_LETTERS = 9;
 function lineLabel({ gives, phase }: Step): string {
   const text = gives
     // Of a statement that stands aside, what it finds.
-    .map((mark) => (/[=|]/.test(mark.glyph) ? mark.text : mark.glyph))
-    .map((glyph, k) => (k === 0 || glyph.startsWith('−') ? glyph : `+${glyph}`))
+    .map((mark) => (mark.line && isBeside(mark.line) ? mark.text : mark.glyph))
+    .map((glyph, k) => (k === 0 || gives[k]?.worth.isNegative ? glyph : `+${glyph}`))
     .join('')
     .replace(/ ?([×÷·+−]) ?/g, '$1');
   if (text === '') return 'let go';

@@ -1,6 +1,6 @@
-import { readComputation } from '../own/computation.ts';
-import { ownLinesMethod } from '../own/method.ts';
-import { workOf } from '../own/own-work.ts';
+import { readComputation } from '../own/read/computation.ts';
+import { ownLinesMethod } from '../own/paper/method.ts';
+import { workOf } from '../own/paper/own-work.ts';
 import { commonText } from './agreement-export.ts';
 import { compare } from './compare.ts';
 import { laidBeyond } from './laid-beyond.ts';

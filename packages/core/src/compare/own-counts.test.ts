@@ -1,6 +1,6 @@
-import { readComputation } from '../own/computation.ts';
-import { ownLinesMethod } from '../own/method.ts';
-import { workOf } from '../own/own-work.ts';
+import { readComputation } from '../own/read/computation.ts';
+import { ownLinesMethod } from '../own/paper/method.ts';
+import { workOf } from '../own/paper/own-work.ts';
 import { ownCounts } from './own-counts.ts';
 
 /** Facts, additions, regroupings and the most that is held. */

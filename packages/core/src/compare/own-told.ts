@@ -1,6 +1,8 @@
 import type { Trace } from '../account/account.ts';
 import { OWN_LINES } from '../account/own-lines.ts';
 import { numeralValue } from '../exact/numeral.ts';
+import { isPlain } from '../line/kinds.ts';
+import type { Term } from '../line/node.ts';
 import { termShape } from '../problem/kinds.ts';
 import type { Problem } from '../problem/problem.ts';
 import { scriptOf } from '../problem/script.ts';
@@ -48,9 +50,14 @@ function hasOtherParts({ problem, steps }: Trace): boolean {
   if (problem.kind === 'expression') return true;
   if (script === 'terms') return problem.operands.some((own) => !numeralValue(own).isConstant);
   if (script !== 'fractions') return false;
-  return steps.some(({ gives }) => gives.some(({ glyph }) => /[×÷]/.test(glyph)));
+  return steps.some(({ gives }) => gives.some(({ line }) => line?.terms.some(isUnworked)));
 }
 
 function isByWholeLines({ steps }: Trace): boolean {
   return steps.length > 0 && steps.every(({ law }) => law === 'unnamed');
+}
+
+/** Whether a term still waits to be multiplied or shared. */
+function isUnworked({ node }: Term): boolean {
+  return !isPlain(node);
 }

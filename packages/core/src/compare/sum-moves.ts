@@ -1,8 +1,11 @@
+import { owedTerm, termParts } from '../account/ids.ts';
 import { OWN_LINES } from '../account/own-lines.ts';
 import type { Entry, EntryId, Mark, Step } from '../account/account.ts';
 import { samePhase } from '../account/phase.ts';
 import type { TermSpace } from '../account/terms.ts';
 import { Exact } from '../exact/exact.ts';
+import { figuresText, fractionFigures } from '../exact/fraction-figures.ts';
+import { valueOfText } from '../account/glyphs.ts';
 import type { Amount } from '../laws/law.ts';
 import { regroups, termsByPlaces } from '../laws/regrouping.ts';
 import { scriptOf } from '../problem/script.ts';
@@ -24,7 +27,7 @@ export function sumMoves(lane: Lane): readonly Move[] {
   const { space } = lane.termsOf(lane.trace.start[0]!.id);
   let items: Item[] = lane.trace.start
     .filter(({ worth }) => !worth.isZero)
-    .sort((a, b) => operandOf(a.id) - operandOf(b.id) || partOf(b.id) - partOf(a.id))
+    .sort(inQuestion)
     .map(({ id }) => {
       const terms = [...lane.termsOf(id).indices()].reverse();
       return {
@@ -94,12 +97,12 @@ function finished(moves: readonly Move[], { trace, amounts }: Lane): readonly Mo
   ];
 }
 
-function operandOf(id: EntryId): number {
-  return Number(id.slice(1).split('.')[0]);
-}
-
-function partOf(id: EntryId): number {
-  return Number(id.slice(1).split('.')[1]);
+/** Operand by operand, the largest part first. */
+function inQuestion(a: Entry, b: Entry): number {
+  const [[operand = 0, part = 0], [other = 0, second = 0]] = [a, b].map(({ id }) =>
+    termParts(owedTerm(id) ?? ''),
+  ) as [readonly number[], readonly number[]];
+  return operand - other || second - part;
 }
 
 /** Runs of steps that follow each other, have one law and phase, and take nothing that the run gave. */
@@ -155,30 +158,24 @@ function itemOf(marks: readonly Mark[], lane: Lane, taken: readonly Item[] = [])
 /** A mark of a sum of fractions as it stands on the paper, where that is not how its amount is told. */
 function writtenFraction({ glyph, worth }: Mark, { trace }: Lane): string | null {
   if (scriptOf(trace.problem) !== 'fractions') return null;
-  const size = glyph.replace('−', '').trim();
-  const stands = /^\d+\/\d+$/.test(size) || isUnreducedMixed(size, worth);
-  const text = stands ? size : commonText(worth, trace, glyph);
+  const figures = fractionFigures(glyph);
+  // A mixed number is told by its amount, except where its part is not in lowest terms.
+  const stands =
+    figures !== null && (figures.whole === null || figures.bottom !== worth.denominator);
+  const text = stands ? figuresText(figures) : commonText(worth, trace, glyph);
   if (text === null || text === absolute(worth)) return null;
   return worth.isNegative ? `−${text}` : text;
 }
 
-/** Whether a number is written as wholes and a part that is not in lowest terms. */
-function isUnreducedMixed(text: string, worth: Exact): boolean {
-  const bottom = /^\d+ \d+\/(\d+)$/.exec(text)?.[1];
-  return bottom !== undefined && BigInt(bottom) !== worth.denominator;
-}
-
 /** A product of crossing is a numerator alone; its denominator is that of its worth, as both make it. */
-function commonText(worth: Exact, { steps }: Lane['trace'], glyph: string): string | null {
+function commonText(worth: Exact, { steps, problem }: Lane['trace'], glyph: string): string | null {
   const mark = steps
     .flatMap(({ gives }) => gives)
     .find((one) => one.glyph === glyph && one.worth.equals(worth));
   if (mark?.role !== 'fraction product') return null;
-  const top = Exact.of(BigInt(glyph.replace('−', '-')));
-  const bottom = top.isZero ? null : top.dividedBy(worth);
-  if (!bottom) return null;
-  const size = bottom.absolute();
-  return `${glyph.replace('−', '')}/${size}`;
+  const top = valueOfText(glyph, problem.base);
+  if (!top || top.isZero) return null;
+  return `${absolute(top)}/${absolute(top.dividedBy(worth))}`;
 }
 
 function termsOfLeaf(leaf: Expression): readonly string[] {

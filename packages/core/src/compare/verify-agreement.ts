@@ -1,7 +1,8 @@
+import { termParts } from '../account/ids.ts';
 import { KINDS, termShape } from '../problem/kinds.ts';
 import { bracketsFault, termTextFault, versionFault } from './certificate-claims.ts';
 import { isTaken } from '../problem/problem.ts';
-import { readWorked } from '../own/computation.ts';
+import { readWorked } from '../own/read/computation.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralText, numeralValue } from '../exact/numeral.ts';
 import { failureText } from '../problem/failure.ts';
@@ -84,7 +85,7 @@ function termsFor({ terms, operands, script, base, kind }: Agreement, worths: Wo
   return {
     worths,
     base,
-    operandOf: (term) => (termShape(kind) === 'parts' ? Number(term.split('.')[0]) : 0),
+    operandOf: (term) => (termShape(kind) === 'parts' ? (termParts(term)[0] ?? 0) : 0),
     textOf: (term) => (script === 'fractions' ? (texts.get(term) ?? null) : null),
     numberText: (operand) => (script === 'fractions' ? (operands[operand]?.text ?? null) : null),
   };
@@ -105,7 +106,7 @@ function lawFrame(certificate: Agreement, worths: Worths, problem: Problem): Law
     inFigures: false,
     by: null,
     partsOf: (term) => {
-      const numbers = term.split('.').map(Number);
+      const numbers = termParts(term);
       switch (termShape(kind)) {
         case 'products':
           return numbers.map((part, operand) => ({ operand, worth: parts[operand]![part]! }));

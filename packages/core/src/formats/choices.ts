@@ -3,8 +3,8 @@ import type { Choice } from '../compare/compare.ts';
 import { Exact } from '../exact/exact.ts';
 import type { Method } from '../methods/method.ts';
 import type { Registry } from '../methods/registry.ts';
-import { waitingLinesMethod } from '../own/lines-method.ts';
-import type { OwnWork } from '../own/own-work.ts';
+import { waitingLinesMethod } from '../own/paper/lines-method.ts';
+import type { OwnWork } from '../own/paper/own-work.ts';
 import type { PaperWork } from './comparison-shape.ts';
 
 /**

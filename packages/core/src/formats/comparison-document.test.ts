@@ -1,5 +1,5 @@
-import { ownLinesMethod } from '../own/method.ts';
-import { NO_LINES } from '../own/own-work.ts';
+import { ownLinesMethod } from '../own/paper/method.ts';
+import { NO_LINES } from '../own/paper/own-work.ts';
 import { registry } from '../methods/index.ts';
 import { choicesOf } from './choices.ts';
 import { decodeComparison } from './comparison-document.ts';

@@ -17,7 +17,7 @@ import {
 import { Exact } from '../exact/exact.ts';
 import { MAX_ANSWER } from '../diagnose/answer.ts';
 import { MAX_ROWS } from '../diagnose/rows.ts';
-import { OWN_LIMITS } from '../own/own-work.ts';
+import { OWN_LIMITS } from '../own/paper/own-work.ts';
 import { LIMITS } from '../problem/limits.ts';
 import {
   MAX_CHECKS,

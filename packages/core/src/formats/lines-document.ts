@@ -1,12 +1,13 @@
 import { readAnswer, type Form } from '../diagnose/answer.ts';
-import type { JudgedLine } from '../own/judged.ts';
-import type { JudgedPaper } from '../own/judged-paper.ts';
-import { OWN_PHRASES } from '../own/amounts/phrases.ts';
-import { expressionProblem } from '../own/computation.ts';
-import { ownTrace } from '../own/method.ts';
+import type { JudgedLine } from '../own/judge/judged.ts';
+import type { JudgedPaper } from '../own/judge/judged-paper.ts';
+import { OWN_PHRASES } from '../own/account/phrases.ts';
+import { expressionProblem } from '../own/read/computation.ts';
+import { ownTrace } from '../own/paper/method.ts';
+import { usedText } from '../laws/used.ts';
 import { Budget } from '../diagnose/budget.ts';
-import { lineSlip, PAPER_BUDGET, wrongWorking } from '../own/line-slip.ts';
-import { saysOf } from '../own/says.ts';
+import { lineSlip, PAPER_BUDGET, wrongWorking } from '../own/paper/line-slip.ts';
+import { saysOf } from '../own/say/says.ts';
 import type { OwnLinesDocument } from './lines-shape.ts';
 import { traceDocument } from './trace-document.ts';
 import { askedHead } from './ways-document.ts';
@@ -70,12 +71,12 @@ function lineOf(line: JudgedLine): Omit<OwnLinesDocument['lines'][number], 'slip
     law,
     move,
     readings: line.readings.map(({ moves, between }) => ({
-      moves: moves.map(({ law, move, from, to, with: used }) => ({
+      moves: moves.map(({ law, move, from, to, used }) => ({
         law,
         move,
         from,
         to,
-        with: used,
+        with: used && usedText(used),
       })),
       between: [...between],
     })),

@@ -15,7 +15,7 @@ import {
 import { FORMS } from '../diagnose/answer.ts';
 import { MOVE_IDS } from '../laws/moves.ts';
 import { TRACE } from './trace-shape.ts';
-import { LINE_KINDS, VERDICTS } from '../own/judged.ts';
+import { LINE_KINDS, VERDICTS } from '../own/judge/judged.ts';
 import { PROBLEM_KINDS } from '../problem/kinds.ts';
 
 const value = () =>

@@ -3,7 +3,7 @@ import { verifyAgreement, type Verification } from '../compare/verify-agreement.
 import { CERTIFICATE_NOT_CHECKED } from '../compare/certificate-claims.ts';
 import { readAs, type Read } from '../describe/describe.ts';
 import { Exact } from '../exact/exact.ts';
-import { readWorked } from '../own/computation.ts';
+import { readWorked } from '../own/read/computation.ts';
 import { COMPARISON_REPORT, type ComparisonReport } from './comparison-report-shape.ts';
 import { headFault, isFields } from './heading.ts';
 import { problemFaults } from './trace-claims.ts';

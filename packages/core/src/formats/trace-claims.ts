@@ -1,3 +1,4 @@
+import { termParts } from '../account/ids.ts';
 import { glyphFault, measuresOf, valueOfText } from '../account/glyphs.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeralText } from '../exact/numeral.ts';
@@ -148,8 +149,9 @@ function groupFaults(document: TraceDocument): readonly TraceFault[] {
   const stays = new Set(entries.flatMap(({ id, terms }) => (live.has(id) ? terms : [])));
   // A stage may have cancelled terms before they are terms of the whole.
   const all = new Set(entries.flatMap(({ terms }) => terms));
-  const shape = [...all][0]?.split('.').length;
-  const isTerm = (term: string) => all.has(term) || term.split('.').length === shape;
+  const [one] = all;
+  const shape = one === undefined ? 0 : termParts(one).length;
+  const isTerm = (term: string) => all.has(term) || termParts(term).length === shape;
   return groups.flatMap(({ id, role, marks, worth, terms }): readonly TraceFault[] => {
     const members = marks.flatMap((mark) => byId.get(mark) ?? []);
     if (members.length < marks.length || new Set(marks).size < marks.length)

@@ -11,7 +11,7 @@ import {
 } from '../describe/describe.ts';
 import { readCondition } from '../own/lettered/conditions.ts';
 import { readRule } from '../own/lettered/rule-text.ts';
-import { OWN_LIMITS } from '../own/own-work.ts';
+import { OWN_LIMITS } from '../own/paper/own-work.ts';
 import { PROBLEM_KINDS } from '../problem/kinds.ts';
 
 const letter = () => textLike('a letter', { most: 1, pattern: /^[a-z]$/ });

@@ -1,6 +1,5 @@
 import { numeralText } from '../exact/numeral.ts';
-import type { Asked } from '../own/asked.ts';
-import { operandsOf } from '../own/side-lines.ts';
+import { type Asked, operandsOf } from '../own/read/asked.ts';
 import type { Way } from '../own/ways/ways.ts';
 import type { WaysDocument } from './ways-shape.ts';
 

@@ -1,5 +1,5 @@
-import { ownLinesMethod } from '../own/method.ts';
-import { workOf } from '../own/own-work.ts';
+import { ownLinesMethod } from '../own/paper/method.ts';
+import { workOf } from '../own/paper/own-work.ts';
 import { problemFrom, worked } from '../testing/work.ts';
 import { stripsBeyond } from './area-beyond.ts';
 

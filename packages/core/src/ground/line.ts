@@ -2,6 +2,7 @@ import type { Entry, EntryId, Trace } from '../account/account.ts';
 import { ledgerAt, tally } from '../account/ledger.ts';
 import type { TermSet } from '../account/terms.ts';
 import { Exact } from '../exact/exact.ts';
+import { figuresText, fractionFigures } from '../exact/fraction-figures.ts';
 import { numberText, placeValue } from '../exact/numeral.ts';
 import { amountWriter } from '../problem/script.ts';
 import { scriptOf } from '../problem/script.ts';
@@ -115,15 +116,13 @@ function positionOf(terms: TermSet): number {
 
 /** A fraction as it is written on the paper at this moment, any other length in figures. */
 function lengthText(entry: Entry, size: Exact, { problem }: Trace): string {
-  const written = entry.text.replace('−', '');
-  const isPart = scriptOf(problem) === 'fractions' && /^(\d+ )?\d+\/\d+$/.test(written);
-  return isPart ? written : amountWriter(problem)(size);
+  const figures = scriptOf(problem) === 'fractions' ? fractionFigures(entry.text) : null;
+  return figures ? figuresText(figures) : amountWriter(problem)(size);
 }
 
 /** One of the parts that a fraction counts, so that its length is cut by its denominator. */
 function partOf({ text, worth }: Entry): Exact | null {
-  const bottom = /\/(\d+)$/.exec(text)?.[1];
-  const unit = bottom ? Exact.of(1n, BigInt(bottom)) : Exact.ONE;
+  const unit = Exact.of(1n, fractionFigures(text)?.bottom ?? 1n);
   const count = worth.dividedBy(unit);
   const size = count.isNegative ? -count.numerator : count.numerator;
   return size > 1n && size <= MOST_CUTS && count.isWhole ? unit : null;
@@ -151,8 +150,9 @@ function hopsUpTo(trace: Trace, step: number): readonly LineHop[] {
     gives.flatMap((mark): LineHop[] => {
       if (!mark.hop || mark.hop.from.equals(mark.hop.to)) return [];
       const { from, to } = mark.hop;
-      const by = numberText(to.minus(from), trace.problem.base);
-      return [{ entry: mark.id, text: by.startsWith('−') ? by : `+${by}`, from, to }];
+      const by = to.minus(from);
+      const text = `${by.isNegative ? '' : '+'}${numberText(by, trace.problem.base)}`;
+      return [{ entry: mark.id, text, from, to }];
     }),
   );
 }

@@ -1,5 +1,4 @@
 import { isPlain } from '../line/kinds.ts';
-import { termsText } from '../line/node-text.ts';
 import { type Node, type Term, termValue, turned } from '../line/node.ts';
 import { arePlacesOf } from '../line/places.ts';
 import { ALL } from './evaluate/worked-out.ts';
@@ -12,6 +11,7 @@ import {
   sameTerms,
   unequal,
 } from './law.ts';
+import type { Used } from './used.ts';
 
 /** One number becomes several that make it. */
 export function partsFault(change: Change, frame: LawFrame, mixed: boolean): Fault {
@@ -36,8 +36,7 @@ export function partsFault(change: Change, frame: LawFrame, mixed: boolean): Fau
 /** How one number is taken apart. */
 export interface Apart {
   readonly as: 'places' | 'parts' | 'overshoot';
-  /** `58 = 60 − 2`. */
-  readonly used: string;
+  readonly used: Used;
 }
 
 /** One number that becomes several: its places, other parts, or more and a part taken back; null for all else. */
@@ -46,8 +45,8 @@ export function apartFrom(old: readonly Term[], made: readonly Term[], base: num
   if (!only || more.length > 0 || made.length < 2 || !isPlain(only.node)) return null;
   if (!made.every(({ node }) => isPlain(node))) return null;
   const told = only.minus ? turned(made) : made;
-  const whole = termsText([{ minus: false, node: only.node }]);
-  return { as: kindOfParts(only.node, told, base), used: `${whole} = ${termsText(told)}` };
+  const used = { kind: 'cut', of: only.node, parts: told } as const;
+  return { as: kindOfParts(only.node, told, base), used };
 }
 
 function kindOfParts(whole: Node, made: readonly Term[], base: number): Apart['as'] {

@@ -2,6 +2,7 @@ import type { Law } from '../account/account.ts';
 import { type Exact } from '../exact/exact.ts';
 import type { Factor, Node, Term } from '../line/node.ts';
 import type { Change, Fault, LawFrame } from './law.ts';
+import type { Used } from './used.ts';
 
 /** What a step is looked at beside. */
 export interface Page {
@@ -12,8 +13,8 @@ export interface Page {
 
 /** How a move fits a change from one line to the next. */
 export interface Fit {
-  /** What it was used on, where that is not seen in the line: `58 = 60 − 2`. */
-  readonly used: string | null;
+  /** What it was used on; null where the line shows it. */
+  readonly used: Used | null;
 }
 
 /** A move that fits as the line shows it. */

@@ -1,3 +1,4 @@
+import { termParts } from '../account/ids.ts';
 import { OWN_LINES } from '../account/own-lines.ts';
 import { termShape } from '../problem/kinds.ts';
 import { isTaken } from '../problem/problem.ts';
@@ -5,6 +6,7 @@ import type { Entry, Law, Trace } from '../account/account.ts';
 import type { Expression } from '../problem/expression.ts';
 import { readExpression } from '../problem/read-expression.ts';
 import { Exact } from '../exact/exact.ts';
+import { fractionFigures } from '../exact/fraction-figures.ts';
 import { numeralValue } from '../exact/numeral.ts';
 import type { Problem } from '../problem/problem.ts';
 import { scriptOf } from '../problem/script.ts';
@@ -74,7 +76,7 @@ function workFrame(problem: Problem, start: ReadonlyMap<string, Amount>): LawFra
     inFigures: true,
     by: null,
     partsOf: (term) => {
-      const numbers = term.split('.').map(Number);
+      const numbers = termParts(term);
       const worth = worths.get(term) ?? Exact.ZERO;
       switch (termShape(kind)) {
         case 'products':
@@ -123,7 +125,7 @@ export function workOf(trace: Trace): Work {
 }
 
 function fractionIn(glyph: string): Amount['written'] {
-  const read = /^−?\d+\/\d+$/.test(glyph) ? readExpression(glyph) : null;
+  const read = fractionFigures(glyph)?.whole === null ? readExpression(glyph) : null;
   return read?.ok ? read.expression : null;
 }
 

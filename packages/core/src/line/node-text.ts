@@ -13,6 +13,13 @@ export function termsText(terms: readonly Term[]): string {
     .join(' ');
 }
 
+/** A term that stands behind others: its minus as a sign of its own, `− 3`, `− (24 + 4)`, `(−3)`. */
+export function termBehindText({ minus, node }: Term): string {
+  const isBracket = node.kind === 'opposite' || (node.kind === 'sum' && minus);
+  const text = isBracket ? bracketed(node) : nodeText(node);
+  return minus ? `− ${text}` : text;
+}
+
 function bracketed(node: Node): string {
   return `(${nodeText(node)})`;
 }

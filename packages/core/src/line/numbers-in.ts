@@ -8,6 +8,16 @@ export function numbersIn(terms: readonly Term[]): readonly Written[] {
   return gathered(terms, (own) => [own]);
 }
 
+/** The numbers of a line one by one, as they are written: of a fraction what is above and what is below its bar. */
+export function leavesOf(terms: readonly Term[]): readonly NumberNode[] {
+  return gathered(terms, (own) => {
+    if (own.kind === 'number') return [own];
+    return own.kind === 'fraction'
+      ? [own.top, own.bottom]
+      : [own.whole, own.part.top, own.part.bottom];
+  });
+}
+
 /** What each number of a line gives, in the order in which they stand. */
 export function gathered<T>(
   terms: readonly Term[],

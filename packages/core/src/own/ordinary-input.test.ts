@@ -6,12 +6,12 @@ import { linesDocument } from '../formats/lines-document.ts';
 import { sheetText } from '../sheet/text-sink.ts';
 import { ordinaryInput, type OrdinaryInput } from '../testing/ordinary-input.ts';
 import { Dice } from '../testing/rewritings.ts';
-import { readAsked } from './asked.ts';
-import { readComputation } from './computation.ts';
-import { ownLinesMethod } from './method.ts';
-import { offersFor, typedLine } from './offers.ts';
-import { workOf } from './own-work.ts';
-import { judgeLines } from './paper.ts';
+import { readAsked } from './read/asked.ts';
+import { readComputation } from './read/computation.ts';
+import { ownLinesMethod } from './paper/method.ts';
+import { offersFor, typedLine } from './paper/offers.ts';
+import { workOf } from './paper/own-work.ts';
+import { judgeLines } from './judge/judge-lines.ts';
 
 /** How many are drawn; `npm run siege` asks for more, and for the figures in a file. */
 const RUNS = Number(process.env.LEVEE_FUZZ ?? 250);

@@ -83,6 +83,29 @@ export function fractionNode(top: Numeral, bottom: Numeral): FractionNode {
   return { kind: 'quotient', dividend: numberNode(top), divisor: numberNode(bottom), bar: true };
 }
 
+/** The computations that a computation is made of. */
+export function insideOf(of: Expression): readonly Expression[] {
+  switch (of.kind) {
+    case 'sum':
+      return of.parts.map((part) => part.of);
+    case 'product':
+      return of.factors;
+    case 'quotient':
+      return [of.dividend, of.divisor];
+    case 'negative':
+    case 'power':
+    case 'root':
+      return [of.of];
+    default:
+      return [];
+  }
+}
+
+/** Whether something in a computation, or all of it, is so. */
+export function some(of: Expression, isSo: (own: Expression) => boolean): boolean {
+  return isSo(of) || insideOf(of).some((inner) => some(inner, isSo));
+}
+
 /** A numeral as the problem language writes it, with `_2` and the like outside base ten. */
 export function numeralSource(number: Numeral): string {
   return number.base === 10 ? numeralText(number) : `${numeralText(number)}_${number.base}`;

@@ -1,28 +1,13 @@
 import { Exact } from '../exact/exact.ts';
 import { decimalsNeeded, numeralValue, termsNumeral, type Numeral } from '../exact/numeral.ts';
 import { evaluate } from './evaluate.ts';
-import { isFraction, isNumber, type Expression } from './expression.ts';
+import { isFraction, isNumber, some, type Expression } from './expression.ts';
 import type { ProblemShape } from './failure.ts';
 import { LIMITS } from './limits.ts';
 import type { Worked } from './shape.ts';
 
 export function hasLetters(expression: Expression): boolean {
-  switch (expression.kind) {
-    case 'letter':
-      return true;
-    case 'sum':
-      return expression.parts.some((part) => hasLetters(part.of));
-    case 'product':
-      return expression.factors.some(hasLetters);
-    case 'quotient':
-      return hasLetters(expression.dividend) || hasLetters(expression.divisor);
-    case 'negative':
-    case 'power':
-    case 'root':
-      return hasLetters(expression.of);
-    default:
-      return false;
-  }
+  return some(expression, ({ kind }) => kind === 'letter');
 }
 
 /**

@@ -130,6 +130,13 @@ export function problemText(problem: Problem): string {
     : sourceOf(problem, problemSign(problem.kind));
 }
 
+/** The problem as a tree: what its text in the problem language says. */
+export function problemExpression(problem: Problem): Expression {
+  const read = readExpression(problemText(problem));
+  if (!read.ok) throw new RangeError(`problemExpression: "${problemText(problem)}" is no text`);
+  return read.expression;
+}
+
 /** The sign between the operands, or before the one of a root. */
 export function problemSign(kind: ProblemKind): ProblemSign {
   return KINDS[kind].sign;

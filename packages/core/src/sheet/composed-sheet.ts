@@ -1,3 +1,4 @@
+import { stagedId } from '../account/ids.ts';
 import { pointRule } from '../problem/kinds.ts';
 import type { EntryId, Given, Mark, Trace } from '../account/account.ts';
 import { numberText, numeralText, placeValue } from '../exact/numeral.ts';
@@ -30,7 +31,7 @@ function stackedSheet(layout: Layout, trace: Trace): Sheet {
   if (trace.stages.length === 0) return layout(trace);
   const sheets = trace.stages.map((stage) => {
     const sheet = layout(stage.trace);
-    const name = (id: EntryId) => `${stage.prefix}${id}` as EntryId;
+    const name = (id: EntryId) => stagedId(stage.prefix, id);
     return {
       ...sheet,
       cells: sheet.cells.map((cell) => ({ ...cell, entry: name(cell.entry) })),

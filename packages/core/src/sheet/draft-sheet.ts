@@ -1,3 +1,4 @@
+import { owedTerm } from '../account/ids.ts';
 import type { EntryId, Given, Mark, OwedEntry, Spot, Trace } from '../account/account.ts';
 import { isOff, movedParts, type SheetParts } from './moved-sheet.ts';
 import { NOTE_SIZE } from './sheet.ts';
@@ -99,7 +100,7 @@ export function draftSheet(trace: Trace, draft: SheetDraft): Sheet {
     }),
   );
   const slots = trace.start.flatMap((entry): SheetSlot[] => {
-    const parts = trace.space.parts(trace.space.find(entry.id.slice(1)) ?? 0);
+    const parts = trace.space.parts(trace.space.find(owedTerm(entry.id) ?? '') ?? 0);
     const box = draft.slot?.(entry, parts);
     if (box) return [{ entry: entry.id, dot: true, ...box }];
     const figure = figures.get(entry.id);

@@ -2,7 +2,6 @@ import { Exact } from '../../exact/exact.ts';
 import { decimalsNeeded } from '../../exact/numeral.ts';
 import { factorsOf, isSame, without } from '../../line/factors.ts';
 import { isNumber, isPlain } from '../../line/kinds.ts';
-import { nodeText, termsText } from '../../line/node-text.ts';
 import {
   type Factor,
   flat,
@@ -15,14 +14,16 @@ import {
   valueOfFactors,
 } from '../../line/node.ts';
 import { arePlacesOf } from '../../line/places.ts';
+import { FITS, type Fit } from '../move-spec.ts';
 import { lastPlace } from '../regrouping.ts';
+import type { Used } from '../used.ts';
 
 /**
- * How a product falls into parts by cutting one of its factors, never a divisor: `58 = 60 − 2`, or an empty text where
+ * How a product falls into parts by cutting one of its factors, never a divisor: `58 = 60 − 2`, or nothing to tell where
  * the factor is a sum already. Of several ways the one by places, then one by a round number. Null where the parts are
  * not that.
  */
-export function cutText(product: Node, parts: readonly Term[], base: number): string | null {
+export function cutOf(product: Node, parts: readonly Term[], base: number): Fit | null {
   const factors = factorsOf(product);
   if (factors.length < 2) return null;
   const cuts: Cut[] = [];
@@ -30,15 +31,15 @@ export function cutText(product: Node, parts: readonly Term[], base: number): st
     if (factor.under) continue;
     const rest = factors.filter((_, k) => k !== index);
     if (factor.node.kind === 'sum') {
-      if (alongSum(factor.node.terms, rest, parts)) return '';
+      if (alongSum(factor.node.terms, rest, parts)) return FITS;
     } else cuts.push(...alongNumber(factor.node, rest, parts, base));
   }
   cuts.sort((a, b) => a.rank - b.rank);
-  return cuts[0]?.text ?? null;
+  return cuts[0] ?? null;
 }
 
 interface Cut {
-  readonly text: string;
+  readonly used: Used;
   /** 0 by places, 1 with a number that ends in zeros, 2 for all else. */
   readonly rank: 0 | 1 | 2;
 }
@@ -72,7 +73,7 @@ function alongNumber(
   const isRound = amounts.some((amount) => (lastPlace(amount.absolute(), base) ?? 0) > 0);
   const whole = number.value.rational!;
   const rank = arePlacesOf(whole, amounts, base) ? 0 : isRound ? 1 : 2;
-  return [{ text: `${nodeText(number)} = ${termsText(cut)}`, rank }];
+  return [{ used: { kind: 'cut', of: number, parts: cut }, rank }];
 }
 
 /** The part of the number that stands beside the rest, or that a worked out product comes from. */

@@ -14,7 +14,7 @@ import {
   worthOf,
 } from '../law.ts';
 import { type Aim, defineMove, type Written } from '../move-spec.ts';
-import { cutText } from './along-a-cut.ts';
+import { cutOf } from './along-a-cut.ts';
 
 /** A product, or a share, of a sum becomes the products, or shares, of its parts; worked out at once or not. */
 export const DISTRIBUTED = defineMove({
@@ -27,8 +27,8 @@ export const DISTRIBUTED = defineMove({
     const [only, ...more] = old;
     if (!only || more.length > 0 || made.length < 2) return null;
     const parts = only.minus ? turned(made) : made;
-    const cut = cutText(withoutPower(only.node), parts, base);
-    return cut === null ? null : { used: cut || null };
+    const cut = cutOf(withoutPower(only.node), parts, base);
+    return cut && { used: cut.used };
   },
   write: distributed,
 });

@@ -22,7 +22,7 @@ import {
   writtenFactors,
 } from '../law.ts';
 import { defineMove, type Gathered } from '../move-spec.ts';
-import { cutText } from './along-a-cut.ts';
+import { cutOf } from './along-a-cut.ts';
 
 /** Products with a factor in common become that factor times a sum. */
 export const FACTOR_OUT = defineMove({
@@ -37,8 +37,8 @@ export const FACTOR_OUT = defineMove({
     const parts = only.minus ? turned(old) : old;
     // What is put together must be seen in the products; numbers that only happen to share a factor must show it.
     const isSeen = hasSum(only.node) || (parts.some(isProductOfNumbers) && isNumber(only.node));
-    const cut = isSeen ? cutText(withoutPower(only.node), parts, base) : null;
-    return cut === null ? null : { used: cut || null };
+    const cut = isSeen ? cutOf(withoutPower(only.node), parts, base) : null;
+    return cut && { used: cut.used };
   },
   gather: commonFactor,
   undoes: 'distribute',

@@ -1,8 +1,7 @@
 import type { Exact } from '../../exact/exact.ts';
 import { placeValue } from '../../exact/numeral.ts';
 import { isPlain } from '../../line/kinds.ts';
-import { nodeText } from '../../line/node-text.ts';
-import { numberOf, type Term, termValue } from '../../line/node.ts';
+import { type Term, termValue } from '../../line/node.ts';
 import { placesOf } from '../../line/places.ts';
 import { type Change, type Fault, firstFault, type LawFrame, unequal } from '../law.ts';
 import { defineMove } from '../move-spec.ts';
@@ -18,7 +17,7 @@ export const JUMPS = defineMove({
   recognise: (old, made, { base }) => {
     const landings = landingsOf(old, made, base) ?? landingsOf(old, [...made].reverse(), base);
     if (!landings) return null;
-    return { used: landings.map((at) => nodeText(numberOf(at, base))).join(' → ') };
+    return { used: { kind: 'landings', at: landings, base } };
   },
   fitsAnyNumbers: true,
   lays: 'jumps',

@@ -1,9 +1,9 @@
 import { Exact } from '../../exact/exact.ts';
 import { placeValue } from '../../exact/numeral.ts';
-import { nodeText } from '../../line/node-text.ts';
 import { numberOf, type Term } from '../../line/node.ts';
 import { isAllNines } from '../../line/places.ts';
 import type { Page } from '../move-spec.ts';
+import type { Used } from '../used.ts';
 import { lastPlace } from '../regrouping.ts';
 
 /**
@@ -14,7 +14,7 @@ export function changeBetween(
   old: readonly Term[],
   made: readonly Term[],
   page: Page,
-): { readonly isDifference: boolean; readonly by: string } | null {
+): { readonly isDifference: boolean; readonly by: Used } | null {
   const [one, two, ...more] = old;
   const [first, second, ...others] = made;
   if (!one || !two || !first || !second || more.length + others.length > 0) return null;
@@ -32,7 +32,7 @@ export function changeBetween(
     if (!x || !y || x.equals(a) || y.equals(b)) continue;
     const isWritten = made.some(({ node }) => node.kind === 'sum');
     if (!isWritten && !isEasier([a, b], [x, y], page)) continue;
-    return { isDifference, by: nodeText(numberOf(x.minus(a).absolute(), page.base)) };
+    return { isDifference, by: { kind: 'by', by: numberOf(x.minus(a).absolute(), page.base) } };
   }
   return null;
 }

@@ -1,4 +1,3 @@
-import { nodeText } from '../../line/node-text.ts';
 import { numberOf, type Term } from '../../line/node.ts';
 import { defineMove, type Recogniser } from '../move-spec.ts';
 import { changeBetween } from './changed-pair.ts';
@@ -41,6 +40,5 @@ const changedInside: Recogniser = (old, made, page) => {
     (isSame(second!, kept) && isSame(first!, other));
   if (!isPut) return null;
   const by = other.node.value.rational;
-  const told = by ? nodeText(numberOf(by, page.base)) : nodeText(other.node);
-  return { used: told };
+  return { used: { kind: 'by', by: by ? numberOf(by, page.base) : other.node } };
 };

@@ -78,6 +78,8 @@ export interface DividendFigure {
   readonly index: number;
   readonly digit: number;
   readonly place: number;
+  /** What it is worth in the dividend. */
+  readonly amount: Exact;
   readonly entry: OwedEntry;
 }
 
@@ -101,12 +103,13 @@ export function openFigures(
     to = to.plus(amount);
     const text = `${numberText(amount, base)}÷${divisorText}`;
     const terms = length.between(from, to);
-    return { place, index, text, worth: length.owed(amount), terms };
+    return { place, index, amount, text, worth: length.owed(amount), terms };
   });
   const entries = scribe.openShares(length.space, drafts);
-  return drafts.map(({ place, index }, k) => ({
+  return drafts.map(({ place, index, amount }, k) => ({
     index,
     place,
+    amount,
     digit: dividend.digits[index]!,
     entry: entries[k]!,
   }));
@@ -118,9 +121,9 @@ export function giveFigures(
   figures: readonly DividendFigure[],
   area: string,
 ): readonly Given[] {
-  return figures.map(({ digit, place, entry }) =>
+  return figures.map(({ digit, place, amount, entry }) =>
     scribe.giveFigure({
-      text: entry.text.split('÷')[0]!,
+      text: numberText(amount, scribe.base),
       glyph: digit.toString(scribe.base).toUpperCase(),
       worth: entry.worth,
       terms: entry.terms,

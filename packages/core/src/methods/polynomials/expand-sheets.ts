@@ -1,3 +1,4 @@
+import { owedTerm, termParts } from '../../account/ids.ts';
 import type { EntryId, Given, Mark, Trace } from '../../account/account.ts';
 import { boxRulings } from '../../sheet/box-rulings.ts';
 import { draftSheet } from '../../sheet/draft-sheet.ts';
@@ -153,9 +154,7 @@ function arcs(
   trace: Trace,
   boxOf: (operand: number, part: number) => Box & { readonly column: number },
 ): readonly SheetLink[] {
-  const owed = new Map(
-    trace.start.map(({ id }) => [id as string, id.slice(1).split('.').map(Number)]),
-  );
+  const owed = new Map(trace.start.map(({ id }) => [id as string, termParts(owedTerm(id) ?? '')]));
   const drawn = trace.steps.flatMap(({ number, takes, phase }) => {
     const [i, j] = owed.get(takes[0] ?? '') ?? [];
     if (phase.kind !== 'products' || i === undefined || j === undefined) return [];

@@ -1,13 +1,6 @@
+import { POINT_ID } from '../../account/ids.ts';
 import { slipOf } from '../../slips/catalogue.ts';
-import type {
-  EntryId,
-  Group,
-  Mark,
-  Opportunity,
-  Phrase,
-  Step,
-  Trace,
-} from '../../account/account.ts';
+import type { Group, Mark, Opportunity, Phrase, Step, Trace } from '../../account/account.ts';
 import { addressText, where, withEnds } from '../../account/chance.ts';
 import type { SlipAt } from '../../account/scribe.ts';
 import { type Exact } from '../../exact/exact.ts';
@@ -165,7 +158,7 @@ function pointedMark(trace: Trace, scale: Scale, read: Exact, slip: PointSlip | 
   const left = figuresLeft(slip, scale);
   const text = pointedText(read.numerator, left, base);
   return {
-    id: 'p1' as EntryId,
+    id: POINT_ID,
     standing: 'marked',
     text,
     glyph: text,

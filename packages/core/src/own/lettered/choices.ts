@@ -1,6 +1,7 @@
 import type { Exact } from '../../exact/exact.ts';
 import { numberText, numeralFor } from '../../exact/numeral.ts';
-import { readAsked, type Asked } from '../asked.ts';
+import { readAsked, type Asked } from '../read/asked.ts';
+import { readCondition } from './conditions.ts';
 import { conditionsOf } from './holds.ts';
 import { givenValues, layOn, withRules } from './lay.ts';
 import { isFarUp, NAMED_RULES } from './named-rules.ts';
@@ -21,9 +22,10 @@ export function choicesFor(way: LetteredWay, letter: string, asked: Asked): read
   const value = withRules(way, given).get(letter);
   if (!value || !numeralFor(value, 10)) return [];
   const named = way.given.flatMap((of) =>
-    NAMED_RULES.flatMap(({ id, takes, of: make }) => {
+    NAMED_RULES.flatMap((rule) => {
+      const { id, takes, of: make } = rule;
       const number = given.get(of)!;
-      const isThat = takes === 1 && make(number)?.equals(value) && !isFarUp(id, number, value);
+      const isThat = takes === 1 && make(number)?.equals(value) && !isFarUp(rule, number, value);
       return isThat ? [`${id}(${of})`] : [];
     }),
   );
@@ -44,7 +46,7 @@ export function withRule(
   const rules = { ...way.rules, [letter]: rule };
   const given = givenValues(way, asked);
   if (!given) return { ...way, rules };
-  const stays = way.holds.filter((one) => / = /.test(one));
+  const stays = way.holds.filter((one) => readCondition(one)?.kind === 'equal');
   return {
     ...way,
     rules,
@@ -75,8 +77,9 @@ function otherAsked(
   given: ReadonlyMap<string, Exact>,
   count: number,
 ): readonly Asked[] {
+  const equals = way.holds.map(readCondition).filter((one) => one?.kind === 'equal');
   const fixed = way.given.flatMap((letter, k) =>
-    way.holds.some((text) => text.startsWith(`${letter} = `)) ? [k] : [],
+    equals.some((one) => one?.letter === letter) ? [k] : [],
   );
   const values = way.given.map((letter) => given.get(letter)!);
   const rows = sampleRows(values, new Set(fixed), count).slice(1);

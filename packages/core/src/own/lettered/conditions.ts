@@ -22,6 +22,21 @@ export function readCondition(text: string): Condition | null {
   return { kind: sign === '>' ? 'above' : 'equal', letter: letter!, than: than! };
 }
 
+/** A condition as it is written in a file; see {@link readCondition}. */
+export function conditionText(condition: Condition): string {
+  const { kind, letter } = condition;
+  switch (condition.kind) {
+    case 'even':
+    case 'whole':
+    case 'comes-out':
+      return `${kind}(${letter})`;
+    case 'above':
+      return `${letter} > ${condition.than}`;
+    case 'equal':
+      return `${letter} = ${condition.than}`;
+  }
+}
+
 /** Whether it holds; a number that has no value holds nothing. */
 export function isMet(condition: Condition, values: Values): boolean {
   const value = values.get(condition.letter);

@@ -1,12 +1,13 @@
-import { readExpression } from '../../problem/read-expression.ts';
-import type { Reading } from '../judged.ts';
-import { flat, termKey, termsOf, type Term } from '../../line/node.ts';
+import { usedText } from '../../laws/used.ts';
+import type { Reading } from '../judge/judged.ts';
+import { flat, termKey, type Term } from '../../line/node.ts';
 import { termsText } from '../../line/node-text.ts';
 import { paired } from '../../line/paired.ts';
-import { groupedWays } from '../search/recognise.ts';
+import { groupedWays } from '../judge/search/recognise.ts';
 import { originsOf } from './origins.ts';
 import { bottomsOf, type LetteredPage } from './page.ts';
-import { figureOf, leavesOf } from './shape.ts';
+import { leavesOf } from '../../line/numbers-in.ts';
+import { figureOf } from './shape.ts';
 import type { Sign } from './symbols.ts';
 
 type Way = readonly (readonly [readonly Term[], readonly Term[]])[];
@@ -75,11 +76,12 @@ function partsTaken(
   readings: readonly Reading[],
   from: readonly Term[],
 ): readonly Sign[] {
-  const all = readings.flatMap(({ moves }) => moves.flatMap((move) => move.with ?? []));
-  return [...new Set(all)].flatMap((text) => {
-    const [left, right] = text.split('=').map((own) => readExpression(own.trim()));
-    if (!left?.ok || !right?.ok) return [];
-    const [cut, parts] = [termsOf(left.expression), termsOf(right.expression)];
+  const all = readings.flatMap(({ moves }) => moves.flatMap(({ used }) => used ?? []));
+  const told = new Map(all.map((used) => [usedText(used), used]));
+  return [...told.values()].flatMap((used) => {
+    if (used.kind !== 'cut') return [];
+    const { parts } = used;
+    const cut = [{ minus: false, node: used.of }];
     const [leaf, ...more] = leavesOf(cut);
     const own = page.signsOf(from).find(({ row }) => leaf && row[0]?.equals(figureOf(leaf)));
     if (!leaf || !own || more.length > 0) return [];

@@ -1,7 +1,9 @@
 import { Exact } from '../../exact/exact.ts';
+import { some, type Expression } from '../../problem/expression.ts';
 import { Random } from '../../classroom/random.ts';
-import { isMet, readCondition } from './conditions.ts';
+import { conditionText, isMet, type Condition } from './conditions.ts';
 import { withRules } from './lay.ts';
+import { namedRule } from './named-rules.ts';
 import { readRule, type RuleRead } from './rule-text.ts';
 import type { LetteredWay } from './way.ts';
 
@@ -23,12 +25,18 @@ export function conditionsOf(
     const rule = readRule(text);
     return rule ? conditionsFor(letter, rule, here) : [];
   });
-  const told = [...new Set(all)].filter((text) => isMet(readCondition(text)!, here));
+  const told = distinct(all).filter((condition) => isMet(condition, here));
   const random = new Random(7);
   const tried = Array.from({ length: TRIED }, () =>
     withRules(way, otherNumbers(way.given, random)),
   );
-  return told.filter((text) => tried.some((values) => !isMet(readCondition(text)!, values)));
+  return told
+    .filter((condition) => tried.some((values) => !isMet(condition, values)))
+    .map(conditionText);
+}
+
+function distinct(all: readonly Condition[]): readonly Condition[] {
+  return [...new Map(all.map((one) => [conditionText(one), one])).values()];
 }
 
 /** Numbers of one to four figures, some of them round. */
@@ -47,16 +55,35 @@ function conditionsFor(
   letter: string,
   rule: RuleRead,
   here: ReadonlyMap<string, Exact>,
-): readonly string[] {
+): readonly Condition[] {
+  const positive: Condition = { kind: 'above', letter, than: '0' };
   if (rule.kind === 'named') {
-    const [of] = rule.letters;
-    if (rule.id === 'half') return here.get(of!)?.isWhole ? [`even(${of})`] : [];
-    return rule.id.startsWith('up-to') ? [`${letter} > ${of}`] : [`${letter} > 0`];
+    const of = rule.letters[0] ?? '';
+    const { lies, needs } = namedRule(rule.id) ?? {};
+    if (needs) return here.get(of)?.isWhole ? [{ kind: needs, letter: of }] : [];
+    return lies ? [{ kind: lies, letter, than: of }] : [positive];
   }
-  const difference = /^([a-z]) − ([a-z])$/.exec(rule.text);
-  if (difference) return [`${difference[1]} > ${difference[2]}`];
-  const positive = rule.text.includes('−') ? [`${letter} > 0`] : [];
-  if (!rule.text.includes('÷')) return positive;
+  const { expression } = rule;
+  const [larger, smaller] = lettersOfDifference(expression) ?? [];
+  if (larger !== undefined && smaller !== undefined)
+    return [{ kind: 'above', letter: larger, than: smaller }];
+  const mayFall = some(expression, takesAway) ? [positive] : [];
+  if (!some(expression, shares)) return mayFall;
   const isWhole = [...here.values()].every((value) => value.isWhole);
-  return [...positive, isWhole ? `whole(${letter})` : `comes-out(${letter})`];
+  return [...mayFall, { kind: isWhole ? 'whole' : 'comes-out', letter }];
+}
+
+/** The letters of `c − b`; null for any other computation. */
+function lettersOfDifference(of: Expression): readonly [string, string] | null {
+  const [a, b, ...more] = of.kind === 'sum' ? of.parts : [];
+  if (!a || !b || more.length > 0 || a.minus || !b.minus) return null;
+  return a.of.kind === 'letter' && b.of.kind === 'letter' ? [a.of.name, b.of.name] : null;
+}
+
+function takesAway(of: Expression): boolean {
+  return of.kind === 'negative' || (of.kind === 'sum' && of.parts.some(({ minus }) => minus));
+}
+
+function shares(of: Expression): boolean {
+  return of.kind === 'quotient' && !of.bar;
 }

@@ -1,13 +1,14 @@
 import { type Exact } from '../../exact/exact.ts';
 import { numberText, numeralFor } from '../../exact/numeral.ts';
-import { readAsked, type Asked } from '../asked.ts';
+import { readAsked, type Asked } from '../read/asked.ts';
 import { termsOf, type Term } from '../../line/node.ts';
-import { judgeLines } from '../paper.ts';
-import { readLine } from '../read-line.ts';
-import { judgeHops, judgePairs } from '../statements.ts';
+import { judgeLines } from '../judge/judge-lines.ts';
+import { readLine } from '../read/read-line.ts';
+import { judgeHops, judgePairs } from '../judge/statements.ts';
 import { amountText, isMet, readCondition, unmetSays } from './conditions.ts';
 import { readRule, ruleSays, valueOfRule } from './rule-text.ts';
-import { figureOf, leavesOf, textWith } from './shape.ts';
+import { leavesOf } from '../../line/numbers-in.ts';
+import { figureOf, textWith } from './shape.ts';
 import type { LetteredWay } from './way.ts';
 
 export type Laid =

@@ -1,7 +1,7 @@
 import type { Exact } from '../../exact/exact.ts';
-import type { JudgedLine } from '../judged.ts';
-import type { JudgedPaper, LineStep } from '../judged-paper.ts';
-import { readLine, type LineRead } from '../read-line.ts';
+import type { JudgedLine } from '../judge/judged.ts';
+import type { JudgedPaper, LineStep } from '../judge/judged-paper.ts';
+import { readLine, type LineRead } from '../read/read-line.ts';
 import { follow } from './follow.ts';
 import { LetteredPage, NoWay } from './page.ts';
 import type { Budget } from './solve.ts';

@@ -11,6 +11,9 @@ export interface NamedRule {
   readonly guess: number;
   /** Whether only what stands above a bar, or below one, is guessed to come from it. */
   readonly only?: 'above' | 'below';
+  /** Whether it lies above the number that it comes from, or that number must be even. */
+  readonly lies?: 'above';
+  readonly needs?: 'even';
   /** Null where these numbers have none. */
   readonly of: (...given: readonly Exact[]) => Exact | null;
   /** In words, for letters or numbers. */
@@ -36,7 +39,7 @@ export const NAMED_RULES: readonly NamedRule[] = [
     says: (x) => `the largest place of ${x}`,
   },
   ...UNITS.map(([unit, place]) =>
-    rounding(`up-to-${unit}`, 0, place, up, (x) => `${x} up to the next ${unit}`),
+    lyingAbove(rounding(`up-to-${unit}`, 0, place, up, (x) => `${x} up to the next ${unit}`)),
   ),
   ...UNITS.map(([unit, place]) =>
     rounding(`${unit}s-of`, 1.2, place, figureAt, (x) => `the ${unit}s of ${x}`),
@@ -52,6 +55,7 @@ export const NAMED_RULES: readonly NamedRule[] = [
     id: 'up-to-round',
     takes: 1,
     guess: 0,
+    lies: 'above',
     of: (x) => (isAbove(x) ? up(x, topUnit(x)) : null),
     says: (x) => `${x} up to the next number with one figure and zeros`,
   },
@@ -67,7 +71,14 @@ export const NAMED_RULES: readonly NamedRule[] = [
   ...UNITS.map(([unit, place]) =>
     rounding(`nearest-${unit}`, 0, place, nearest, (x) => `the nearest ${unit} to ${x}`),
   ),
-  { id: 'half', takes: 1, guess: 0, of: (x) => x.dividedBy(TWO), says: (x) => `half of ${x}` },
+  {
+    id: 'half',
+    takes: 1,
+    guess: 0,
+    needs: 'even',
+    of: (x) => x.dividedBy(TWO),
+    says: (x) => `half of ${x}`,
+  },
   { id: 'double', takes: 1, guess: 0, of: (x) => x.times(TWO), says: (x) => `the double of ${x}` },
   {
     id: 'middle',
@@ -128,9 +139,13 @@ export function namedRule(id: string): NamedRule | undefined {
 }
 
 /** A round number that is more than twice as large is no number near by. */
-export function isFarUp(id: string, own: Exact, value: Exact): boolean {
-  if (!id.startsWith('up-to') || !own.isConstant) return false;
+export function isFarUp({ lies }: NamedRule, own: Exact, value: Exact): boolean {
+  if (lies !== 'above' || !own.isConstant) return false;
   return value.compare(own.times(TWO)) > 0;
+}
+
+function lyingAbove(rule: NamedRule): NamedRule {
+  return { ...rule, lies: 'above' };
 }
 
 function rounding(

@@ -101,8 +101,9 @@ type Add = (rule: string, row: Row, cost: number) => void;
 function byRule(sign: Sign, value: Exact, more: number, add: Add): void {
   const [own] = sign.row;
   if (!own) return;
-  NAMED_RULES.forEach(({ id, takes, of, guess }, k) => {
-    if (takes !== 1 || isFarUp(id, own, value) || !of(own)?.equals(value)) return;
+  NAMED_RULES.forEach((rule, k) => {
+    const { id, takes, of, guess } = rule;
+    if (takes !== 1 || isFarUp(rule, own, value) || !of(own)?.equals(value)) return;
     const row = sign.row.map((one) => (one === null ? null : of(one)));
     add(`${id}(${named(sign)})`, row, COST.rule + guess + k / 100 + more);
   });

@@ -1,6 +1,7 @@
 import type { Exact } from '../../exact/exact.ts';
 import { turned, type FractionNode, type NumberNode, type Term } from '../../line/node.ts';
-import { leavesOf, textWith, valueWith } from './shape.ts';
+import { leavesOf } from '../../line/numbers-in.ts';
+import { textWith, valueWith } from './shape.ts';
 import { solved, type Budget, type Question, type Results } from './solve.ts';
 import { isSameRow, named, type Row, type Sign } from './symbols.ts';
 

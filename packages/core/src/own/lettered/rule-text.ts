@@ -2,6 +2,8 @@ import { type Exact } from '../../exact/exact.ts';
 import { Surd } from '../../exact/surd.ts';
 import { evaluateSurd } from '../../problem/evaluate.ts';
 import { readExpression } from '../../problem/read-expression.ts';
+import type { Expression } from '../../problem/expression.ts';
+import { lettersIn } from '../read/asked.ts';
 import { namedRule } from './named-rules.ts';
 
 /** `up-to-ten(b)`, `least-common-multiple(b, d)`. */
@@ -14,7 +16,12 @@ export type RuleRead =
       readonly id: string;
       readonly letters: readonly string[];
     }
-  | { readonly kind: 'computed'; readonly text: string; readonly letters: readonly string[] };
+  | {
+      readonly kind: 'computed';
+      readonly text: string;
+      readonly expression: Expression;
+      readonly letters: readonly string[];
+    };
 
 /** Null where the text is no rule. */
 export function readRule(text: string): RuleRead | null {
@@ -26,7 +33,8 @@ export function readRule(text: string): RuleRead | null {
   }
   const read = readExpression(text);
   if (!read.ok) return null;
-  return { kind: 'computed', text, letters: [...new Set(text.match(/[a-z]/g) ?? [])] };
+  const { expression } = read;
+  return { kind: 'computed', text, expression, letters: [...new Set(lettersIn(expression))] };
 }
 
 /** What a rule comes to with numbers for its letters; null where it has no value. */
@@ -35,10 +43,8 @@ export function valueOfRule(rule: RuleRead, values: ReadonlyMap<string, Exact>):
   if (rule.kind === 'named') {
     return namedRule(rule.id)!.of(...rule.letters.map((letter) => values.get(letter)!));
   }
-  const read = readExpression(rule.text);
-  if (!read.ok) return null;
   const standing = new Map([...values].map(([letter, value]) => [letter, Surd.of(value)]));
-  const made = evaluateSurd(read.expression, { standing });
+  const made = evaluateSurd(rule.expression, { standing });
   return made.ok ? made.value.rational : null;
 }
 

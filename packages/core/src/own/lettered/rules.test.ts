@@ -73,9 +73,9 @@ describe('named rules', () => {
   });
 
   it('round up to what is near alone', () => {
-    expect(isFarUp('up-to-hundred', exact('34'), exact('100'))).toBe(true);
-    expect(isFarUp('up-to-hundred', exact('87'), exact('100'))).toBe(false);
-    expect(isFarUp('double', exact('3'), exact('100'))).toBe(false);
+    expect(isFarUp(namedRule('up-to-hundred')!, exact('34'), exact('100'))).toBe(true);
+    expect(isFarUp(namedRule('up-to-hundred')!, exact('87'), exact('100'))).toBe(false);
+    expect(isFarUp(namedRule('double')!, exact('3'), exact('100'))).toBe(false);
   });
 });
 

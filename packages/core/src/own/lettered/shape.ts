@@ -1,19 +1,8 @@
 import { Exact } from '../../exact/exact.ts';
 import type { Factor, FractionNode, Node, NumberNode, Term } from '../../line/node.ts';
 import { termsText } from '../../line/node-text.ts';
-import { gathered } from '../../line/numbers-in.ts';
 
 const HUNDRED = Exact.of(100);
-
-/** The numbers of a line one by one, as they are written: of a fraction what is above and what is below its bar. */
-export function leavesOf(terms: readonly Term[]): readonly NumberNode[] {
-  return gathered(terms, (own) => {
-    if (own.kind === 'number') return [own];
-    return own.kind === 'fraction'
-      ? [own.top, own.bottom]
-      : [own.whole, own.part.top, own.part.bottom];
-  });
-}
 
 /** What a number comes to as it is written; of `75%` it is 75. */
 export function figureOf(leaf: NumberNode): Exact {

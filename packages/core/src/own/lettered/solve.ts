@@ -1,6 +1,7 @@
 import type { Exact } from '../../exact/exact.ts';
 import type { NumberNode, Term } from '../../line/node.ts';
-import { figureOf, leavesOf, textWith, valueWith } from './shape.ts';
+import { leavesOf } from '../../line/numbers-in.ts';
+import { figureOf, textWith, valueWith } from './shape.ts';
 import { originsOf } from './origins.ts';
 import { isSameRow, named, type Origin, type Row, type Sign } from './symbols.ts';
 

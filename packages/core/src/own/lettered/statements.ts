@@ -1,12 +1,12 @@
-import type { Exact } from '../../exact/exact.ts';
-import type { Asked } from '../asked.ts';
-import { turned, type NumberNode, type Term } from '../../line/node.ts';
-import type { LineRead, Side } from '../read-line.ts';
-import { operandsOf } from '../side-lines.ts';
-import { hasBox } from '../statements.ts';
+import { type Exact } from '../../exact/exact.ts';
+import { type NumberNode, type Term, turned } from '../../line/node.ts';
+import { hasBox } from '../../problem/box.ts';
+import { type Asked, operandsOf } from '../read/asked.ts';
+import type { LineRead, Side } from '../read/read-line.ts';
 import { namedRule } from './named-rules.ts';
-import { isEqual, isLone, NO_RESULTS, NoWay, type LetteredPage } from './page.ts';
-import { figureOf, leavesOf } from './shape.ts';
+import { isEqual, isLone, type LetteredPage, NO_RESULTS, NoWay } from './page.ts';
+import { leavesOf } from '../../line/numbers-in.ts';
+import { figureOf } from './shape.ts';
 import { named, rowOf } from './symbols.ts';
 
 type Read<Kind extends LineRead['kind']> = Extract<LineRead, { kind: Kind }>;

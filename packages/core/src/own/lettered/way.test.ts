@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { Random } from '../../classroom/random.ts';
-import { readAsked } from '../asked.ts';
-import { judgeLines } from '../paper.ts';
+import { readAsked } from '../read/asked.ts';
+import { judgeLines } from '../judge/judge-lines.ts';
 import { waysFor } from '../ways/ways.ts';
 import { choicesFor, withRule } from './choices.ts';
 import { layOn } from './lay.ts';

@@ -1,15 +1,17 @@
 import { type Exact } from '../../exact/exact.ts';
 import { numberText } from '../../exact/numeral.ts';
 import type { ProblemKind } from '../../problem/kinds.ts';
-import type { JudgedPaper } from '../judged-paper.ts';
+import type { JudgedPaper } from '../judge/judged-paper.ts';
 import type { Term } from '../../line/node.ts';
-import { readAsked } from '../asked.ts';
+import { readAsked } from '../read/asked.ts';
+import { conditionText } from './conditions.ts';
 import { conditionsOf } from './holds.ts';
 import { layOn } from './lay.ts';
 import { lettered, type Lettered } from './lettering.ts';
 import { bottomsOf, NoWay } from './page.ts';
 import { sampleRows } from './samples.ts';
-import { figureOf, leavesOf, textWith } from './shape.ts';
+import { leavesOf } from '../../line/numbers-in.ts';
+import { figureOf, textWith } from './shape.ts';
 import { isSameRow, type Sign } from './symbols.ts';
 
 /**
@@ -168,7 +170,9 @@ function withLetters(
   };
   const here = new Map(order.map((sign) => [letters.get(sign.id)!, sign.row[0]!]));
   const staying = given.filter(({ row }) => fixed.some((own) => own.equals(row[0]!)));
-  const stay = staying.map(({ id, row }) => `${letters.get(id)!} = ${row[0]!}`);
+  const stay = staying.map(({ id, row }) =>
+    conditionText({ kind: 'equal', letter: letters.get(id)!, than: row[0]!.toString() }),
+  );
   return { ...way, holds: [...stay, ...conditionsOf(way, here)] };
 }
 

@@ -1,9 +1,13 @@
 import { Random } from '../../classroom/random.ts';
 import { Dice } from '../../testing/rewritings.ts';
-import { readAsked } from '../asked.ts';
-import { judgeLines } from '../paper.ts';
-import { costOfLines } from './cost.ts';
+import { readAsked } from '../read/asked.ts';
+import { judgeLines } from '../judge/judge-lines.ts';
+import { costOfLines, countedLines } from './cost.ts';
 import { waysFor } from './ways.ts';
+
+function costOf(problem: string, ...lines: readonly string[]): number {
+  return costOfLines(countedLines(judgeLines(ways(problem).asked, lines)));
+}
 
 function ways(problem: string) {
   const read = readAsked(problem);
@@ -69,6 +73,6 @@ describe('ways that numbers invite', () => {
 
 it('counts facts over 1, regroupings, and twice what is held', () => {
   // Held: 92 while 46 × 60 is worked out, of whose two products one waits too; facts 4·6, 6·6, 4·2, 6·2; 2760 − 92 opens two places.
-  expect(costOfLines(['= 46 × 60 − 46 × 2', '= 2760 − 92', '= 2668'])).toBe(10);
-  expect(costOfLines(['= 655 − 400', '= 255'])).toBe(2);
+  expect(costOf('46 × 58', '= 46 × 60 − 46 × 2', '= 2760 − 92', '= 2668')).toBe(10);
+  expect(costOf('642 − 387', '= 655 − 400', '= 255')).toBe(2);
 });

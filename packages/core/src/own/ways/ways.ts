@@ -1,9 +1,9 @@
 import { type Exact } from '../../exact/exact.ts';
 import { numeralValue, type Numeral } from '../../exact/numeral.ts';
-import type { Asked } from '../asked.ts';
-import type { JudgedLine } from '../judged.ts';
-import { judgeLines } from '../paper.ts';
-import { costOfLines } from './cost.ts';
+import type { Asked } from '../read/asked.ts';
+import type { JudgedLine } from '../judge/judged.ts';
+import { judgeLines } from '../judge/judge-lines.ts';
+import { costOfLines, countedLines } from './cost.ts';
 import { waysOfProduct } from './product-drafts.ts';
 import { waysOfQuotient } from './quotient-drafts.ts';
 import { waysOfDifference, waysOfSum } from './sum-drafts.ts';
@@ -74,5 +74,7 @@ function provedWay(asked: Asked, { kind, lines, why }: Draft): readonly Way[] {
   const judged = judgeLines(asked, told);
   const isProved =
     judged.complete && judged.right && judged.lines.every(({ verdict }) => verdict === 'lawful');
-  return isProved ? [{ kind, lines: judged.lines, why, cost: costOfLines(told) }] : [];
+  return isProved
+    ? [{ kind, lines: judged.lines, why, cost: costOfLines(countedLines(judged)) }]
+    : [];
 }
