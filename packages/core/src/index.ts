@@ -63,7 +63,7 @@ export type {
 export { answerText } from './account/answer-text.ts';
 export { rootOf } from './account/root.ts';
 export { owedEntries } from './account/owed.ts';
-export { audit } from './account/audit.ts';
+export { audit } from './laws/audit.ts';
 export { TermSet } from './account/terms.ts';
 export { PieceSpace, ProductSpace, SumSpace } from './account/spaces.ts';
 export { Surd } from './exact/surd.ts';
@@ -124,7 +124,7 @@ export {
   type Comparison,
   type Lane,
 } from './compare/compare.ts';
-export { stepLabels } from './compare/step-labels.ts';
+export { stepLabels } from './compare/looked-at.ts';
 export { dealtSteps, areTogether, nextStop, previousStop } from './compare/stops.ts';
 export {
   isOneNumber,
@@ -134,19 +134,20 @@ export {
   type Pointed,
   type Subject,
 } from './compare/amounts.ts';
-export { levels, shareOf, type Level } from './compare/levels.ts';
-export { certainties } from './compare/certainty.ts';
-export { foresee, type Foresight } from './compare/foresight.ts';
+export { levels, shareOf, type Level } from './compare/counted/levels.ts';
+export { certainties } from './compare/looked-at.ts';
+export { foresee } from './compare/looked-at.ts';
+export { type Foresight } from './compare/counted/foresight.ts';
 export { checkOf, checks } from './checks/index.ts';
 export { directions, directionText, type Direction } from './checks/direction-check.ts';
 export { certainText } from './checks/leading-figures-check.ts';
 export { reachOf } from './checks/reach.ts';
 export type { CheckFinding, CheckId, CheckSpec, CheckSubject, Outcome } from './checks/check.ts';
-export { cost, type Cost } from './compare/cost.ts';
-export { agreement } from './compare/agreement.ts';
-export type { Agreement } from './compare/agreement-shape.ts';
+export { cost, type Cost } from './compare/counted/cost.ts';
+export { agreement } from './compare/certificate/agreement.ts';
+export type { Agreement } from './compare/certificate/agreement-shape.ts';
 export { leavesOf } from './compare/expressions.ts';
-export { differingCuts, reasonsOf, type Reasons } from './compare/reasons.ts';
+export { differingCuts, reasonsOf, type Reasons } from './compare/certificate/reasons.ts';
 export type { Expression as SumExpression, MethodAgreement, Move } from './compare/expressions.ts';
 export {
   commonText,
@@ -165,9 +166,9 @@ export {
   sumTex,
   texText,
   type TermTexts,
-} from './compare/agreement-export.ts';
-export { verifyAgreement, type Verification } from './compare/verify-agreement.ts';
-export { CERTIFICATE_NOT_CHECKED } from './compare/certificate-claims.ts';
+} from './compare/certificate/agreement-export.ts';
+export { verifyAgreement, type Verification } from './compare/certificate/verify-agreement.ts';
+export { CERTIFICATE_NOT_CHECKED } from './compare/certificate/certificate-claims.ts';
 export { traceDocument } from './formats/trace-document.ts';
 export { traceMarkdown } from './formats/trace-markdown.ts';
 export { comparisonReport } from './formats/comparison-report.ts';
@@ -225,7 +226,7 @@ export { diagnosedDocument, learnerDocument, sheetDocument } from './formats/dia
 export { FEATURES } from './account/chance.ts';
 export { isWrongCopy, wrongCopies, type WrongCopy } from './slips/copies.ts';
 export { linesForAll, wholeItems, type WholeItem } from './diagnose/whole-item.ts';
-export { workWithHabits, type Habit, type SlipHabit } from './slips/habits.ts';
+export { workWithHabits, type Habit, type SlipHabit } from './habits/habits.ts';
 export { SLIP_IDEAS, slipIdea } from './slips/catalogue.ts';
 export type { SlipIdea } from './slips/slip-idea.ts';
 export { methodsFor } from './diagnose/works.ts';
@@ -238,7 +239,7 @@ export {
 } from './classroom/simulation.ts';
 export { usualRates, type Rates, type SlipRate } from './classroom/rates.ts';
 export { observedSlips, type Observed } from './classroom/observed.ts';
-export { habitSheet, type HabitItem, type HabitSheet } from './slips/habit-sheet.ts';
+export { habitSheet, type HabitItem, type HabitSheet } from './habits/habit-sheet.ts';
 export { factErrors, factIdea } from './slips/fact-errors.ts';
 export { problemValue } from './problem/problem.ts';
 export { tellApart, type Suspect, type TellingNumbers } from './diagnose/tell-apart.ts';
@@ -250,7 +251,7 @@ export {
   type ReadMark,
   type WrittenPaper,
 } from './diagnose/read-paper.ts';
-export { readComputation } from './own/read/computation.ts';
+export { readComputation } from './problem/computation.ts';
 export { nameOfMethod, shortNameOfMethod } from './methods/names.ts';
 export { OWN_LINES } from './account/own-lines.ts';
 export { OWN_LINES_NAME } from './account/own-lines.ts';

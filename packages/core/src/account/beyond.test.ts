@@ -3,7 +3,7 @@ import { traceDocument } from '../formats/trace-document.ts';
 import { Exact } from '../exact/exact.ts';
 import { registry } from '../methods/index.ts';
 import { marksOf, worked } from '../testing/work.ts';
-import { audit } from './audit.ts';
+import { audit } from '../laws/audit.ts';
 import { beyondOf, holds, laidBeyond, NOTHING_BEYOND, worthBeyond } from './beyond.ts';
 import { ledgerAt } from './ledger.ts';
 

@@ -1,5 +1,6 @@
 import { type Exact } from '../exact/exact.ts';
 import { digitWorth, figure, type Numeral } from '../exact/numeral.ts';
+import { termText } from '../exact/terms-text.ts';
 
 /** One piece of an operand: 40 of 46. Parts are listed smallest first and add up to the operand. */
 export interface Part {
@@ -17,4 +18,11 @@ export function placeCut(operand: Numeral): readonly Part[] {
     text: digit === 0 ? '0' : figure(digit) + '0'.repeat(place),
     place,
   }));
+}
+
+/** An operand cut into its terms, the last one first, with the sign that a minus before it gives them. */
+export function termsCut({ terms }: Numeral): readonly Part[] {
+  if (!terms) throw new RangeError('termsCut: the operand has no terms');
+  const worths = terms.list.map((term) => (terms.taken ? term.negate() : term));
+  return worths.reverse().map((worth) => ({ worth, text: termText(worth), place: undefined }));
 }

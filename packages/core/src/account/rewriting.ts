@@ -1,4 +1,6 @@
-import type { Entry, Role, Step } from './account.ts';
+import type { Exact } from '../exact/exact.ts';
+import type { Entry, Role, Step, Trace } from './account.ts';
+import { tally } from './ledger.ts';
 
 /**
  * Whether a step only writes what is owed in another way, so that it is still to be dealt with: a place
@@ -28,6 +30,13 @@ const REWRITTEN: ReadonlySet<Role> = new Set([
 
 /** Marks that are parts of a quotient found so far; all else of a division is still to be shared. */
 export const IN_QUOTIENT: ReadonlySet<Role> = new Set(['answer', 'chunk']);
+
+/** How much of a quotient is found, before the first step and after every step. */
+export function foundShares(trace: Trace): readonly Exact[] {
+  return tally(trace, (entry) =>
+    entry.standing === 'marked' && IN_QUOTIENT.has(entry.role) ? entry.worth : null,
+  );
+}
 
 /** What stands for everything that a step has not dealt with. */
 const LEFT: ReadonlySet<Role> = new Set(['doubled', 'remainder']);

@@ -2,7 +2,7 @@ import { where } from './chance.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeral } from '../exact/numeral.ts';
 import { productProblem } from '../problem/problem.ts';
-import { audit } from './audit.ts';
+import { audit } from '../laws/audit.ts';
 import { Scribe, type ScribeRequest, type Writing } from './scribe.ts';
 
 const phrase = { key: 'test', values: {} };

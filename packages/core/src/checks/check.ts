@@ -2,9 +2,9 @@ import type { Trace } from '../account/account.ts';
 import type { Comparison, Lane } from '../compare/compare.ts';
 import type { Exact } from '../exact/exact.ts';
 import type { EstimateRecord } from '../formats/comparison-shape.ts';
-import type { CheckId, Outcome } from './ids.ts';
+import type { CheckId, Outcome } from '../formats/check-ids.ts';
 
-export { CHECKS, OUTCOMES, type CheckId, type Outcome } from './ids.ts';
+export { CHECKS, OUTCOMES, type CheckId, type Outcome } from '../formats/check-ids.ts';
 
 /** What a check is made with. */
 export interface CheckSubject {

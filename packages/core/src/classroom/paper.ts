@@ -7,8 +7,8 @@ import type { Method } from '../methods/method.ts';
 import type { Problem } from '../problem/problem.ts';
 import { slipIdea } from '../slips/catalogue.ts';
 import { factErrors } from '../slips/fact-errors.ts';
-import { workWithHabits, type HabitWork } from '../slips/habits.ts';
-import type { Random } from './random.ts';
+import { workWithHabits, type HabitWork } from '../habits/habits.ts';
+import type { Random } from '../exact/random.ts';
 import type { Rates } from './rates.ts';
 
 /** One learner's work: what it comes to, and the first chance at which it was lost. */

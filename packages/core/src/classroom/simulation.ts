@@ -3,7 +3,7 @@ import { WRONG_FACT } from '../account/chance.ts';
 import type { Method } from '../methods/method.ts';
 import type { Problem } from '../problem/problem.ts';
 import { ClassFacts, ClassPaper, type ClassLearner, type Danger } from './paper.ts';
-import { Random } from './random.ts';
+import { Random } from '../exact/random.ts';
 import type { Rates, SlipRate } from './rates.ts';
 
 export interface ClassRequest {

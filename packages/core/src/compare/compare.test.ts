@@ -15,8 +15,8 @@ import {
 } from '../problem/problem.ts';
 import { comparisons } from '../testing/arbitraries.ts';
 import { problemFrom } from '../testing/work.ts';
-import type { Agreement } from './agreement-shape.ts';
-import { agreement } from './agreement.ts';
+import type { Agreement } from './certificate/agreement-shape.ts';
+import { agreement } from './certificate/agreement.ts';
 import {
   commonText,
   expressionLine,
@@ -24,16 +24,16 @@ import {
   termTextsOf,
   reasonsMarkdown,
   texText,
-} from './agreement-export.ts';
+} from './certificate/agreement-export.ts';
 import { pointAt, sameAmounts } from './amounts.ts';
 import { compare, type Comparison } from './compare.ts';
-import { cost } from './cost.ts';
-import { levels, shareOf } from './levels.ts';
-import { stepLabels } from './step-labels.ts';
+import { cost } from './counted/cost.ts';
+import { levels, shareOf } from './counted/levels.ts';
+import { stepLabels } from './looked-at.ts';
 import { sameUnit } from '../account/phase.ts';
-import { reasonsOf } from './reasons.ts';
+import { reasonsOf } from './certificate/reasons.ts';
 import { areTogether, nextStop, previousStop } from './stops.ts';
-import { verifyAgreement } from './verify-agreement.ts';
+import { verifyAgreement } from './certificate/verify-agreement.ts';
 
 function product(a: string, b: string, base = 10): ProductProblem {
   return productProblem([numeral(a, base), numeral(b, base)]);

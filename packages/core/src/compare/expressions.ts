@@ -1,7 +1,7 @@
 import type { Exact } from '../exact/exact.ts';
-import type { Expression } from './agreement-shape.ts';
+import type { Expression } from './certificate/agreement-shape.ts';
 
-export type { Expression, MethodAgreement, Move } from './agreement-shape.ts';
+export type { Expression, MethodAgreement, Move } from './certificate/agreement-shape.ts';
 
 /** An amount of these terms; `scaled` says how it is written where that is not how it is told. */
 export function amountOf(worth: Exact, of: readonly string[], scaled?: string): Expression {

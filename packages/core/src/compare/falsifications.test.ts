@@ -4,11 +4,11 @@ import { OF_TWO_LAWS } from '../laws/table.ts';
 import { problemText } from '../problem/problem.ts';
 import { comparisons } from '../testing/arbitraries.ts';
 import { FALSIFICATIONS, falsified, type Falsified } from '../testing/falsify.ts';
-import type { Agreement } from './agreement-shape.ts';
-import { agreement } from './agreement.ts';
+import type { Agreement } from './certificate/agreement-shape.ts';
+import { agreement } from './certificate/agreement.ts';
 import { compare } from './compare.ts';
 import { leavesOf, type Expression } from './expressions.ts';
-import { verifyAgreement } from './verify-agreement.ts';
+import { verifyAgreement } from './certificate/verify-agreement.ts';
 
 /**
  * A falsification that is confirmed must be true after all. These are the ways in which it can be, told without

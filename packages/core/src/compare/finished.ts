@@ -2,7 +2,7 @@ import { writtenFactors, type Amount, type LawFrame } from '../laws/law.ts';
 import { denominatorOf } from '../laws/written.ts';
 import { isFraction } from '../problem/expression.ts';
 import { termShape } from '../problem/kinds.ts';
-import type { Line } from './lines.ts';
+import type { Line } from './certificate/lines.ts';
 
 /**
  * The last line is finished: one amount that is worked out and reduced; terms that are all unlike; or a square of

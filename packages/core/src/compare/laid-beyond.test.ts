@@ -1,10 +1,10 @@
-import { readComputation } from '../own/read/computation.ts';
+import { readComputation } from '../problem/computation.ts';
 import { ownLinesMethod } from '../own/paper/method.ts';
 import { workOf } from '../own/paper/own-work.ts';
-import { commonText } from './agreement-export.ts';
+import { commonText } from './certificate/agreement-export.ts';
 import { compare } from './compare.ts';
 import { laidBeyond } from './laid-beyond.ts';
-import { reasonsOf } from './reasons.ts';
+import { reasonsOf } from './certificate/reasons.ts';
 
 function made(problem: string, lines: readonly string[]) {
   const read = readComputation(problem);

@@ -5,8 +5,8 @@ import { problemText, problemValue } from '../problem/problem.ts';
 import { readExpression } from '../problem/read-expression.ts';
 import { scriptOf } from '../problem/script.ts';
 import { comparisons } from '../testing/arbitraries.ts';
-import { reasonsLatex } from './agreement-export.ts';
-import { reasonsOf } from './reasons.ts';
+import { reasonsLatex } from './certificate/agreement-export.ts';
+import { reasonsOf } from './certificate/reasons.ts';
 import { compare } from './compare.ts';
 
 /** The right sides of all lines of a display, as the problem language has them. */

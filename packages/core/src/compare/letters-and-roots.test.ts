@@ -1,7 +1,7 @@
 import { registry } from '../methods/index.ts';
 import { problemFrom } from '../testing/work.ts';
-import type { Agreement } from './agreement-shape.ts';
-import { agreement } from './agreement.ts';
+import type { Agreement } from './certificate/agreement-shape.ts';
+import { agreement } from './certificate/agreement.ts';
 import {
   reasonsLatex,
   reasonsMarkdown,
@@ -9,11 +9,11 @@ import {
   expressionLine,
   lawName,
   termTextsOf,
-} from './agreement-export.ts';
+} from './certificate/agreement-export.ts';
 import { compare } from './compare.ts';
 import type { Expression } from './expressions.ts';
-import type { Reasons } from './reasons.ts';
-import { verifyAgreement } from './verify-agreement.ts';
+import type { Reasons } from './certificate/reasons.ts';
+import { verifyAgreement } from './certificate/verify-agreement.ts';
 
 const NAMES = {
   method: (id: string) => id,

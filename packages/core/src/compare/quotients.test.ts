@@ -3,17 +3,17 @@ import { registry } from '../methods/index.ts';
 import { speakerFor } from '../phrases/speaker.ts';
 import { DEFAULT_VOCABULARY } from '../phrases/vocabulary.ts';
 import { readProblem } from '../problem/problem.ts';
-import { agreement } from './agreement.ts';
-import { reasonsLatex, reasonsMarkdown, lawName } from './agreement-export.ts';
-import { reasonsOf } from './reasons.ts';
-import { certainties } from './certainty.ts';
+import { agreement } from './certificate/agreement.ts';
+import { reasonsLatex, reasonsMarkdown, lawName } from './certificate/agreement-export.ts';
+import { reasonsOf } from './certificate/reasons.ts';
+import { certainties } from './looked-at.ts';
 import { compare } from './compare.ts';
-import { cost } from './cost.ts';
-import { foresee } from './foresight.ts';
-import { foundShares } from './found.ts';
-import { levels } from './levels.ts';
-import { stepLabels } from './step-labels.ts';
-import { verifyAgreement } from './verify-agreement.ts';
+import { cost } from './counted/cost.ts';
+import { foresee } from './looked-at.ts';
+import { foundShares } from '../account/rewriting.ts';
+import { levels } from './counted/levels.ts';
+import { stepLabels } from './looked-at.ts';
+import { verifyAgreement } from './certificate/verify-agreement.ts';
 
 function problem(text: string) {
   const read = readProblem(text);

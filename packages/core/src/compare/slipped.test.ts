@@ -5,15 +5,15 @@ import { problemText } from '../problem/problem.ts';
 import { comparisons } from '../testing/arbitraries.ts';
 import { problemFrom } from '../testing/work.ts';
 import { registry } from '../methods/index.ts';
-import { agreement } from './agreement.ts';
-import { reasonsMarkdown } from './agreement-export.ts';
-import { reasonsOf } from './reasons.ts';
+import { agreement } from './certificate/agreement.ts';
+import { reasonsMarkdown } from './certificate/agreement-export.ts';
+import { reasonsOf } from './certificate/reasons.ts';
 import { pointAt } from './amounts.ts';
-import { certainties } from './certainty.ts';
+import { certainties } from './looked-at.ts';
 import { compare } from './compare.ts';
-import { cost } from './cost.ts';
-import { levels } from './levels.ts';
-import { verifyAgreement } from './verify-agreement.ts';
+import { cost } from './counted/cost.ts';
+import { levels } from './counted/levels.ts';
+import { verifyAgreement } from './certificate/verify-agreement.ts';
 import { PLAIN_NOTATION } from '../exact/notation.ts';
 
 /** Comparisons with one slip in the first method. */

@@ -3,14 +3,14 @@ import type { Problem } from '../problem/problem.ts';
 import { OWN_LINES } from '../account/own-lines.ts';
 import { sortOf } from '../problem/sorts/sorts.ts';
 import type { SortId } from '../problem/sorts/sort.ts';
-import { fractionTold } from './fraction-told.ts';
+import { fractionTold } from './told/fractions.ts';
 import {
   partCertainties,
   placedCertainties,
   quotientCertainties,
   rootCertainties,
   type Certainty,
-} from './certainty-of.ts';
+} from './counted/certainty.ts';
 import {
   additions,
   figureFacts,
@@ -20,14 +20,14 @@ import {
   regroupings,
   rootFacts,
   subtractions,
-} from './counts.ts';
+} from './counted/counts.ts';
 import {
   carriedRemainders,
   divisionForesight,
   rootForesight,
   type Foresight,
-} from './foresight-of.ts';
-import { ownCounts } from './own-counts.ts';
+} from './counted/foresight.ts';
+import { ownCounts } from './counted/own-counts.ts';
 import {
   ownLabels,
   partLabels,
@@ -37,12 +37,12 @@ import {
   sumLabels,
   termLabels,
   type Labels,
-} from './labels-of.ts';
-import { productTold } from './product-told.ts';
-import { quotientMoves } from './quotient-moves.ts';
-import { rootMoves } from './root-moves.ts';
-import { sumTold } from './sum-told.ts';
-import { NOTHING_TOLD, type Telling } from './told.ts';
+} from './step-labels.ts';
+import { productTold } from './told/products.ts';
+import { quotientMoves } from './told/quotient-moves.ts';
+import { rootMoves } from './told/root-moves.ts';
+import { sumTold } from './told/sums.ts';
+import { NOTHING_TOLD, type Telling } from './told/telling.ts';
 
 /** What differs between sorts of problems when their works are looked at. */
 export interface SortWork {

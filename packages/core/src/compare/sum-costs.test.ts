@@ -1,6 +1,6 @@
 import { worked } from '../testing/work.ts';
-import { certainties } from './certainty.ts';
-import { cost } from './cost.ts';
+import { certainties } from './looked-at.ts';
+import { cost } from './counted/cost.ts';
 
 const counted = (id: string, text: string, school = {}) => {
   const { facts, additions, carries, figures, heldAtOnce, largestHeld } = cost(

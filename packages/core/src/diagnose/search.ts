@@ -6,7 +6,7 @@ import type { Method } from '../methods/method.ts';
 import { problemValue, type Problem } from '../problem/problem.ts';
 import { wrongCopies } from '../slips/copies.ts';
 import { factErrors } from '../slips/fact-errors.ts';
-import { suits, workWithHabits, type Habit, type HabitWork } from '../slips/habits.ts';
+import { suits, workWithHabits, type Habit, type HabitWork } from '../habits/habits.ts';
 import { Budget } from './budget.ts';
 import { causeKey, compareCauses, type Cause, type CauseSlip } from './cause.ts';
 import { pairCauses, pairSums } from './pairs.ts';

@@ -5,7 +5,7 @@ import { registry } from '../methods/index.ts';
 import type { Method } from '../methods/method.ts';
 import { problemText, type Problem } from '../problem/problem.ts';
 import { slipIdea } from '../slips/catalogue.ts';
-import { suits, workWithHabits, type SlipHabit } from '../slips/habits.ts';
+import { suits, workWithHabits, type SlipHabit } from '../habits/habits.ts';
 import { readAnswer } from './answer.ts';
 import { Budget } from './budget.ts';
 import { compareCauses, slipCount, type Cause } from './cause.ts';

@@ -1,11 +1,11 @@
 import type { School } from '../account/account.ts';
 import { readAddress } from '../account/chance.ts';
-import { Random } from '../classroom/random.ts';
+import { Random } from '../exact/random.ts';
 import type { Exact } from '../exact/exact.ts';
 import { hasOpportunity, type Method } from '../methods/method.ts';
 import type { Problem } from '../problem/problem.ts';
-import { anotherLike } from '../slips/another-like.ts';
-import { workWithHabits, type Habit } from '../slips/habits.ts';
+import { anotherLike } from '../habits/another-like.ts';
+import { workWithHabits, type Habit } from '../habits/habits.ts';
 
 /** Something that may have happened: slips by their addresses, or a habit, in one way of working. */
 export interface Suspect {

@@ -1,4 +1,4 @@
-import { AGREEMENT, type Agreement } from '../compare/agreement-shape.ts';
+import { AGREEMENT, type Agreement } from '../compare/certificate/agreement-shape.ts';
 import { readAs, type Read } from '../describe/describe.ts';
 import { headFault, isFields } from './heading.ts';
 

@@ -14,7 +14,7 @@ import { failureText } from '../problem/failure.ts';
 import { benchFailure } from '../problem/limits.ts';
 import { problemText, readProblem, type Problem } from '../problem/problem.ts';
 import { keptAnswer } from '../diagnose/answer.ts';
-import { readComputation } from '../own/read/computation.ts';
+import { readComputation } from '../problem/computation.ts';
 import { COMPARISON_VERSIONS, laterField, migrateComparison } from './comparison-migrations.ts';
 import {
   COMPARISON,

@@ -1,4 +1,4 @@
-import { AGREEMENT } from '../compare/agreement-shape.ts';
+import { AGREEMENT } from '../compare/certificate/agreement-shape.ts';
 import {
   amount,
   count,

@@ -1,8 +1,8 @@
-import { agreement } from '../compare/agreement.ts';
+import { agreement } from '../compare/certificate/agreement.ts';
 import { sameAmounts } from '../compare/amounts.ts';
 import type { Comparison } from '../compare/compare.ts';
 import { resultOf, sameResult } from '../account/result.ts';
-import { verifyAgreement } from '../compare/verify-agreement.ts';
+import { verifyAgreement } from '../compare/certificate/verify-agreement.ts';
 import type { ComparisonReport } from './comparison-report-shape.ts';
 import { costDocument, problemDocument } from './trace-document.ts';
 

@@ -1,4 +1,4 @@
-import { CHECKS, OUTCOMES } from '../checks/ids.ts';
+import { CHECKS, OUTCOMES } from './check-ids.ts';
 import {
   amount,
   count,

@@ -7,7 +7,7 @@ import type { Search } from '../diagnose/search.ts';
 import { diagnoseSheet, type ItemVerdict } from '../diagnose/sheet.ts';
 import type { Method } from '../methods/method.ts';
 import { problemValue, type Problem } from '../problem/problem.ts';
-import { workWithHabits, type SlipHabit } from '../slips/habits.ts';
+import { workWithHabits, type SlipHabit } from '../habits/habits.ts';
 import type {
   DiagnosisDocument,
   LearnerDocument,

@@ -1,4 +1,4 @@
-import { AGREEMENT } from '../compare/agreement-shape.ts';
+import { AGREEMENT } from '../compare/certificate/agreement-shape.ts';
 import { jsonSchemaOf, type Description } from '../describe/describe.ts';
 import { COMPARISON_REPORT } from './comparison-report-shape.ts';
 import { COMPARISON_VERSION } from './comparison-migrations.ts';

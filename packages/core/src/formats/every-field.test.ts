@@ -1,9 +1,9 @@
-import { Random } from '../classroom/random.ts';
-import { agreement } from '../compare/agreement.ts';
-import { CERTIFICATE_UNCHECKED_FIELDS } from '../compare/certificate-claims.ts';
+import { Random } from '../exact/random.ts';
+import { agreement } from '../compare/certificate/agreement.ts';
+import { CERTIFICATE_UNCHECKED_FIELDS } from '../compare/certificate/certificate-claims.ts';
 import { compare } from '../compare/compare.ts';
-import { verifyAgreement } from '../compare/verify-agreement.ts';
-import { audit } from '../account/audit.ts';
+import { verifyAgreement } from '../compare/certificate/verify-agreement.ts';
+import { audit } from '../laws/audit.ts';
 import { registry } from '../methods/index.ts';
 import { readAsked } from '../own/read/asked.ts';
 import { ownLinesMethod } from '../own/paper/method.ts';

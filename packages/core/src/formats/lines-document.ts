@@ -2,7 +2,7 @@ import { readAnswer, type Form } from '../diagnose/answer.ts';
 import type { JudgedLine } from '../own/judge/judged.ts';
 import type { JudgedPaper } from '../own/judge/judged-paper.ts';
 import { OWN_PHRASES } from '../own/account/phrases.ts';
-import { expressionProblem } from '../own/read/computation.ts';
+import { expressionProblem } from '../problem/computation.ts';
 import { ownTrace } from '../own/paper/method.ts';
 import { usedText } from '../laws/used.ts';
 import { Budget } from '../diagnose/budget.ts';

@@ -1,9 +1,9 @@
 import { decodeAgreement } from './agreement-document.ts';
-import { verifyAgreement, type Verification } from '../compare/verify-agreement.ts';
-import { CERTIFICATE_NOT_CHECKED } from '../compare/certificate-claims.ts';
+import { verifyAgreement, type Verification } from '../compare/certificate/verify-agreement.ts';
+import { CERTIFICATE_NOT_CHECKED } from '../compare/certificate/certificate-claims.ts';
 import { readAs, type Read } from '../describe/describe.ts';
 import { Exact } from '../exact/exact.ts';
-import { readWorked } from '../own/read/computation.ts';
+import { readWorked } from '../problem/computation.ts';
 import { COMPARISON_REPORT, type ComparisonReport } from './comparison-report-shape.ts';
 import { headFault, isFields } from './heading.ts';
 import { problemFaults } from './trace-claims.ts';

@@ -6,7 +6,7 @@ import { lawFaults, lineIn, type Work } from '../laws/replay.ts';
 import { OWN_LINES } from '../account/own-lines.ts';
 import { failureText } from '../problem/failure.ts';
 import { problemValue, type Problem } from '../problem/problem.ts';
-import { readWorked } from '../own/read/computation.ts';
+import { readWorked } from '../problem/computation.ts';
 import { readExpression } from '../problem/read-expression.ts';
 import { scriptOf } from '../problem/script.ts';
 import { headFault } from './heading.ts';

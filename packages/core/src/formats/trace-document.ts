@@ -7,7 +7,7 @@ import { lowered } from '../exact/terms-text.ts';
 import { exactRoot } from '../problem/evaluate.ts';
 import { answerText } from '../account/answer-text.ts';
 import { allEntries } from '../account/owed.ts';
-import { cost } from '../compare/cost.ts';
+import { cost } from '../compare/counted/cost.ts';
 import { numeralText } from '../exact/numeral.ts';
 import type { Method } from '../methods/method.ts';
 import { sayPlain } from '../phrases/phrasebook.ts';

@@ -6,7 +6,7 @@ import type { Method } from '../methods/method.ts';
 import { inNotation } from '../exact/notation.ts';
 import { amountWriter } from '../problem/script.ts';
 import { sheetText } from '../sheet/text-sink.ts';
-import { LAW_LABELS } from '../compare/agreement-export.ts';
+import { LAW_LABELS } from '../compare/certificate/agreement-export.ts';
 import { notationFor } from '../phrases/speaker.ts';
 import { DEFAULT_VOCABULARY, type Vocabulary } from '../phrases/vocabulary.ts';
 import { traceDocument } from './trace-document.ts';

@@ -2,7 +2,7 @@ import { addressText } from '../account/chance.ts';
 import fc from 'fast-check';
 import type { Mark, School, Trace } from '../account/account.ts';
 import { answerText } from '../account/answer-text.ts';
-import { audit } from '../account/audit.ts';
+import { audit } from '../laws/audit.ts';
 import { Exact } from '../exact/exact.ts';
 import { numeral, placeValue } from '../exact/numeral.ts';
 import { sayPlain } from '../phrases/phrasebook.ts';

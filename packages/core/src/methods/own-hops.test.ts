@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { audit } from '../account/audit.ts';
+import { audit } from '../laws/audit.ts';
 import { Exact } from '../exact/exact.ts';
 import { makeProblem, type Problem } from '../problem/problem.ts';
 import type { ProblemKind } from '../problem/kinds.ts';

@@ -1,5 +1,5 @@
 import type { Trace } from '../account/account.ts';
-import { audit } from '../account/audit.ts';
+import { audit } from '../laws/audit.ts';
 
 let isWatching = false;
 

@@ -1,5 +1,5 @@
 import { writeFileSync } from 'node:fs';
-import { Random } from '../classroom/random.ts';
+import { Random } from '../exact/random.ts';
 import { compare } from '../compare/compare.ts';
 import { comparisonReport } from '../formats/comparison-report.ts';
 import { linesDocument } from '../formats/lines-document.ts';
@@ -7,7 +7,7 @@ import { sheetText } from '../sheet/text-sink.ts';
 import { ordinaryInput, type OrdinaryInput } from '../testing/ordinary-input.ts';
 import { Dice } from '../testing/rewritings.ts';
 import { readAsked } from './read/asked.ts';
-import { readComputation } from './read/computation.ts';
+import { readComputation } from '../problem/computation.ts';
 import { ownLinesMethod } from './paper/method.ts';
 import { offersFor, typedLine } from './paper/offers.ts';
 import { workOf } from './paper/own-work.ts';

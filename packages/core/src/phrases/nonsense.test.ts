@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { checks } from '../checks/index.ts';
-import { agreement } from '../compare/agreement.ts';
-import { certainties } from '../compare/certainty.ts';
+import { agreement } from '../compare/certificate/agreement.ts';
+import { certainties } from '../compare/looked-at.ts';
 import { compare, type Comparison } from '../compare/compare.ts';
-import { cost } from '../compare/cost.ts';
+import { cost } from '../compare/counted/cost.ts';
 import { stopsOf } from '../compare/stops.ts';
-import { verifyAgreement } from '../compare/verify-agreement.ts';
+import { verifyAgreement } from '../compare/certificate/verify-agreement.ts';
 import { Budget } from '../diagnose/budget.ts';
 import { diagnose } from '../diagnose/diagnose.ts';
 import { Search } from '../diagnose/search.ts';

@@ -1,4 +1,4 @@
-import { foresee } from '../compare/foresight.ts';
+import { foresee } from '../compare/looked-at.ts';
 import { registry } from '../methods/index.ts';
 import { contextWarnings, contextWarningText } from './context.ts';
 import { evaluate } from './evaluate.ts';

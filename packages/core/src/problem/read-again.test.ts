@@ -1,4 +1,4 @@
-import { Random } from '../classroom/random.ts';
+import { Random } from '../exact/random.ts';
 import { ordinaryInput } from '../testing/ordinary-input.ts';
 import { Dice } from '../testing/rewritings.ts';
 import { problemText, readProblem } from './problem.ts';

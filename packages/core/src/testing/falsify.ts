@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { LAWS } from '../account/account.ts';
-import type { Agreement } from '../compare/agreement-shape.ts';
+import type { Agreement } from '../compare/certificate/agreement-shape.ts';
 import type { Expression } from '../compare/expressions.ts';
 import { Exact } from '../exact/exact.ts';
 

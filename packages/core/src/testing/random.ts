@@ -1,4 +1,4 @@
-import { Random } from '../classroom/random.ts';
+import { Random } from '../exact/random.ts';
 
 /** Numbers from a seed, the same every time: whole numbers from `least` to `most`, both included. */
 export function seeded(seed: number): (least: number, most: number) => number {

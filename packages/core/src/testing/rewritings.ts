@@ -1,4 +1,4 @@
-import { type Random } from '../classroom/random.ts';
+import { type Random } from '../exact/random.ts';
 import type { Law } from '../account/account.ts';
 import type { MoveId } from '../laws/moves.ts';
 

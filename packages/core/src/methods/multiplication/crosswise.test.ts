@@ -1,8 +1,8 @@
-import { agreement } from '../../compare/agreement.ts';
+import { agreement } from '../../compare/certificate/agreement.ts';
 import { PLAIN_NOTATION } from '../../exact/notation.ts';
-import { expressionLine, termTextsOf } from '../../compare/agreement-export.ts';
+import { expressionLine, termTextsOf } from '../../compare/certificate/agreement-export.ts';
 import { compare } from '../../compare/compare.ts';
-import { verifyAgreement } from '../../compare/verify-agreement.ts';
+import { verifyAgreement } from '../../compare/certificate/verify-agreement.ts';
 import { groupWorths, marksOf, problemFrom, said, worked } from '../../testing/work.ts';
 import { registry } from '../index.ts';
 

@@ -9,7 +9,8 @@ import { gatherTerms, groupKinds, termWriting } from './gather.ts';
 import { slippedProduct } from './letter-slips.ts';
 import { polynomialPhrases } from './polynomial-words.ts';
 import { LOST_SIGN, MISSED_PRODUCT, wayOfStage } from './schools.ts';
-import { cutOf, inOrder, inRow, isNegative, likeTerms, listOf } from './term-list.ts';
+import { inOrder, inRow, isNegative, likeTerms, listOf } from './term-list.ts';
+import { termsCut } from '../../account/cut.ts';
 
 const { phrase } = polynomialPhrases;
 
@@ -29,7 +30,7 @@ type Pair = readonly [first: number, second: number];
 export function expand(scribe: Scribe, problem: Problem, school: School, own: Way): Trace {
   const { number, isLast } = scribe.stage;
   const way = number === 1 ? own : wayOfStage(number, school);
-  const cuts = problem.operands.map(cutOf);
+  const cuts = problem.operands.map(termsCut);
   scribe.open(cuts);
   const [first, second] = cuts.map((parts) => parts.map((_, k) => k).reverse()) as [
     number[],

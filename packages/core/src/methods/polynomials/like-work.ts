@@ -7,7 +7,8 @@ import type { Problem } from '../../problem/problem.ts';
 import { termWriting } from './gather.ts';
 import { polynomialPhrases } from './polynomial-words.ts';
 import { FIRST_TERM_ONLY } from './schools.ts';
-import { cutOf, isNegative, listOf } from './term-list.ts';
+import { isNegative, listOf } from './term-list.ts';
+import { termsCut } from '../../account/cut.ts';
 
 const { phrase } = polynomialPhrases;
 
@@ -26,7 +27,7 @@ export interface AskedTerm {
 
 /** Opens the account of a sum or difference of terms: all of them are owed, with the signs they count with. */
 export function openTerms(scribe: Scribe, problem: Problem): readonly AskedTerm[] {
-  scribe.openSum(problem.operands.map(cutOf));
+  scribe.openSum(problem.operands.map(termsCut));
   return problem.operands.flatMap((operand, k) => {
     const list = listOf(operand);
     const bare = list.length === 1 && !isNegative(list[0]!);

@@ -1,10 +1,10 @@
 import { answerText } from '../../account/answer-text.ts';
 import { Exact } from '../../exact/exact.ts';
 import { compare } from '../../compare/compare.ts';
-import { cost } from '../../compare/cost.ts';
-import { foresee } from '../../compare/foresight.ts';
+import { cost } from '../../compare/counted/cost.ts';
+import { foresee } from '../../compare/looked-at.ts';
 import { pointAt } from '../../compare/amounts.ts';
-import { stepLabels } from '../../compare/step-labels.ts';
+import { stepLabels } from '../../compare/looked-at.ts';
 import { speakerFor } from '../../phrases/speaker.ts';
 import { DEFAULT_VOCABULARY } from '../../phrases/vocabulary.ts';
 import { drawSheet } from '../../sheet/drawing.ts';

@@ -1,5 +1,4 @@
 import type { Entry } from '../../account/account.ts';
-import type { Part } from '../../account/cut.ts';
 import { Exact } from '../../exact/exact.ts';
 import type { Numeral } from '../../exact/numeral.ts';
 import { signedTermText, termText } from '../../exact/terms-text.ts';
@@ -12,12 +11,6 @@ import type { Acceptance } from '../method-spec.ts';
 export function listOf({ terms }: Numeral): readonly Exact[] {
   if (!terms) throw new RangeError('listOf: the operand has no terms');
   return terms.list;
-}
-
-/** The operand cut into its terms, the last one first, with the sign that a minus before it gives them. */
-export function cutOf(operand: Numeral): readonly Part[] {
-  const worths = listOf(operand).map((term) => (operand.terms!.taken ? term.negate() : term));
-  return worths.reverse().map((worth) => ({ worth, text: termText(worth), place: undefined }));
 }
 
 /** A term as it looks in a row: with its sign in front, a plus only behind another term. */

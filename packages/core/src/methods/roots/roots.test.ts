@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { answerText } from '../../account/answer-text.ts';
 import { rootOf } from '../../account/root.ts';
-import { certainties } from '../../compare/certainty.ts';
+import { certainties } from '../../compare/looked-at.ts';
 import { compare } from '../../compare/compare.ts';
-import { cost } from '../../compare/cost.ts';
-import { foresee } from '../../compare/foresight.ts';
-import { levels } from '../../compare/levels.ts';
-import { stepLabels } from '../../compare/step-labels.ts';
+import { cost } from '../../compare/counted/cost.ts';
+import { foresee } from '../../compare/looked-at.ts';
+import { levels } from '../../compare/counted/levels.ts';
+import { stepLabels } from '../../compare/looked-at.ts';
 import { numeral } from '../../exact/numeral.ts';
 import { wholeRoot } from '../../exact/whole-root.ts';
 import { squareGround } from '../../ground/square.ts';

@@ -1,7 +1,7 @@
-import { agreement } from '../../compare/agreement.ts';
+import { agreement } from '../../compare/certificate/agreement.ts';
 import { compare } from '../../compare/compare.ts';
-import { verifyAgreement } from '../../compare/verify-agreement.ts';
-import { Random } from '../../classroom/random.ts';
+import { verifyAgreement } from '../../compare/certificate/verify-agreement.ts';
+import { Random } from '../../exact/random.ts';
 import { registry } from '../../methods/index.ts';
 import type { Method } from '../../methods/method.ts';
 import { Dice } from '../../testing/rewritings.ts';

@@ -26,7 +26,7 @@ import { chunkDrafts } from './chunks.ts';
 import { jumpDrafts, statedJumps } from './jumps.ts';
 import type { Aside, At, Draft, Laying, Lived, Live } from './laying.ts';
 import { pairDrafts } from './pair-drafts.ts';
-import { BEHIND } from './sides.ts';
+import { BEHIND } from '../../account/line-sides.ts';
 
 /** A line that works something. */
 type WorkedLine = LineStep | HopLine | TableLine | FoundLine;

@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs';
-import { audit } from '../../account/audit.ts';
-import { agreement } from '../../compare/agreement.ts';
+import { audit } from '../../laws/audit.ts';
+import { agreement } from '../../compare/certificate/agreement.ts';
 import { compare } from '../../compare/compare.ts';
-import { verifyAgreement } from '../../compare/verify-agreement.ts';
+import { verifyAgreement } from '../../compare/certificate/verify-agreement.ts';
 import { leaksOf } from '../../account/leaks.ts';
 import { Exact } from '../../exact/exact.ts';
 import { readAsked } from '../read/asked.ts';
-import { readComputation } from '../read/computation.ts';
+import { readComputation } from '../../problem/computation.ts';
 import { ownLinesMethod } from '../paper/method.ts';
 import { workOf } from '../paper/own-work.ts';
 import { judgeLines } from '../judge/judge-lines.ts';

@@ -1,5 +1,5 @@
-import { audit } from '../../account/audit.ts';
-import { Random } from '../../classroom/random.ts';
+import { audit } from '../../laws/audit.ts';
+import { Random } from '../../exact/random.ts';
 import { Dice } from '../../testing/rewritings.ts';
 import { readAsked } from '../read/asked.ts';
 import { judgeLines } from '../judge/judge-lines.ts';

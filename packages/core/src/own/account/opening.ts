@@ -5,7 +5,7 @@ import { choices, PieceSpace } from '../../account/spaces.ts';
 import { TermSet } from '../../account/terms.ts';
 import { numeralText, numeralValue, type Numeral } from '../../exact/numeral.ts';
 import { OWN_LINES } from '../../account/own-lines.ts';
-import { cutOf } from '../../methods/polynomials/term-list.ts';
+import { termsCut } from '../../account/cut.ts';
 import { termShape } from '../../problem/kinds.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { scriptOf } from '../../problem/script.ts';
@@ -61,7 +61,7 @@ function pieceOf(operand: Numeral, problem: Problem): readonly Part[] {
   if (problem.kind === 'expression') {
     return [{ worth: numeralValue(operand), text: problem.text, place: undefined }];
   }
-  if (scriptOf(problem) === 'terms') return cutOf(operand);
+  if (scriptOf(problem) === 'terms') return termsCut(operand);
   return [{ worth: numeralValue(operand), text: numeralText(operand), place: undefined }];
 }
 

@@ -1,11 +1,11 @@
-import { audit } from '../../account/audit.ts';
-import { agreement } from '../../compare/agreement.ts';
+import { audit } from '../../laws/audit.ts';
+import { agreement } from '../../compare/certificate/agreement.ts';
 import { compare } from '../../compare/compare.ts';
-import { verifyAgreement } from '../../compare/verify-agreement.ts';
-import { Random } from '../../classroom/random.ts';
+import { verifyAgreement } from '../../compare/certificate/verify-agreement.ts';
+import { Random } from '../../exact/random.ts';
 import { registry } from '../../methods/index.ts';
 import { Dice } from '../../testing/rewritings.ts';
-import { readComputation } from '../read/computation.ts';
+import { readComputation } from '../../problem/computation.ts';
 import { ownLinesMethod } from '../paper/method.ts';
 import { workOf } from '../paper/own-work.ts';
 

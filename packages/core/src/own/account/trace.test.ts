@@ -1,6 +1,6 @@
-import { audit } from '../../account/audit.ts';
+import { audit } from '../../laws/audit.ts';
 import { holds } from '../../account/beyond.ts';
-import { Random } from '../../classroom/random.ts';
+import { Random } from '../../exact/random.ts';
 import { traceDocument } from '../../formats/trace-document.ts';
 import { auditDocument } from '../../formats/trace-audit.ts';
 import { leaksOf } from '../../account/leaks.ts';

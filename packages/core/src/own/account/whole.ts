@@ -13,7 +13,7 @@ import { numberOf, valueOfTerms } from '../../line/node.ts';
 import { termsText } from '../../line/node-text.ts';
 import { toldMove, type ToldMove } from '../say/move-words.ts';
 import { opened } from './opening.ts';
-import { BEHIND } from './sides.ts';
+import { BEHIND } from '../../account/line-sides.ts';
 import { partRole } from './part-role.ts';
 import { ownPhrase, type Plainly } from './phrases.ts';
 

@@ -1,4 +1,4 @@
-import { Random } from '../../classroom/random.ts';
+import { Random } from '../../exact/random.ts';
 import { NEAR_MISSES } from '../../testing/near-misses.ts';
 import {
   Dice,

@@ -1,6 +1,6 @@
 import { Exact } from '../../exact/exact.ts';
 import { some, type Expression } from '../../problem/expression.ts';
-import { Random } from '../../classroom/random.ts';
+import { Random } from '../../exact/random.ts';
 import { conditionText, isMet, type Condition } from './conditions.ts';
 import { withRules } from './lay.ts';
 import { namedRule } from './named-rules.ts';

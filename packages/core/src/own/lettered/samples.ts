@@ -1,4 +1,4 @@
-import { Random } from '../../classroom/random.ts';
+import { Random } from '../../exact/random.ts';
 import { Exact } from '../../exact/exact.ts';
 import { decimalsNeeded } from '../../exact/numeral.ts';
 

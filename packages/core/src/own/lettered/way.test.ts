@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { Random } from '../../classroom/random.ts';
+import { Random } from '../../exact/random.ts';
 import { readAsked } from '../read/asked.ts';
 import { judgeLines } from '../judge/judge-lines.ts';
 import { waysFor } from '../ways/ways.ts';

@@ -8,7 +8,7 @@ import { traceOfNoLines } from '../account/opening.ts';
 import { OWN_PHRASES } from '../account/phrases.ts';
 import { traceUpTo } from '../account/up-to.ts';
 import { readAsked, type Asked } from '../read/asked.ts';
-import { readComputation } from '../read/computation.ts';
+import { readComputation } from '../../problem/computation.ts';
 import {
   judgedWork,
   sameLines,

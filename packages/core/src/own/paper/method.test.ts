@@ -1,5 +1,5 @@
-import { foundShares } from '../../compare/found.ts';
-import { stepLabels } from '../../compare/step-labels.ts';
+import { foundShares } from '../../account/rewriting.ts';
+import { stepLabels } from '../../compare/looked-at.ts';
 import { speakerFor } from '../../phrases/speaker.ts';
 import { DEFAULT_VOCABULARY } from '../../phrases/vocabulary.ts';
 import { resultOf } from '../../account/result.ts';

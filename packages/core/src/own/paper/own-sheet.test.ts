@@ -1,6 +1,6 @@
 import { drawSheet } from '../../sheet/drawing.ts';
 import { sheetText } from '../../sheet/text-sink.ts';
-import { readComputation } from '../read/computation.ts';
+import { readComputation } from '../../problem/computation.ts';
 import { ownLinesMethod } from './method.ts';
 import { lineBands } from './own-sheet.ts';
 import { workOf } from './own-work.ts';

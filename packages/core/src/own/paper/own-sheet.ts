@@ -5,7 +5,7 @@ import { draftSheet } from '../../sheet/draft-sheet.ts';
 import { hasStack, runWidth, setRunning } from '../../sheet/running.ts';
 import type { Box, Ruling, Sheet, SheetNote, SheetSign } from '../../sheet/sheet.ts';
 import { amountsOf } from '../read/asked.ts';
-import { sideOf } from '../account/sides.ts';
+import { sideOf } from '../../account/line-sides.ts';
 import { endOf, inRows, type Item, type Laid } from './line-rows.ts';
 import { displayed, onPaper } from '../say/displayed.ts';
 import type { JudgedWork } from './judged-work.ts';

@@ -10,9 +10,9 @@ import { lettersFailure } from '../../problem/limits.ts';
 import { type Problem, problemText, readProblem } from '../../problem/problem.ts';
 import { readExpression, type ReadOptions } from '../../problem/read-expression.ts';
 import { amountWriter } from '../../problem/script.ts';
-import { withoutAmountWords } from './amount-words.ts';
-import { expressionProblem } from './computation.ts';
-import { spelled } from './spelling.ts';
+import { withoutAmountWords } from '../../problem/amount-words.ts';
+import { expressionProblem } from '../../problem/computation.ts';
+import { spelled } from '../../problem/spelling.ts';
 
 /** What is to be worked: any computation with an exact value, also one that no method works. */
 export interface Asked {

@@ -7,9 +7,9 @@ import { failureText, type ProblemFailure } from '../../problem/failure.ts';
 import { hasLetters } from '../../problem/letters.ts';
 import { lettersFailure } from '../../problem/limits.ts';
 import { readExpression } from '../../problem/read-expression.ts';
-import { withoutAmountWords } from './amount-words.ts';
+import { withoutAmountWords } from '../../problem/amount-words.ts';
 import { type Asked, lettersIn, operandsOf } from './asked.ts';
-import { piece, placeOf, respelled, spelled, type Spelled, split, trimmed } from './spelling.ts';
+import { piece, placeOf, respelled, spelled, type Spelled, split, trimmed } from '../../problem/spelling.ts';
 import { withoutUnits } from './units-in.ts';
 
 /** One side of a sign: a computation with its worth. */

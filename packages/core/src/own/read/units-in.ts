@@ -1,4 +1,4 @@
-import { respelled, type Spelled } from './spelling.ts';
+import { respelled, type Spelled } from '../../problem/spelling.ts';
 
 /** Letters right behind a number, perhaps with a power: `12 m`, `36 m²`, `2668 tiles`, `5 km/h`. */
 const UNIT = /(?<=[\d)]) *(\p{L}+(?:[²³]|\^[23])?(?:\/\p{L}+)?)(?= *(?:$|[-+−–*×·÷:=/)≈<>;,→|]))/gu;

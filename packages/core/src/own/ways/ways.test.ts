@@ -1,4 +1,4 @@
-import { Random } from '../../classroom/random.ts';
+import { Random } from '../../exact/random.ts';
 import { Dice } from '../../testing/rewritings.ts';
 import { readAsked } from '../read/asked.ts';
 import { judgeLines } from '../judge/judge-lines.ts';
