@@ -3,7 +3,8 @@ export { Exact } from './exact/exact.ts';
 export { inNotation, onPaper, PLAIN_NOTATION, ungrouped, type Notation } from './exact/notation.ts';
 export { mixedNumeral, numberText, numeral, numeralText, numeralValue } from './exact/numeral.ts';
 export { failureText } from './problem/failure.ts';
-export { benchFailure, comparingFailure, LIMITS } from './problem/limits.ts';
+export { benchFailure, comparingFailure } from './problem/limits.ts';
+export { LIMITS } from './problem/bounds.ts';
 export {
   inBase,
   makeProblem,
@@ -117,13 +118,9 @@ export { blockPlaces, blocksAt, type BlockRun } from './ground/blocks.ts';
 export { lineAt, lineExtent, type LineHop, type LineSegment } from './ground/line.ts';
 export { areaTotals, type AreaTotals } from './ground/area-totals.ts';
 export { areaGround, type AreaGround } from './ground/area.ts';
-export {
-  compare,
-  workOfChoice,
-  type Choice,
-  type Comparison,
-  type Lane,
-} from './compare/compare.ts';
+export { compare, workOfChoice, type Choice } from './compare/compare.ts';
+export { type Comparison } from './compare/comparison.ts';
+export { type Lane } from './compare/comparison.ts';
 export { stepLabels } from './compare/looked-at.ts';
 export { dealtSteps, areTogether, nextStop, previousStop } from './compare/stops.ts';
 export {
@@ -292,7 +289,8 @@ export { FALSE_RULES } from './own/judge/mistakes/table.ts';
 export { linesDocument } from './formats/lines-document.ts';
 export { type OwnLinesDocument } from './formats/lines-shape.ts';
 export { waysFor, type Way } from './own/ways/ways.ts';
-export { wayOf, type LetteredWay, type WayMade } from './own/lettered/way.ts';
+export { wayOf, type WayMade } from './own/lettered/way.ts';
+export { type LetteredWay } from './own/lettered/lettered-way.ts';
 export { layOn, type Laid } from './own/lettered/lay.ts';
 export { readRule, ruleSays } from './own/lettered/rule-text.ts';
 export { conditionSays, readCondition } from './own/lettered/conditions.ts';

@@ -1,3 +1,4 @@
+import type { Frame } from './frame.ts';
 import { framesOf, termsLight, type PictureLight } from '../worked/lit.ts';
 import {
   amountWriter,
@@ -190,14 +191,6 @@ function Rectangle({ worked, ground: own, width, height }: RectangleProps) {
       <BeyondStrips strips={beyond} frame={frame} room={room} labelOf={labelOf} />
     </Picture>
   );
-}
-
-/** Where the rectangle lies in the picture, in pixels. */
-export interface Frame {
-  readonly left: number;
-  readonly top: number;
-  readonly width: number;
-  readonly height: number;
 }
 
 interface StripsProps {

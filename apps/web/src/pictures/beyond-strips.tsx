@@ -4,7 +4,7 @@ import { useSession } from '../store/session-store.ts';
 import { SvgMath } from '../ui/svg-math.tsx';
 import { useNotation, useSteps } from '../worked/use-worked.ts';
 import type { Worked } from '../worked/work.ts';
-import type { Frame } from './area-picture.tsx';
+import type { Frame } from './frame.ts';
 
 /** A strip with the paper that lays it. */
 interface LaidStrip extends StripBeyond {

@@ -1,5 +1,5 @@
 import { decodeComparison, registry } from '@levee/core';
-import type { Draft } from './drafts.ts';
+import type { Draft } from './draft.ts';
 
 /** A kept draft of any known version; null when it cannot be read. */
 export function decodeDraft(text: string): Draft | null {

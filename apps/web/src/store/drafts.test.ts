@@ -1,7 +1,8 @@
 /** @jest-environment jsdom */
 import { jest } from '@jest/globals';
 import { freshDocument } from './content.ts';
-import { keepDraft, leftDrafts, readDraft, takeDraft, type Draft } from './drafts.ts';
+import { keepDraft, leftDrafts, readDraft, takeDraft } from './drafts.ts';
+import { type Draft } from './draft.ts';
 
 const draft = (at: string, title = at): Draft => ({
   version: 3,

@@ -1,15 +1,5 @@
-import type { ComparisonDocument } from '@levee/core';
+import type { Draft } from './draft.ts';
 import { browserStore } from './browser-store.ts';
-
-/** A change that the server does not have yet, kept in the browser until it does. */
-export interface Draft {
-  /** The version that the change was made to. */
-  readonly version: number;
-  readonly base: ComparisonDocument;
-  readonly document: ComparisonDocument;
-  /** When it was made: ISO 8601 in UTC; empty where an earlier version kept it. */
-  readonly at: string;
-}
 
 /** Where a draft is kept: each tab has its own of each comparison. */
 export interface DraftPlace {

@@ -6,7 +6,8 @@ import { currentDocument, dispatch, history } from './comparison-store.ts';
 import { changed, stepped } from './edits.ts';
 import { freshDocument } from './content.ts';
 import { deskOf, type Desk } from './desk.ts';
-import { keepDraft, readDraft, type Draft } from './drafts.ts';
+import { keepDraft, readDraft } from './drafts.ts';
+import { type Draft } from './draft.ts';
 import {
   closeComparison,
   loseIt,

@@ -2,14 +2,8 @@ import { titleWith, type ComparisonDocument } from '@levee/core';
 import { create } from 'zustand';
 import { comparisonsApi } from '../api/client.ts';
 import { chosenIn } from './desk.ts';
-import {
-  dropDraft,
-  leftDrafts,
-  readDraft,
-  takeDraft,
-  type Draft,
-  type DraftPlace,
-} from './drafts.ts';
+import { dropDraft, leftDrafts, readDraft, takeDraft, type DraftPlace } from './drafts.ts';
+import { type Draft } from './draft.ts';
 import { sameValue } from './same-value.ts';
 import { claimTab, livingTabs, ownTab } from './tab.ts';
 

@@ -1,5 +1,5 @@
 import { Divider, ListItemText, ListSubheader, Menu, MenuItem } from '@mui/material';
-import type { MenuEntry, MenuProps } from './menu.tsx';
+import type { MenuEntry, MenuProps } from './menu-entry.ts';
 
 /** The list of a menu. */
 export default function MenuList({ anchor, close, groups, dense = false }: MenuProps) {

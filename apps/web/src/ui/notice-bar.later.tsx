@@ -1,5 +1,5 @@
 import { Button, Snackbar } from '@mui/material';
-import type { Notice } from './notices.tsx';
+import type { Notice } from './notice.ts';
 
 /** In the middle beside the navigation and no wider than a panel, so that the pictures stay in view. */
 const BETWEEN_PANELS = {

@@ -1,11 +1,7 @@
+import type { Notice } from './notice.ts';
 import { create } from 'zustand';
 import { WhenOpened } from './when-opened.tsx';
 import { later } from './later.ts';
-
-export interface Notice {
-  readonly text: string;
-  readonly action?: { readonly label: string; readonly run: () => void };
-}
 
 const useNotice = create<{ readonly notice: Notice | null }>(() => ({ notice: null }));
 

@@ -1,7 +1,7 @@
 import katex from 'katex';
 import 'katex/dist/katex.min.css';
 import { texBrokenBeforeSigns } from './breaks.ts';
-import type { Typeset } from './typesetter.ts';
+import type { Typeset } from './typeset.ts';
 
 /** Typesets with MathML beside; what cannot be typeset is shown as it is written, never in red. */
 export const typeset: Typeset = (source, element, displayMode) => {

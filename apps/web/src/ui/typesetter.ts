@@ -1,6 +1,4 @@
-/** Typesets LaTeX into an element. */
-export type Typeset = (source: string, element: HTMLElement, display: boolean) => void;
-
+import type { Typeset } from './typeset.ts';
 let ready: Typeset | null = null;
 let loading: Promise<void> | null = null;
 const listeners = new Set<() => void>();

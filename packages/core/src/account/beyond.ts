@@ -1,5 +1,5 @@
 import { Exact } from '../exact/exact.ts';
-import type { Entry } from './account.ts';
+import type { TermSet } from './terms.ts';
 
 /**
  * Cells that reach beyond the edge of the problem, by their names: what each is worth, and how many times an amount
@@ -16,6 +16,15 @@ export interface BeyondCell {
   readonly at?: readonly { readonly from: Exact; readonly to: Exact }[];
 }
 
+/** What may hold something beyond the edge. */
+interface Beyonder {
+  readonly beyond?: Beyond;
+}
+
+interface Holder extends Beyonder {
+  readonly terms: TermSet;
+}
+
 export const NOTHING_BEYOND: Beyond = new Map();
 
 /** One cell beyond the edge, laid so many times. */
@@ -24,10 +33,7 @@ export function laidBeyond(cell: string, worth: Exact, count = 1n): Beyond {
 }
 
 /** What amounts hold beyond the edge together, less what some others do; cells that net to nothing are gone. */
-export function beyondOf(
-  entries: readonly Pick<Entry, 'beyond'>[],
-  less: readonly Pick<Entry, 'beyond'>[] = [],
-): Beyond {
+export function beyondOf(entries: readonly Beyonder[], less: readonly Beyonder[] = []): Beyond {
   const all = new Map<string, BeyondCell>();
   const add = (beyond: Beyond, sign: bigint) => {
     for (const [cell, own] of beyond) {
@@ -51,10 +57,7 @@ export function worthBeyond(beyond: Beyond): Exact {
 }
 
 /** Everything that an amount holds: every cell with how many times, those of the problem and those beyond its edge. */
-export function holds({
-  terms,
-  beyond,
-}: Pick<Entry, 'terms' | 'beyond'>): ReadonlyMap<string, bigint> {
+export function holds({ terms, beyond }: Holder): ReadonlyMap<string, bigint> {
   const counts = new Map<string, bigint>(terms.ids().map((id) => [id, 1n]));
   for (const [cell, { count }] of beyond ?? NOTHING_BEYOND) {
     const sum = (counts.get(cell) ?? 0n) + count;

@@ -1,5 +1,6 @@
 import type { Trace } from '../account/account.ts';
-import type { Comparison, Lane } from '../compare/compare.ts';
+import type { Comparison } from '../compare/comparison.ts';
+import type { Lane } from '../compare/comparison.ts';
 import type { Exact } from '../exact/exact.ts';
 import type { EstimateRecord } from '../formats/comparison-shape.ts';
 import type { CheckId, Outcome } from '../formats/check-ids.ts';

@@ -1,6 +1,7 @@
 import { bothMake } from './totals-check.ts';
 import fc from 'fast-check';
-import { compare, type Comparison } from '../compare/compare.ts';
+import { compare } from '../compare/compare.ts';
+import { type Comparison } from '../compare/comparison.ts';
 import { Exact } from '../exact/exact.ts';
 import { registry } from '../methods/index.ts';
 import { exactRoot } from '../problem/evaluate.ts';

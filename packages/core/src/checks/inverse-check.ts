@@ -1,6 +1,6 @@
 import type { Trace } from '../account/account.ts';
 import { rootOf } from '../account/root.ts';
-import type { Lane } from '../compare/compare.ts';
+import type { Lane } from '../compare/comparison.ts';
 import { Exact } from '../exact/exact.ts';
 import { decimalsNeeded, numberText, numeralFor, numeralValue } from '../exact/numeral.ts';
 import { closedText } from '../exact/terms-text.ts';

@@ -2,7 +2,7 @@ import { scriptOf } from '../problem/script.ts';
 import { rootOf } from '../account/root.ts';
 import { certainties } from '../compare/looked-at.ts';
 import { type Certainty } from '../compare/counted/certainty.ts';
-import type { Lane } from '../compare/compare.ts';
+import type { Lane } from '../compare/comparison.ts';
 import type { Exact } from '../exact/exact.ts';
 import { mixedText, placeValue } from '../exact/numeral.ts';
 import type { CheckSpec } from './check.ts';

@@ -1,6 +1,6 @@
 import { answerText } from '../account/answer-text.ts';
 import type { Opportunity, Trace } from '../account/account.ts';
-import type { Lane } from '../compare/compare.ts';
+import type { Lane } from '../compare/comparison.ts';
 import type { CheckSpec, CheckSubject } from './check.ts';
 
 /** A slip that could happen on a paper, the answer it would give, and whether a check would notice. */

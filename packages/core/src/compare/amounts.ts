@@ -3,7 +3,8 @@ import type { EntryId, Group, GroupRole } from '../account/account.ts';
 import { owedEntries } from '../account/owed.ts';
 import { TermSet } from '../account/terms.ts';
 import type { Exact } from '../exact/exact.ts';
-import type { Amount, Comparison, Lane } from './compare.ts';
+import type { Amount, Comparison } from './comparison.ts';
+import type { Lane } from './comparison.ts';
 
 /** Groups of different methods that hold exactly the same terms. */
 export interface SameAmount {

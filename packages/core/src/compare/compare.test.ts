@@ -26,7 +26,8 @@ import {
   texText,
 } from './certificate/agreement-export.ts';
 import { pointAt, sameAmounts } from './amounts.ts';
-import { compare, type Comparison } from './compare.ts';
+import { compare } from './compare.ts';
+import { type Comparison } from './comparison.ts';
 import { cost } from './counted/cost.ts';
 import { levels, shareOf } from './counted/levels.ts';
 import { stepLabels } from './looked-at.ts';

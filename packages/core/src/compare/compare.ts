@@ -1,15 +1,9 @@
-import type {
-  Entry,
-  EntryId,
-  Given,
-  Group,
-  School,
-  SlipRequest,
-  Trace,
-} from '../account/account.ts';
-import { leaksOf, type Leak } from '../account/leaks.ts';
+import type { Amount, Comparison } from './comparison.ts';
+import type { Lane } from './comparison.ts';
+import type { Entry, EntryId, Given, School, SlipRequest, Trace } from '../account/account.ts';
+import { leaksOf } from '../account/leaks.ts';
 import { allEntries } from '../account/owed.ts';
-import { TermSet, type TermSpace } from '../account/terms.ts';
+import { TermSet } from '../account/terms.ts';
 import type { Exact } from '../exact/exact.ts';
 import type { Method } from '../methods/method.ts';
 import type { Problem } from '../problem/problem.ts';
@@ -27,37 +21,6 @@ export interface Choice {
   readonly slips?: readonly SlipRequest[];
   /** Its work on the problem, where that is there already. */
   readonly trace?: Trace;
-}
-
-/** A group of a trace in the common terms of its comparison. */
-export interface Amount {
-  readonly group: Group;
-  readonly terms: TermSet;
-  /** Whether the group is worth exactly what its terms are worth together. */
-  readonly exact: boolean;
-}
-
-/** One method's part in a comparison. */
-export interface Lane {
-  readonly method: Method;
-  readonly trace: Trace;
-  /** Where it gains or loses something: nowhere without a slip. */
-  readonly leaks: readonly Leak[];
-  /** The trace's groups, in the common terms. */
-  readonly amounts: readonly Amount[];
-  /** The common terms of every entry and given of the trace. */
-  readonly termsOf: (id: EntryId) => TermSet;
-  /** An entry or given of the trace by its id. */
-  readonly find: (id: EntryId) => Entry | Given | undefined;
-}
-
-/** Several methods on one problem. */
-export interface Comparison {
-  readonly problem: Problem;
-  readonly space: TermSpace;
-  readonly lanes: readonly Lane[];
-  /** The moments that the lanes show when they are moved by amount, as steps done in each; see `nextStop`. */
-  readonly stops: readonly (readonly number[])[];
 }
 
 /** Works a problem by several methods. RangeError when a method does not accept it. */

@@ -1,7 +1,7 @@
 import { samePhase, sameUnit, type Phase } from '../account/phase.ts';
 import { carriedOn, isRewriting } from '../account/rewriting.ts';
 import { TermSet } from '../account/terms.ts';
-import type { Lane } from './compare.ts';
+import type { Lane } from './comparison.ts';
 
 /** Some steps of a lane that follow each other: those after the first `from` ones, up to the step `to`. */
 interface Stretch {

@@ -3,7 +3,7 @@ import type { Problem } from '../problem/problem.ts';
 import type { Budget } from './budget.ts';
 import type { Cause } from './cause.ts';
 import { costOf } from './works.ts';
-import type { Event, WayEvents } from './search.ts';
+import type { Event, WayEvents } from './events.ts';
 
 /** The most pairs that are proved for one answer, over all ways. */
 const MOST_PROVED = 600;

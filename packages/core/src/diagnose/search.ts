@@ -1,6 +1,6 @@
+import type { Event, WayEvents } from './events.ts';
 import type { FactChance, Opportunity } from '../account/account.ts';
 import { addressText, FEATURES, type Addressed, type Feature } from '../account/chance.ts';
-import type { LightRun } from '../account/light-run.ts';
 import type { Exact } from '../exact/exact.ts';
 import type { Method } from '../methods/method.ts';
 import { problemValue, type Problem } from '../problem/problem.ts';
@@ -8,7 +8,7 @@ import { wrongCopies } from '../slips/copies.ts';
 import { factErrors } from '../slips/fact-errors.ts';
 import { suits, workWithHabits, type Habit, type HabitWork } from '../habits/habits.ts';
 import { Budget } from './budget.ts';
-import { causeKey, compareCauses, type Cause, type CauseSlip } from './cause.ts';
+import { causeKey, compareCauses, type Cause } from './cause.ts';
 import { pairCauses, pairSums } from './pairs.ts';
 import { linesForAll, wholeItems, type WholeItem } from './whole-item.ts';
 import { costOf, methodsFor, waysOf, type Way } from './works.ts';
@@ -28,21 +28,6 @@ export interface Searched {
 /** What a step of a whole trace, and to look at one copy by one method, costs of a budget. */
 const TRACE_COST = 4;
 const COPY_COST = 2;
-
-/** One thing that goes wrong in one way of working, with what it gives. */
-export interface Event {
-  readonly slips: readonly CauseSlip[];
-  readonly run: LightRun;
-  readonly habit: Cause['habit'];
-}
-
-/** A way of working with all that goes wrong in it once or as a habit. */
-export interface WayEvents {
-  readonly way: Way;
-  readonly singles: readonly Event[];
-  readonly habits: readonly Event[];
-  readonly facts: readonly Event[];
-}
 
 /** What a search may spend of its own: numbers of four figures by four are looked through without a cut. */
 export const SEARCH_BUDGET = 550_000;

@@ -1,6 +1,6 @@
 import { agreement } from '../compare/certificate/agreement.ts';
 import { sameAmounts } from '../compare/amounts.ts';
-import type { Comparison } from '../compare/compare.ts';
+import type { Comparison } from '../compare/comparison.ts';
 import { resultOf, sameResult } from '../account/result.ts';
 import { verifyAgreement } from '../compare/certificate/verify-agreement.ts';
 import type { ComparisonReport } from './comparison-report-shape.ts';

@@ -18,7 +18,7 @@ import { Exact } from '../exact/exact.ts';
 import { MAX_ANSWER } from '../diagnose/answer.ts';
 import { MAX_ROWS } from '../diagnose/rows.ts';
 import { OWN_LIMITS } from '../own/paper/own-work.ts';
-import { LIMITS } from '../problem/limits.ts';
+import { LIMITS } from '../problem/bounds.ts';
 import {
   MAX_CHECKS,
   MAX_EARLIER,

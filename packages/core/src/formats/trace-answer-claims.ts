@@ -4,7 +4,7 @@ import { numeralValue, placeValue } from '../exact/numeral.ts';
 import { OWN_LINES } from '../account/own-lines.ts';
 import { problemValue, type Problem } from '../problem/problem.ts';
 import { scriptOf } from '../problem/script.ts';
-import type { TraceFault } from './trace-audit.ts';
+import type { TraceFault } from './trace-fault.ts';
 import type { EntryDocument, TraceDocument } from './trace-shape.ts';
 
 /** A fault of the whole work, of no step. */

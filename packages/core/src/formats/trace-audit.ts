@@ -1,3 +1,4 @@
+import type { TraceFault } from './trace-fault.ts';
 import { beyondOf, NOTHING_BEYOND, unlikeCells, type Beyond } from '../account/beyond.ts';
 import { readAs, type Read } from '../describe/describe.ts';
 import { Exact } from '../exact/exact.ts';
@@ -12,12 +13,6 @@ import { scriptOf } from '../problem/script.ts';
 import { headFault } from './heading.ts';
 import { claimFaults } from './trace-claims.ts';
 import { TRACE, type EntryDocument, type TraceDocument } from './trace-shape.ts';
-
-/** What is wrong with a trace that came from outside: the step, 0 for the document itself, and what. */
-export interface TraceFault {
-  readonly step: number;
-  readonly fault: string;
-}
 
 /**
  * Replays a trace document from nothing but its own text: every entry is taken once and only while it is there,

@@ -6,7 +6,7 @@ import { OWN_LINES } from '../account/own-lines.ts';
 import { exactRoot } from '../problem/evaluate.ts';
 import { problemText, problemValue, type Problem } from '../problem/problem.ts';
 import { answerFaults, whole } from './trace-answer-claims.ts';
-import type { TraceFault } from './trace-audit.ts';
+import type { TraceFault } from './trace-fault.ts';
 import type { EntryDocument, ProblemDocument, TraceDocument } from './trace-shape.ts';
 
 /** What a trace claims that neither amounts nor laws nor numbers decide, in words for whoever asked for the audit. */

@@ -1,6 +1,6 @@
 import { readAs, type Read, type ReadFault } from '../describe/describe.ts';
 import { readRule } from '../own/lettered/rule-text.ts';
-import type { LetteredWay } from '../own/lettered/way.ts';
+import type { LetteredWay } from '../own/lettered/lettered-way.ts';
 import { headFault } from './heading.ts';
 import { WAY, type WayDocument } from './way-shape.ts';
 

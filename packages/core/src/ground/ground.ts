@@ -1,4 +1,4 @@
-import type { Comparison } from '../compare/compare.ts';
+import type { Comparison } from '../compare/comparison.ts';
 import { Exact } from '../exact/exact.ts';
 import type { ProblemKind } from '../problem/kinds.ts';
 import { amountWriter, scriptOf } from '../problem/script.ts';

@@ -1,7 +1,8 @@
 import type { Mark } from '../account/account.ts';
 import { rootOf } from '../account/root.ts';
 import { TermSet } from '../account/terms.ts';
-import type { Comparison, Lane } from '../compare/compare.ts';
+import type { Comparison } from '../compare/comparison.ts';
+import type { Lane } from '../compare/comparison.ts';
 import { Exact } from '../exact/exact.ts';
 import { numberText, placeValue } from '../exact/numeral.ts';
 

@@ -4,7 +4,8 @@ import { Surd } from '../exact/surd.ts';
 import { wholeRoot } from '../exact/whole-root.ts';
 import { expressionText, type Expression } from './expression.ts';
 import { failureText } from './failure.ts';
-import { hasBoundedValue, LIMITS, overLimit } from './limits.ts';
+import { hasBoundedValue, overLimit } from './limits.ts';
+import { LIMITS } from './bounds.ts';
 
 export type Evaluated<Value = Exact> =
   { readonly ok: true; readonly value: Value } | { readonly ok: false; readonly fault: string };

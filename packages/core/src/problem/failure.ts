@@ -1,4 +1,4 @@
-import { LIMITS, type LimitId } from './limits.ts';
+import { LIMITS, type LimitId } from './bounds.ts';
 
 /**
  * Every reason a problem text can be refused. Codes are stable and appear in no sentence; the

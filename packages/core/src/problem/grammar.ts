@@ -2,7 +2,7 @@ import { EmbeddedActionsParser, type IToken } from 'chevrotain';
 import { numeral, MAX_BASE, MIN_BASE, type Numeral } from '../exact/numeral.ts';
 import type { Expression, SumPart } from './expression.ts';
 import type { ProblemFailure } from './failure.ts';
-import { LIMITS } from './limits.ts';
+import { LIMITS } from './bounds.ts';
 import * as t from './tokens.ts';
 
 /** Carries a failure out of the grammar's actions; never leaves this folder. */

@@ -1,5 +1,5 @@
 import { Exact } from '../exact/exact.ts';
-import { LIMITS } from './limits.ts';
+import { LIMITS } from './bounds.ts';
 
 /** Every kind of problem, in the order in which kinds are listed. */
 export const PROBLEM_KINDS = [

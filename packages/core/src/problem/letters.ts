@@ -3,8 +3,8 @@ import { decimalsNeeded, numeralValue, termsNumeral, type Numeral } from '../exa
 import { evaluate } from './evaluate.ts';
 import { isFraction, isNumber, some, type Expression } from './expression.ts';
 import type { ProblemShape } from './failure.ts';
-import { LIMITS } from './limits.ts';
-import type { Worked } from './shape.ts';
+import { LIMITS } from './bounds.ts';
+import type { Worked } from './worked.ts';
 
 export function hasLetters(expression: Expression): boolean {
   return some(expression, ({ kind }) => kind === 'letter');

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { evaluate } from './evaluate.ts';
 import { failureText, type ProblemFailure } from './failure.ts';
-import { benchFailure, comparingFailure, LIMITS } from './limits.ts';
+import { benchFailure, comparingFailure } from './limits.ts';
+import { LIMITS } from './bounds.ts';
 import { makeProblem, readProblem } from './problem.ts';
 import { readExpression } from './read-expression.ts';
 import { numeral } from '../exact/numeral.ts';

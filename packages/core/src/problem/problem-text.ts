@@ -1,11 +1,17 @@
 import { numeralText, termListText, type Numeral } from '../exact/numeral.ts';
 import { numeralSource } from './expression.ts';
-import type { ProblemSign } from './kinds.ts';
-import type { Problem } from './problem.ts';
+import type { ProblemKind, ProblemSign } from './kinds.ts';
+
+/** What a problem that is made of numerals is written from. */
+interface Numerals {
+  readonly kind: ProblemKind;
+  readonly operands: readonly Numeral[];
+}
 
 /** A problem in the problem language; reading it again gives the same problem. */
-export function sourceOf({ kind, operands }: Problem, sign: ProblemSign): string {
-  if (kind === 'root') return `√${numeralSource(operands[0])}`;
+export function sourceOf({ kind, operands }: Numerals, sign: ProblemSign): string {
+  const [first] = operands;
+  if (kind === 'root' && first) return `√${numeralSource(first)}`;
   if (!operands.some(({ terms }) => terms)) return operands.map(numeralSource).join(` ${sign} `);
   const text = kind === 'product' ? factorsSource(operands) : addendsSource(operands, sign === '−');
   return text.replaceAll('-', '−');

@@ -5,7 +5,7 @@ import { products } from '../testing/arbitraries.ts';
 import { integerOf } from '../testing/expected.ts';
 import { expressionText, fractionNode, type Expression } from './expression.ts';
 import { failureText } from './failure.ts';
-import { LIMITS } from './limits.ts';
+import { LIMITS } from './bounds.ts';
 import { estimateOf, proposedOperands, roundings } from './estimate.ts';
 import { inBase, problemText, problemValue, productProblem, readProblem } from './problem.ts';
 import { readExpression } from './read-expression.ts';

@@ -2,7 +2,8 @@ import { EOF, type ILexingResult, type IToken } from 'chevrotain';
 import type { Expression } from './expression.ts';
 import type { ProblemFailure } from './failure.ts';
 import { problemGrammar, ProblemRefusal } from './grammar.ts';
-import { LIMITS, overLimit } from './limits.ts';
+import { overLimit } from './limits.ts';
+import { LIMITS } from './bounds.ts';
 import * as t from './tokens.ts';
 
 export type ReadExpression =

@@ -1,3 +1,4 @@
+import type { Worked } from './worked.ts';
 import { numeralValue, type Numeral } from '../exact/numeral.ts';
 import {
   barOf,
@@ -7,15 +8,9 @@ import {
   type NumberExpression,
 } from './expression.ts';
 import type { ProblemShape } from './failure.ts';
-import { LIMITS } from './limits.ts';
+import { LIMITS } from './bounds.ts';
 import { hasLetters, lettersShape } from './letters.ts';
 import type { ProblemKind } from './kinds.ts';
-
-/** A kind of problem with its operands, before it is held against the limits of the kind. */
-export interface Worked {
-  readonly kind: ProblemKind;
-  readonly operands: readonly Numeral[];
-}
 
 /** The problem that an expression is, or the name of the kind of computation that is not worked. */
 export function shapeOf(expression: Expression): Worked | ProblemShape {

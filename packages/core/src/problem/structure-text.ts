@@ -1,5 +1,3 @@
-import type { Finding } from './structure.ts';
-
 /** What the structure of a problem is called; ten and nine are the words of base ten. */
 export const FINDING_TEXTS = {
   'no-place-reaches-ten': (base) => `no place reaches ${base === 10 ? 'ten' : 'the base'}`,
@@ -45,3 +43,6 @@ export const FINDING_TEXTS = {
 export function findingText(finding: Finding, base: number): string {
   return FINDING_TEXTS[finding](base);
 }
+
+/** What makes a problem as hard as it is; said by `findingText`. */
+export type Finding = keyof typeof FINDING_TEXTS;

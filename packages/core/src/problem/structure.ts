@@ -1,3 +1,4 @@
+import type { Finding } from './structure-text.ts';
 import { isTaken } from './problem.ts';
 import { Exact } from '../exact/exact.ts';
 import { gcd } from '../exact/rational.ts';
@@ -13,7 +14,6 @@ import { wholeRoot } from '../exact/whole-root.ts';
 import type { Problem, QuotientProblem, RootProblem } from './problem.ts';
 import { scriptOf } from './script.ts';
 import { scaleOf } from './scale.ts';
-import type { FINDING_TEXTS } from './structure-text.ts';
 
 /** How hard a problem is by its structure, from 0 to 3. Size alone is no measure. */
 export interface Structure {
@@ -22,9 +22,6 @@ export interface Structure {
   readonly places: readonly number[];
   readonly finding: Finding;
 }
-
-/** What makes a problem as hard as it is; said by `findingText`. */
-export type Finding = keyof typeof FINDING_TEXTS;
 
 /**
  * Judges a problem before it is worked. A sum by its place totals and their carries, a product by its

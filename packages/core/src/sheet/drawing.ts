@@ -1,3 +1,4 @@
+import type { PlacedText, Notch } from './placed.ts';
 import { pointRule } from '../problem/kinds.ts';
 import type { EntryId, Given, Mark, Trace } from '../account/account.ts';
 import { scriptOf } from '../problem/script.ts';
@@ -13,22 +14,6 @@ import type {
 } from './sheet.ts';
 import { setRunning } from './running.ts';
 import { marksById } from './visible.ts';
-
-/** A piece of text centred on a point, in squares. */
-export interface PlacedText {
-  readonly x: number;
-  readonly y: number;
-  readonly text: string;
-  /** Height of its letters, where it is not that of all of them. */
-  readonly size?: number;
-}
-
-/** A short stroke under a figure that tells its place. */
-export interface Notch {
-  readonly x: number;
-  readonly y: number;
-  readonly length: number;
-}
 
 /** One given or mark, ready to be drawn. */
 export interface Figure {

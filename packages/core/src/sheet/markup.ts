@@ -1,7 +1,8 @@
 import type { EntryId } from '../account/account.ts';
 import { onPaper } from '../exact/notation.ts';
 import type { Brush } from './brush.ts';
-import { letterRuns, type Drawing, type Figure, type Notch } from './drawing.ts';
+import { letterRuns, type Drawing, type Figure } from './drawing.ts';
+import { type Notch } from './placed.ts';
 import {
   LABEL_SIZE,
   linkLabelAt,

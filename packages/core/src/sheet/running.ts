@@ -1,4 +1,4 @@
-import type { Notch, PlacedText } from './drawing.ts';
+import type { Notch, PlacedText } from './placed.ts';
 
 /** Widths in parts of the height of letters, where they differ from a figure's. */
 const WIDTHS: Readonly<Record<string, number>> = {

@@ -1,7 +1,8 @@
 import { laidBeyond, type LaidBeyond } from '../laid-beyond.ts';
 import { agreement } from './agreement.ts';
 import type { Agreement } from './agreement-shape.ts';
-import { alone, type Comparison } from '../compare.ts';
+import { alone } from '../compare.ts';
+import { type Comparison } from '../comparison.ts';
 
 /** Why methods agree: each in its own cut, as it would be written alone, and all of them in common terms. */
 export interface Reasons {

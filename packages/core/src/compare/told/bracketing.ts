@@ -1,6 +1,6 @@
 import type { TermSet } from '../../account/terms.ts';
 import type { Expression } from '../expressions.ts';
-import type { Lane } from '../compare.ts';
+import type { Lane } from '../comparison.ts';
 
 interface Bracket {
   readonly terms: TermSet;

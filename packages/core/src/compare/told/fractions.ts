@@ -1,7 +1,7 @@
 import { Exact } from '../../exact/exact.ts';
 import { fractionFigures } from '../../exact/fraction-figures.ts';
 import { numeralValue } from '../../exact/numeral.ts';
-import type { Lane } from '../compare.ts';
+import type { Lane } from '../comparison.ts';
 import { amountOf, sumOf, type Expression, type Move } from '../expressions.ts';
 import { dealtOrder, NOTHING_TOLD, withoutStandstill, type Telling } from './telling.ts';
 

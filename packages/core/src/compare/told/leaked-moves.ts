@@ -5,7 +5,7 @@ import { TermSet } from '../../account/terms.ts';
 import { Exact } from '../../exact/exact.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { scriptOf } from '../../problem/script.ts';
-import type { Lane } from '../compare.ts';
+import type { Lane } from '../comparison.ts';
 import {
   amountOf,
   sameExpression,

@@ -6,7 +6,7 @@ import type { Term } from '../../line/node.ts';
 import { termShape } from '../../problem/kinds.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { scriptOf } from '../../problem/script.ts';
-import type { Lane } from '../compare.ts';
+import type { Lane } from '../comparison.ts';
 import {
   amountOf,
   sumOf,

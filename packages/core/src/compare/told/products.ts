@@ -1,7 +1,8 @@
 import type { Group, GroupRole, Mark } from '../../account/account.ts';
 import type { Exact } from '../../exact/exact.ts';
 import { scriptOf } from '../../problem/script.ts';
-import type { Comparison, Lane } from '../compare.ts';
+import type { Comparison } from '../comparison.ts';
+import type { Lane } from '../comparison.ts';
 import { amountOf, sumOf, type Expression, type Move } from '../expressions.ts';
 import { termMoves } from './term-moves.ts';
 import { dealtOrder, NOTHING_TOLD, withoutStandstill, type Told } from './telling.ts';

@@ -9,7 +9,7 @@ import {
   type MethodAgreement,
   type Move,
 } from '../expressions.ts';
-import type { Lane } from '../compare.ts';
+import type { Lane } from '../comparison.ts';
 import { TermSet } from '../../account/terms.ts';
 
 /**

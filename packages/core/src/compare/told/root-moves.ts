@@ -12,7 +12,7 @@ import {
   type MethodAgreement,
   type Move,
 } from '../expressions.ts';
-import type { Lane } from '../compare.ts';
+import type { Lane } from '../comparison.ts';
 
 /**
  * The agreement of a root: the number in its pieces, the pieces that are laid together as a square and as

@@ -10,7 +10,7 @@ import type { Amount } from '../../laws/law.ts';
 import { regroups, termsByPlaces } from '../../laws/regrouping.ts';
 import { scriptOf } from '../../problem/script.ts';
 import { leavesOf, sameExpression, sumOf, type Expression, type Move } from '../expressions.ts';
-import type { Lane } from '../compare.ts';
+import type { Lane } from '../comparison.ts';
 
 /** What stands on a line of the account: an entry, or the figures of a number that was worked out whole. */
 interface Item {

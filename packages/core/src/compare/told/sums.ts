@@ -1,6 +1,7 @@
 import type { Exact } from '../../exact/exact.ts';
 import { bracketing } from './bracketing.ts';
-import type { Comparison, Lane } from '../compare.ts';
+import type { Comparison } from '../comparison.ts';
+import type { Lane } from '../comparison.ts';
 import { amountOf, sumOf, type Expression, type Move } from '../expressions.ts';
 import { dealtSteps } from '../stops.ts';
 import { sumMoves } from './sum-moves.ts';

@@ -1,5 +1,6 @@
 import type { Exact } from '../../exact/exact.ts';
-import type { Comparison, Lane } from '../compare.ts';
+import type { Comparison } from '../comparison.ts';
+import type { Lane } from '../comparison.ts';
 import type { MethodAgreement, Move } from '../expressions.ts';
 import { dealtSteps } from '../stops.ts';
 

@@ -1,6 +1,6 @@
 import { TermSet } from '../../account/terms.ts';
 import { amountOf, sumOf, type Expression, type Move } from '../expressions.ts';
-import type { Lane } from '../compare.ts';
+import type { Lane } from '../comparison.ts';
 
 /**
  * The agreement of brackets multiplied: all products of terms, what they make, like ones in brackets, and

@@ -7,7 +7,7 @@ import { givenValues, layOn, withRules } from './lay.ts';
 import { isFarUp, NAMED_RULES } from './named-rules.ts';
 import { sampleRows } from './samples.ts';
 import { readRule } from './rule-text.ts';
-import type { LetteredWay } from './way.ts';
+import type { LetteredWay } from './lettered-way.ts';
 
 /**
  * Rules by which a letter may be chosen instead: each gives the number that stands there, and with each the lines hold

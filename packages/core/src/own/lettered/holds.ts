@@ -5,7 +5,7 @@ import { conditionText, isMet, type Condition } from './conditions.ts';
 import { withRules } from './lay.ts';
 import { namedRule } from './named-rules.ts';
 import { readRule, type RuleRead } from './rule-text.ts';
-import type { LetteredWay } from './way.ts';
+import type { LetteredWay } from './lettered-way.ts';
 
 type Unconditioned = Pick<LetteredWay, 'given' | 'rules'>;
 

@@ -9,7 +9,7 @@ import { amountText, isMet, readCondition, unmetSays } from './conditions.ts';
 import { readRule, ruleSays, valueOfRule } from './rule-text.ts';
 import { leavesOf } from '../../line/numbers-in.ts';
 import { figureOf, textWith } from './shape.ts';
-import type { LetteredWay } from './way.ts';
+import type { LetteredWay } from './lettered-way.ts';
 
 export type Laid =
   | {

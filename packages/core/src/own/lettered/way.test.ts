@@ -6,7 +6,8 @@ import { waysFor } from '../ways/ways.ts';
 import { choicesFor, withRule } from './choices.ts';
 import { layOn } from './lay.ts';
 import { NAMED_RULES } from './named-rules.ts';
-import { wayOf, type LetteredWay } from './way.ts';
+import { wayOf } from './way.ts';
+import { type LetteredWay } from './lettered-way.ts';
 
 function asked(problem: string) {
   const read = readAsked(problem);

@@ -1,6 +1,6 @@
+import type { LetteredWay } from './lettered-way.ts';
 import { type Exact } from '../../exact/exact.ts';
 import { numberText } from '../../exact/numeral.ts';
-import type { ProblemKind } from '../../problem/kinds.ts';
 import type { JudgedPaper } from '../judge/judged-paper.ts';
 import type { Term } from '../../line/node.ts';
 import { readAsked } from '../read/asked.ts';
@@ -13,27 +13,6 @@ import { sampleRows } from './samples.ts';
 import { leavesOf } from '../../line/numbers-in.ts';
 import { figureOf, textWith } from './shape.ts';
 import { isSameRow, type Sign } from './symbols.ts';
-
-/**
- * A way of working with letters for its numbers, so that it can be laid on others. Letters follow where a number came
- * from in the step that wrote it, never that two are worth the same.
- */
-export interface LetteredWay {
-  readonly kind: ProblemKind;
-  readonly name: string;
-  /** What it was first worked on, `46 × 58`. */
-  readonly from: string;
-  /** What is worked, `a × b`. */
-  readonly asked: string;
-  /** The letters of the numbers that are given, as they first stand in it. */
-  readonly given: readonly string[];
-  /** Lines as they are written, `= a × c − a × d`. */
-  readonly lines: readonly string[];
-  /** Every other letter: how it comes from those before it, or the number that it is. */
-  readonly rules: Readonly<Record<string, string>>;
-  /** What must hold of the numbers. */
-  readonly holds: readonly string[];
-}
 
 export type WayMade =
   { readonly ok: true; readonly way: LetteredWay } | { readonly ok: false; readonly says: string };

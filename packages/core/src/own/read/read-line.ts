@@ -9,7 +9,15 @@ import { lettersFailure } from '../../problem/limits.ts';
 import { readExpression } from '../../problem/read-expression.ts';
 import { withoutAmountWords } from '../../problem/amount-words.ts';
 import { type Asked, lettersIn, operandsOf } from './asked.ts';
-import { piece, placeOf, respelled, spelled, type Spelled, split, trimmed } from '../../problem/spelling.ts';
+import {
+  piece,
+  placeOf,
+  respelled,
+  spelled,
+  type Spelled,
+  split,
+  trimmed,
+} from '../../problem/spelling.ts';
 import { withoutUnits } from './units-in.ts';
 
 /** One side of a sign: a computation with its worth. */

@@ -18,4 +18,3 @@ export function countedLines({ rewritings, hops }: JudgedPaper): readonly Counte
   ];
   return lines.sort((a, b) => a.n - b.n).map(({ line }) => line);
 }
-

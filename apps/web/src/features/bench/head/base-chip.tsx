@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { dispatch } from '../../../store/comparison-store.ts';
 import { changed } from '../../../store/edits.ts';
 import { withBase } from '../../../store/content.ts';
-import { Menu, type MenuEntry } from '../../../ui/menu.tsx';
+import { Menu } from '../../../ui/menu.tsx';
+import { type MenuEntry } from '../../../ui/menu-entry.ts';
 import { useNotation } from '../../../worked/use-worked.ts';
 import { tooLong } from '../../../worked/work.ts';
 

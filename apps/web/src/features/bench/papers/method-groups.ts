@@ -7,7 +7,7 @@ import {
   type Problem,
   type ProblemKind,
 } from '@levee/core';
-import type { MenuEntry } from '../../../ui/menu.tsx';
+import type { MenuEntry } from '../../../ui/menu-entry.ts';
 
 /** What can be chosen; what is done when it is, where that is not what is done for all. */
 export type Option = Omit<MenuEntry, 'run' | 'selected'> & Partial<Pick<MenuEntry, 'run'>>;

@@ -5,7 +5,8 @@ import { useState } from 'react';
 import { dispatch } from '../../../store/comparison-store.ts';
 import { paperOf } from '../../../store/content.ts';
 import { laidBeside, putAway } from '../../../store/edits.ts';
-import { Menu, type MenuEntry } from '../../../ui/menu.tsx';
+import { Menu } from '../../../ui/menu.tsx';
+import { type MenuEntry } from '../../../ui/menu-entry.ts';
 import { useWorked } from '../../../worked/use-worked.ts';
 import { methodGroups, type Option } from './method-groups.ts';
 

@@ -85,7 +85,9 @@ describe('a lawful line', () => {
   ])('%s → %s', (before, after, told) => {
     const [first] = explained(before, after);
     expect(first?.isLawful).toBe(true);
-    const moves = first!.stages.flat().map((own) => [own.move, withOf(own)].filter(Boolean).join(' '));
+    const moves = first!.stages
+      .flat()
+      .map((own) => [own.move, withOf(own)].filter(Boolean).join(' '));
     expect(moves.join(', ')).toBe(told);
   });
 });

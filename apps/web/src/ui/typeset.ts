@@ -1,0 +1,2 @@
+/** Typesets LaTeX into an element. */
+export type Typeset = (source: string, element: HTMLElement, display: boolean) => void;
