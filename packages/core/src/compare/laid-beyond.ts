@@ -1,4 +1,5 @@
 import type { Entry, Trace } from '../account/account.ts';
+import { tally } from '../account/ledger.ts';
 import { Exact } from '../exact/exact.ts';
 
 /** What a work lays beyond the numbers and makes good again, 46 × 60 for 46 × 58. */
@@ -12,25 +13,20 @@ export interface LaidBeyond {
 
 /** The most that a work holds beyond the numbers at one time; null where it keeps within them, or never comes back. */
 export function laidBeyond(trace: Trace, name: string): LaidBeyond | null {
-  let most = Exact.ZERO;
-  let live = new Map<string, Entry>();
-  for (const { takes, gives } of trace.steps) {
-    live = new Map(live);
-    for (const id of takes) live.delete(id);
-    for (const mark of gives) live.set(mark.id, mark);
-    const now = laidIn([...live.values()]);
-    if (now.absolute().compare(most.absolute()) > 0) most = now;
-  }
-  const isMadeGood = trace.balanced && laidIn([...live.values()]).isZero;
+  const laid = tally(trace, laidIn);
+  const most = laid.reduce(
+    (so, now) => (now.absolute().compare(so.absolute()) > 0 ? now : so),
+    Exact.ZERO,
+  );
+  const isMadeGood = trace.balanced && laid.at(-1)?.isZero === true;
   if (most.isZero || !isMadeGood) return null;
   return { name, amount: most.absolute().toString(), isTaken: most.isNegative };
 }
 
-/** What amounts hold beyond the end of a number, less nothing of what takes it back; what lies beside the numbers is no part of it. */
-function laidIn(entries: readonly Entry[]): Exact {
-  const cells = entries.flatMap(({ beyond }) => [...(beyond?.values() ?? [])]);
+/** What an amount holds beyond the end of a number, less nothing of what takes it back; what lies beside the numbers is no part of it. */
+function laidIn({ beyond }: Entry): Exact {
   return Exact.sum(
-    cells.flatMap(({ at, count, worth }) =>
+    [...(beyond?.values() ?? [])].flatMap(({ at, count, worth }) =>
       at && count > 0n && worth.isConstant ? [worth.times(Exact.of(count))] : [],
     ),
   );
