@@ -8,17 +8,18 @@ export { LIMITS } from './problem/bounds.ts';
 export {
   inBase,
   makeProblem,
+  productProblem,
   operandName,
   problemSign,
   problemText,
-  productProblem,
   readProblem,
   canSwap,
   isTaken,
   type Beside,
   type Problem,
 } from './problem/problem.ts';
-export { PROBLEM_KINDS, pointRule, termShape, type ProblemKind } from './problem/kinds.ts';
+
+export { PROBLEM_KINDS, termShape, type ProblemKind } from './problem/kinds.ts';
 export { readExpression } from './problem/read-expression.ts';
 export { contextWarnings, contextWarningText } from './problem/context.ts';
 export { evaluate } from './problem/evaluate.ts';
@@ -28,8 +29,8 @@ export { letterRuns } from './sheet/drawing.ts';
 export { isLinkShown } from './sheet/sheet.ts';
 export { notationFor } from './phrases/speaker.ts';
 export { raised, raisedNumber, termText } from './exact/terms-text.ts';
-export { squareGround, type SquareGround, type SquarePart } from './ground/square.ts';
-export { kindsGround, type KindsGround } from './ground/kinds.ts';
+export { type SquareGround, type SquarePart } from './ground/square.ts';
+export { type KindsGround } from './ground/kinds.ts';
 export { amountWriter, scriptOf, type Script } from './problem/script.ts';
 export { sortNamed, sortOf } from './problem/sorts/sorts.ts';
 export { scaleOf, type Scale } from './problem/scale.ts';
@@ -45,7 +46,7 @@ export {
   type Where,
 } from './account/chance.ts';
 export { structureOf, type Structure } from './problem/structure.ts';
-export { answerUnit, unitFaultText, type AnswerUnit } from './problem/units.ts';
+export { answerUnit, unitFaultText } from './problem/units.ts';
 export { findingText } from './problem/structure-text.ts';
 export { expressionTex } from './problem/expression-tex.ts';
 export { estimateOf, canBeRounded, proposedOperands, roundings } from './problem/estimate.ts';
@@ -90,7 +91,7 @@ export {
   type Vocabulary,
   type VocabularyKey,
 } from './phrases/vocabulary.ts';
-export { signGlyph, signSize, type Box, type Sheet } from './sheet/sheet.ts';
+export { type Box, type Sheet } from './sheet/sheet.ts';
 export { drawSheet, type Drawing } from './sheet/drawing.ts';
 export {
   figuresMarkup,
@@ -115,9 +116,9 @@ export { onPages, type OnPages } from './sheet/page-parts.ts';
 export { paperRows } from './sheet/rows.ts';
 export { givenState, markState, timeline, type Timeline } from './sheet/visible.ts';
 export { blockPlaces, blocksAt, type BlockRun } from './ground/blocks.ts';
-export { lineAt, lineExtent, type LineHop, type LineSegment } from './ground/line.ts';
+export { lineAt, type LineHop, type LineSegment } from './ground/line.ts';
 export { areaTotals, type AreaTotals } from './ground/area-totals.ts';
-export { areaGround, type AreaGround } from './ground/area.ts';
+export { type AreaGround } from './ground/area.ts';
 export { compare, workOfChoice, type Choice } from './compare/compare.ts';
 export { type Comparison } from './compare/comparison.ts';
 export { type Lane } from './compare/comparison.ts';
@@ -210,43 +211,28 @@ export { LAW_TABLE } from './laws/table.ts';
 export { groundOf, type Ground, type LineGround } from './ground/ground.ts';
 export { Budget } from './diagnose/budget.ts';
 export { Search, SEARCH_BUDGET } from './diagnose/search.ts';
-export {
-  diagnose,
-  type Diagnosis,
-  type ExplainedSlip,
-  type Explanation,
-} from './diagnose/diagnose.ts';
-export { answerFaultText, keptAnswer, readAnswer } from './diagnose/answer.ts';
+export { diagnose, type Diagnosis, type Explanation } from './diagnose/diagnose.ts';
+export { answerFaultText, readAnswer } from './diagnose/answer.ts';
 export { isCode, MAX_ROWS, readRows, type AnswerRow, type ReadRows } from './diagnose/rows.ts';
-export { diagnoseSheet, type SheetDiagnosis } from './diagnose/sheet.ts';
 export { diagnosedDocument, learnerDocument, sheetDocument } from './formats/diagnosis-document.ts';
 export { FEATURES } from './account/chance.ts';
 export { isWrongCopy, wrongCopies, type WrongCopy } from './slips/copies.ts';
 export { linesForAll, wholeItems, type WholeItem } from './diagnose/whole-item.ts';
 export { workWithHabits, type Habit, type SlipHabit } from './habits/habits.ts';
 export { SLIP_IDEAS, slipIdea } from './slips/catalogue.ts';
-export type { SlipIdea } from './slips/slip-idea.ts';
 export { methodsFor } from './diagnose/works.ts';
-export {
-  ClassSimulation,
-  type ClassRequest,
-  type Loss,
-  type PaperResult,
-  type Spread,
-} from './classroom/simulation.ts';
+export { ClassSimulation, type Loss, type PaperResult } from './classroom/simulation.ts';
 export { usualRates, type Rates, type SlipRate } from './classroom/rates.ts';
 export { observedSlips, type Observed } from './classroom/observed.ts';
 export { habitSheet, type HabitItem, type HabitSheet } from './habits/habit-sheet.ts';
-export { factErrors, factIdea } from './slips/fact-errors.ts';
+export { factErrors } from './slips/fact-errors.ts';
 export { problemValue } from './problem/problem.ts';
-export { tellApart, type Suspect, type TellingNumbers } from './diagnose/tell-apart.ts';
+export { tellApart, type Suspect } from './diagnose/tell-apart.ts';
 export {
   readPaper,
   squareName,
   type MarkStanding,
   type PaperReading,
-  type ReadMark,
-  type WrittenPaper,
 } from './diagnose/read-paper.ts';
 export { readComputation } from './problem/computation.ts';
 export { nameOfMethod, shortNameOfMethod } from './methods/names.ts';
@@ -267,37 +253,33 @@ export {
   isCounted,
   NO_LINES,
   OWN_LIMITS,
-  ownTitle,
   workOf,
   type OwnLine,
   type OwnWork,
 } from './own/paper/own-work.ts';
-export type { JudgedWork } from './own/paper/judged-work.ts';
 export { lineBands, type LineBand } from './own/paper/own-sheet.ts';
 export { stripsBeyond, type StripBeyond } from './ground/area-beyond.ts';
-export { nearestMethod, type NearestMethod } from './own/paper/nearest-method.ts';
+export { nearestMethod } from './own/paper/nearest-method.ts';
 export { briefOf } from './own/say/says.ts';
-export { offersFor, typedLine, type Offer, type OfferKind } from './own/paper/offers.ts';
+export { offersFor, typedLine, type Offer } from './own/paper/offers.ts';
 export { displayed } from './own/say/displayed.ts';
-export { amountsOf, readAsked, type Asked, type ReadAsked } from './own/read/asked.ts';
+export { amountsOf, readAsked, type Asked } from './own/read/asked.ts';
 export { lineSlip, wrongWorking } from './own/paper/line-slip.ts';
 export { judgeLines } from './own/judge/judge-lines.ts';
 export type { JudgedPaper } from './own/judge/judged-paper.ts';
-export type { JudgedLine, LineKind, Reading, Verdict } from './own/judge/judged.ts';
+export type { JudgedLine, Reading, Verdict } from './own/judge/judged.ts';
 export { quietSaysOf, saysOf } from './own/say/says.ts';
 export { FALSE_RULES } from './own/judge/mistakes/table.ts';
 export { linesDocument } from './formats/lines-document.ts';
 export { type OwnLinesDocument } from './formats/lines-shape.ts';
-export { waysFor, type Way } from './own/ways/ways.ts';
-export { wayOf, type WayMade } from './own/lettered/way.ts';
+export { waysFor } from './own/ways/ways.ts';
+export { wayOf } from './own/lettered/way.ts';
 export { type LetteredWay } from './own/lettered/lettered-way.ts';
 export { layOn, type Laid } from './own/lettered/lay.ts';
 export { readRule, ruleSays } from './own/lettered/rule-text.ts';
 export { conditionSays, readCondition } from './own/lettered/conditions.ts';
 export { choicesFor, suggestedFor, withRule } from './own/lettered/choices.ts';
 export { readWay, wayDocument } from './formats/way-document.ts';
-export type { WayDocument } from './formats/way-shape.ts';
-export { WAY_KINDS, type WayKind } from './own/ways/kinds.ts';
 export { waysDocument } from './formats/ways-document.ts';
 export { looksLikeName } from './own/read/like-a-name.ts';
 export { decodeReport, REPORT_NOT_CHECKED, verifyReport } from './formats/report-claims.ts';

@@ -45,7 +45,7 @@ export async function slipAnswers(
 }
 
 /** What one slip on a paper gives. RangeError for a slip that has no address. */
-export function slipAnswer(problem: Problem, paper: PaperWork, slip: string): SlipAnswer {
+function slipAnswer(problem: Problem, paper: PaperWork, slip: string): SlipAnswer {
   const address = readAddress(slip);
   if (!address) throw new RangeError(`slipAnswer: "${slip}" is no address`);
   const trace = workOfChoice(problem, { ...cleanChoice(paper), slips: [address] });

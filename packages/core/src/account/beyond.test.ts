@@ -4,7 +4,8 @@ import { Exact } from '../exact/exact.ts';
 import { registry } from '../methods/index.ts';
 import { marksOf, worked } from '../testing/work.ts';
 import { audit } from '../laws/audit.ts';
-import { beyondOf, holds, laidBeyond, NOTHING_BEYOND, worthBeyond } from './beyond.ts';
+import { beyondOf, holds, laidBeyond, NOTHING_BEYOND } from './beyond.ts';
+import { worthBeyond } from '../testing/worth-beyond.ts';
 import { ledgerAt } from './ledger.ts';
 
 describe('cells beyond the edge', () => {

@@ -1,4 +1,4 @@
-import { Exact } from '../exact/exact.ts';
+import { type Exact } from '../exact/exact.ts';
 import type { TermSet } from './terms.ts';
 
 /**
@@ -49,11 +49,6 @@ export function beyondOf(entries: readonly Beyonder[], less: readonly Beyonder[]
   for (const { beyond } of entries) if (beyond) add(beyond, 1n);
   for (const { beyond } of less) if (beyond) add(beyond, -1n);
   return all.size === 0 ? NOTHING_BEYOND : all;
-}
-
-/** What cells beyond the edge are worth together. */
-export function worthBeyond(beyond: Beyond): Exact {
-  return Exact.sum([...beyond.values()].map(({ worth, count }) => worth.times(Exact.of(count))));
 }
 
 /** Everything that an amount holds: every cell with how many times, those of the problem and those beyond its edge. */

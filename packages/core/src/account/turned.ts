@@ -48,6 +48,6 @@ export function turnedChances<C extends { readonly at: Where }>(
 }
 
 /** Where a slip may be made; a cell is named by a part of each factor. */
-export function turnedWhere(at: Where): Where {
+function turnedWhere(at: Where): Where {
   return at.what === 'cell' ? { ...at, at: [...at.at].reverse() } : at;
 }

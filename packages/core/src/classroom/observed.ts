@@ -15,7 +15,7 @@ export interface Observed {
 }
 
 /** Fewer answers than this say nothing about a class. */
-export const FEWEST = 10;
+const FEWEST = 10;
 
 /**
  * How often slips were met among diagnosed answers to one problem: of answers whose method is named, by that method; else of those

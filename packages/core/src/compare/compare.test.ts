@@ -7,12 +7,8 @@ import { scriptOf } from '../problem/script.ts';
 import { registry } from '../methods/index.ts';
 import { Speaker } from '../phrases/speaker.ts';
 import { DEFAULT_VOCABULARY } from '../phrases/vocabulary.ts';
-import {
-  makeProblem,
-  productProblem,
-  type Problem,
-  type ProductProblem,
-} from '../problem/problem.ts';
+import { makeProblem, type Problem, type ProductProblem } from '../problem/problem.ts';
+import { productProblem } from '../problem/problem.ts';
 import { comparisons } from '../testing/arbitraries.ts';
 import { problemFrom } from '../testing/work.ts';
 import type { Agreement } from './certificate/agreement-shape.ts';

@@ -13,7 +13,7 @@ export interface CauseSlip extends Addressed {
 }
 
 /** In what an explanation looks for the fault, in the order in which explanations are given. */
-export const TIERS = ['whole-item', 'method', 'fact', 'copy'] as const;
+const TIERS = ['whole-item', 'method', 'fact', 'copy'] as const;
 export type Tier = (typeof TIERS)[number];
 
 /** A work in which a cause gives its answer. */

@@ -99,7 +99,7 @@ function explained(search: Search, cause: Cause): Explanation {
 }
 
 /** What each slip of a cause wrote, and what was due there; of the first of its works. */
-export function explainedSlips(problem: Problem, cause: Cause): readonly ExplainedSlip[] {
+function explainedSlips(problem: Problem, cause: Cause): readonly ExplainedSlip[] {
   const [work] = cause.works;
   const write = amountWriter(problem);
   if (!work || cause.copied || cause.tier === 'whole-item') {

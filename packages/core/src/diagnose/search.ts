@@ -233,7 +233,7 @@ function merged(causes: readonly Cause[]): Cause[] {
 }
 
 /** All that goes wrong in one way of working, as far as the budget lasts: each slip once, as a habit, and each fact. */
-export function eventsOf(problem: Problem, way: Way, budget: Budget): WayEvents {
+function eventsOf(problem: Problem, way: Way, budget: Budget): WayEvents {
   const singles = way.clean.opportunities.flatMap(({ slip, at }): Event[] => {
     const run = way.singles.get(addressText({ slip, at }));
     return run ? [{ slips: [{ slip, at, idea: slip }], run, habit: null }] : [];

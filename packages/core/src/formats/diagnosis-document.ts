@@ -20,7 +20,7 @@ function head(problem: Problem) {
 }
 
 /** A diagnosis as the open format. */
-export function diagnosisDocument(problem: Problem, diagnosis: Diagnosis): DiagnosisDocument {
+function diagnosisDocument(problem: Problem, diagnosis: Diagnosis): DiagnosisDocument {
   return { format: 'levee-diagnosis', version: 1, problem: head(problem), ...diagnosis };
 }
 

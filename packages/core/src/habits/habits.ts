@@ -19,7 +19,7 @@ export interface FactHabit {
 
 export type Habit = SlipHabit | FactHabit;
 
-export function isFactHabit(habit: Habit): habit is FactHabit {
+function isFactHabit(habit: Habit): habit is FactHabit {
   return 'value' in habit;
 }
 

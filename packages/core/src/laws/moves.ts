@@ -29,7 +29,7 @@ import { UNNAMED } from './unnamed/unnamed.ts';
  * Every move, in the order in which readings are told where several hold, and in which the moves of a law are tried. A move
  * is added by its file and its line here.
  */
-export const MOVE_LIST = [
+const MOVE_LIST = [
   ADD_TAKE_BACK,
   FIND_PART,
   JUMPS,

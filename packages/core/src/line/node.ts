@@ -231,7 +231,7 @@ export function rootNode(of: Node): RootNode | null {
 }
 
 /** The node of an expression that has an exact value; the box stands for the given one. */
-export function nodeOf(of: Expression, box: Surd = Surd.ZERO): Node {
+function nodeOf(of: Expression, box: Surd = Surd.ZERO): Node {
   const node = (inner: Expression) => nodeOf(inner, box);
   switch (of.kind) {
     case 'number':

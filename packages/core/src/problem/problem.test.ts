@@ -7,7 +7,8 @@ import { expressionText, fractionNode, type Expression } from './expression.ts';
 import { failureText } from './failure.ts';
 import { LIMITS } from './bounds.ts';
 import { estimateOf, proposedOperands, roundings } from './estimate.ts';
-import { inBase, problemText, problemValue, productProblem, readProblem } from './problem.ts';
+import { inBase, problemText, problemValue, readProblem } from './problem.ts';
+import { productProblem } from './problem.ts';
 import { readExpression } from './read-expression.ts';
 import { TOKENS } from './tokens.ts';
 

@@ -107,11 +107,6 @@ export function makeProblem(kind: ProblemKind, operands: readonly Numeral[]): Pr
   return { kind, operands, base } as Problem;
 }
 
-/** Builds a product from numerals. RangeError as in {@link makeProblem}. */
-export function productProblem(operands: readonly Numeral[]): ProductProblem {
-  return makeProblem('product', operands) as ProductProblem;
-}
-
 /**
  * The same computation with its numbers written in another base, from 2 to 16; null when one of them
  * has figures without end there, as a tenth has in base two.
@@ -203,4 +198,9 @@ function limited(kind: ProblemKind, operands: readonly Numeral[]): ReadProblem {
 
 function refuse(reason: ProblemFailure): ReadProblem {
   return { ok: false, reason };
+}
+
+/** Builds a product from numerals. RangeError as in {@link makeProblem}. */
+export function productProblem(operands: readonly Numeral[]): ProductProblem {
+  return makeProblem('product', operands) as ProductProblem;
 }

@@ -1,5 +1,5 @@
 /** What the structure of a problem is called; ten and nine are the words of base ten. */
-export const FINDING_TEXTS = {
+const FINDING_TEXTS = {
   'no-place-reaches-ten': (base) => `no place reaches ${base === 10 ? 'ten' : 'the base'}`,
   'own-way-only': () => 'no method yet; own lines',
   'one-fact': () => 'one fact',

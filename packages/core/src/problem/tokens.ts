@@ -33,7 +33,7 @@ function timesAsLetter(text: string, offset: number): string | null {
   return before < offset - 1 && /^\s*\d[\d.,]*\s+$/.test(text.slice(0, offset)) ? letter : null;
 }
 
-export const Space = createToken({ name: 'Space', pattern: /\s+/, group: Lexer.SKIPPED });
+const Space = createToken({ name: 'Space', pattern: /\s+/, group: Lexer.SKIPPED });
 
 const RUN = /[0-9A-Fa-f.]*/y;
 const BASE = /_\d+/y;

@@ -1,7 +1,8 @@
 import { mixedNumeral, numeral, type Numeral } from '../exact/numeral.ts';
 import type { Method } from '../methods/method.ts';
 import { registry } from '../methods/index.ts';
-import { makeProblem, productProblem, type Problem } from '../problem/problem.ts';
+import { makeProblem, type Problem } from '../problem/problem.ts';
+import { productProblem } from '../problem/problem.ts';
 import type { ProblemKind } from '../problem/kinds.ts';
 import { choiceName, everySchool, kindOf, type SampleKind } from '../testing/arbitraries.ts';
 import { problemFrom } from '../testing/work.ts';

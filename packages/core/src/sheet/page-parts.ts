@@ -31,7 +31,7 @@ export interface OnPages {
 }
 
 /** On paper in the hand: figures of 10 points, the smallest letters of 6. */
-export const IN_HAND: Legible = { figures: 13, smallest: 8 };
+const IN_HAND: Legible = { figures: 13, smallest: 8 };
 
 /**
  * Lays a sheet on pages: upright where it can be read so, else across; where it is too long for that too, it goes on on further pages,

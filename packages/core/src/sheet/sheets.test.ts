@@ -1,6 +1,7 @@
 import { numeral } from '../exact/numeral.ts';
 import { registry } from '../methods/index.ts';
-import { makeProblem, productProblem, readProblem } from '../problem/problem.ts';
+import { makeProblem, readProblem } from '../problem/problem.ts';
+import { productProblem } from '../problem/problem.ts';
 import {
   choiceName,
   everySchool,

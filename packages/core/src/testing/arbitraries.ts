@@ -5,13 +5,8 @@ import { numeral, numeralOf, termsNumeral, type Numeral } from '../exact/numeral
 import { fractionFactors, fractionShares, mixedNumber } from './fraction-numbers.ts';
 import { registry } from '../methods/index.ts';
 import type { Method } from '../methods/method.ts';
-import {
-  makeProblem,
-  productProblem,
-  readProblem,
-  type Problem,
-  type ProductProblem,
-} from '../problem/problem.ts';
+import { makeProblem, readProblem, type Problem, type ProductProblem } from '../problem/problem.ts';
+import { productProblem } from '../problem/problem.ts';
 import type { ProblemKind } from '../problem/kinds.ts';
 import { scriptOf } from '../problem/script.ts';
 import { integerOf } from './expected.ts';

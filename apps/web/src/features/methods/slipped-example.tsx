@@ -58,7 +58,7 @@ export function SlippedExample({ method, slip }: SlippedExampleProps) {
 }
 
 /** The catalogue's example of a slip by a method, worked; null where it has none that the method makes. */
-export function slippedExample(method: Method, slip: string) {
+function slippedExample(method: Method, slip: string) {
   const example = slipIdea(slip).examples.find((one) => one.method === method.id);
   const at = example && readAddress(`${slip}@${example.at}`);
   const read = example ? readProblem(example.problem) : null;

@@ -48,7 +48,7 @@ export function factorOf(operand: Numeral): Frac {
 }
 
 /** Whether an operand is written as one fraction, with nothing before it. */
-export function isPlainFraction({ digits, fraction }: Numeral): boolean {
+function isPlainFraction({ digits, fraction }: Numeral): boolean {
   return fraction !== undefined && digits.every((digit) => digit === 0);
 }
 

@@ -128,7 +128,7 @@ export function moved(held: Held, side: number, by: Exact): Held {
  * A strip beyond the end of one side, as long as asked; it goes on from the piece that lies last where that lies at the edge
  * of the space, and beside the space where others lie behind it. Null where the shape is not known.
  */
-export function beyondEnd(
+function beyondEnd(
   held: Held,
   { side, end, by }: { readonly side: number; readonly end: Exact; readonly by: Exact },
   edge: Edge,

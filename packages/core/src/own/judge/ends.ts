@@ -58,7 +58,7 @@ export function isRightEnd({ value, rest }: End, asked: Asked): boolean {
 }
 
 /** Whether a rest is smaller than the divisor. */
-export function isRestOf(rest: Exact, asked: Asked): boolean {
+function isRestOf(rest: Exact, asked: Asked): boolean {
   const divisor = operandsOf(asked)[1]?.rational;
   return divisor !== null && divisor !== undefined && rest.compare(divisor) < 0;
 }

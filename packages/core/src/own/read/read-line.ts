@@ -87,7 +87,7 @@ export interface Unread {
 }
 
 /** The longest line that is read. */
-export const LONGEST_LINE = 1000;
+const LONGEST_LINE = 1000;
 
 class Stuck extends Error {
   constructor(

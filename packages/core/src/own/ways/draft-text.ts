@@ -47,7 +47,7 @@ export function roundAbove(amount: Exact, share = Exact.of(3, 10)): Exact | null
   return null;
 }
 
-export function ceiling(amount: Exact, unit: Exact): Exact {
+function ceiling(amount: Exact, unit: Exact): Exact {
   const { numerator, denominator } = amount.dividedBy(unit);
   return unit.times(Exact.of((numerator + denominator - 1n) / denominator));
 }

@@ -91,7 +91,7 @@ function distinct(all: readonly Found[]): readonly Found[] {
 }
 
 /** One node by one kind of move somewhere in it. */
-export function nodeSteps(old: Node, made: Node, page: Page): readonly Found[] {
+function nodeSteps(old: Node, made: Node, page: Page): readonly Found[] {
   if (old.key === made.key) return [];
   const inner = insideOf(old, made);
   if (inner) return steps(inner[0], inner[1], page);
