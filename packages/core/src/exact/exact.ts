@@ -191,6 +191,20 @@ export class Exact {
     return only ? monomialText(only.monomial) : '';
   }
 
+  /** The letters of a single term with their exponents, by the alphabet; none for a number. */
+  get exponents(): readonly (readonly [letter: string, exponent: number])[] {
+    const [only, ...more] = this.allTerms();
+    if (more.length > 0) throw new RangeError(`Exact.exponents: ${this} has several terms`);
+    return only?.monomial ?? [];
+  }
+
+  /** A single term without the number before it: `x^2` of `3x^2`, one of a number. */
+  get lettersOnly(): Exact {
+    const monomial = this.exponents;
+    if (monomial.length === 0) return Exact.ONE;
+    return new Exact(0n, 1n, [{ monomial, coefficient: rational(1n) }]);
+  }
+
   /** The greatest sum of exponents of a term; 0 for a number. */
   get degree(): number {
     return Math.max(0, ...this.lettered.map(({ monomial }) => degree(monomial)));

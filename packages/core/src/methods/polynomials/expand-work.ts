@@ -60,7 +60,10 @@ function inWrittenOrder(products: readonly Mark[]): readonly Mark[] {
 /** Whether no two products are alike and they come highest power first already. */
 function isTidy(products: readonly Mark[]): boolean {
   const letters = products.map(({ worth }) => worth.letters);
-  return new Set(letters).size === letters.length && inOrder(letters).join() === letters.join();
+  return (
+    new Set(letters).size === letters.length &&
+    inOrder(products.map(({ worth }) => worth)).join() === letters.join()
+  );
 }
 
 function giveBrackets(

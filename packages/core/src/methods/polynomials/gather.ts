@@ -98,7 +98,8 @@ export function combineKind(
 ): readonly Mark[] {
   const terms = members.map(({ worth }) => worth);
   const count = Exact.sum(terms.map(({ coefficient }) => coefficient));
-  const due = count.times(Exact.parse(letters === '' ? '1' : letters));
+  // The first is of the kind, whatever a learner puts to it.
+  const due = count.times(terms[0]?.lettersOnly ?? Exact.ONE);
   const wrong = slippedKind(scribe, letters, terms, slip === '');
   const made = wrong?.made ?? due;
   const many = members.length > 1;

@@ -47,22 +47,24 @@ export function slippedProduct(
   mayAny: boolean,
 ): { readonly slip: ProductSlip; readonly made: Exact } | null {
   const right = terms.left.times(terms.right);
+  const by = (slip: ProductSlip) => productBy(slip, terms, right);
   const made = OF_PRODUCT.filter((slip) => {
-    const wrong = mayAny ? productBy(slip, terms) : null;
+    const wrong = mayAny ? by(slip) : null;
     return scribe.slip(slip, wrong !== null && !wrong.isZero && !wrong.equals(right), { at });
   });
   const [slip] = made;
-  return slip ? { slip, made: productBy(slip, terms)! } : null;
+  return slip ? { slip, made: by(slip)! } : null;
 }
 
-/** What a slip makes of two terms; null where it cannot be made. */
+/** What a slip makes of two terms, whose product is given; null where it cannot be made. */
 function productBy(
   slip: ProductSlip,
   { left, right, isFurther, isSquare }: TwoTerms,
+  product: Exact,
 ): Exact | null {
-  const number = left.coefficient.times(right.coefficient);
+  const number = product.isZero ? Exact.ZERO : product.coefficient;
   const [a, b] = [powerOf(left), powerOf(right)];
-  const letters = lettersOf(left.times(right));
+  const letters = product.lettersOnly;
   switch (slip) {
     case 'second-not-multiplied':
       return isFurther ? right : null;
@@ -96,14 +98,9 @@ function isOne(number: Exact): boolean {
 }
 
 /** The one letter of a term and its exponent; null for numbers and terms of several letters. */
-function powerOf({ letters }: Exact): { readonly letter: string; readonly power: number } | null {
-  const [, letter, power = '1'] = /^([a-z])(?:\^(\d+))?$/.exec(letters) ?? [];
-  return letter === undefined ? null : { letter, power: Number(power) };
-}
-
-/** The letters of a term alone, once. */
-function lettersOf(term: Exact): Exact {
-  return term.letters === '' ? Exact.ONE : Exact.parse(term.letters);
+function powerOf({ exponents }: Exact): { readonly letter: string; readonly power: number } | null {
+  const [only, ...more] = exponents;
+  return only && more.length === 0 ? { letter: only[0], power: only[1] } : null;
 }
 
 /** The slip that is made in gathering a kind, with what is written; null for none. */
@@ -139,7 +136,7 @@ function kindBy(slip: KindSlip, letters: string, terms: readonly Exact[]): Exact
       return Exact.sum(terms.slice(0, at + 1)).minus(after);
     }
     case 'exponents-added-in-sum': {
-      const own = powerOf(Exact.parse(letters === '' ? '1' : letters));
+      const own = terms[0] ? powerOf(terms[0]) : null;
       if (!own || own.power * terms.length > MOST_POWER) return null;
       const numbers = terms.map(({ coefficient }) => coefficient);
       const count = numbers.every((one) => one.equals(Exact.ONE)) ? Exact.ONE : Exact.sum(numbers);
@@ -159,7 +156,7 @@ export function joinedToOne(scribe: Scribe, line: readonly Exact[]): Exact | nul
   const number = line.find(({ letters }) => letters === '');
   const term = line.find(({ letters }) => letters !== '');
   const isPair = line.length === 2 && first && second && number && term;
-  const made = isPair ? term.coefficient.plus(number).times(lettersOf(term)) : null;
+  const made = isPair ? term.coefficient.plus(number).times(term.lettersOnly) : null;
   const may = made !== null && !made.isZero;
   return scribe.slip('sum-joined-to-one-term', may, { at: where('answer', 0) }) ? made : null;
 }

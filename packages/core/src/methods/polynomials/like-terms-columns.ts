@@ -64,7 +64,7 @@ interface Placed {
 
 function work(scribe: Scribe, problem: Problem, school: School): Trace {
   const asked = openTerms(scribe, problem);
-  const kinds = inOrder([...new Set(asked.map(({ written }) => written.letters))]);
+  const kinds = inOrder(asked.map(({ written }) => written));
   const { placed, turnedBelow } = placedIn(asked, kinds);
   const isFirst = (row: number, column: number) =>
     placed.every((other) => other.row !== row || other.column >= column);

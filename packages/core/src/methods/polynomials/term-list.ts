@@ -38,18 +38,16 @@ export function likeTerms<T extends Pick<Entry, 'worth'>>(
     const { letters } = term.worth;
     byLetters.set(letters, [...(byLetters.get(letters) ?? []), term]);
   }
-  return inOrder([...byLetters.keys()]).map((letters) => ({
+  return inOrder(terms.map(({ worth }) => worth)).map((letters) => ({
     letters,
     members: byLetters.get(letters)!,
   }));
 }
 
-/** Kinds of letters in the order in which an amount lists them. */
-export function inOrder(kinds: readonly string[]): readonly string[] {
-  const each = kinds.map((letters) => Exact.parse(letters === '' ? '1' : letters));
-  return Exact.sum(each)
-    .parts()
-    .map(({ letters }) => letters);
+/** The kinds of letters that terms have, in the order in which an amount lists them. */
+export function inOrder(terms: readonly Exact[]): readonly string[] {
+  const all = Exact.sum(terms.map(({ lettersOnly }) => lettersOnly));
+  return all.parts().map(({ letters }) => letters);
 }
 
 /** The most products that brackets may make, so that a paper can still be read. */
