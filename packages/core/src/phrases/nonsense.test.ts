@@ -56,11 +56,21 @@ interface Example {
 }
 
 const LINES = new URL('../../../../docs/examples/lines.jsonl', import.meta.url);
-const PAPERS = readFileSync(LINES, 'utf8')
-  .trim()
-  .split('\n')
-  .filter((_, k) => k % 5 === 0)
-  .map((line) => JSON.parse(line) as Example);
+/** Different laws side by side, and every other form of line. */
+const LEAPS: readonly Example[] = [
+  { problem: '46 × 58 + 38 + 27', lines: ['= 23 × 116 + 40 + 25', '= 2733'] },
+  { problem: '38 + 27', lines: ['38 +2→ 40 +25→ 65'] },
+  { problem: '952 ÷ 7', lines: ['1 | 7', '100 | 700', '36 | 252', '136 | 952'] },
+  { problem: '642 − 387', lines: ['387 + 13 = 400 + 242 = 642', '13 + 242 = 255'] },
+];
+
+const PAPERS = LEAPS.concat(
+  readFileSync(LINES, 'utf8')
+    .trim()
+    .split('\n')
+    .filter((_, k) => k % 5 === 0)
+    .map((line) => JSON.parse(line) as Example),
+);
 
 /** Everything that is worked out, and no sentence where one can be left out. */
 function everything(): readonly unknown[] {
