@@ -4,22 +4,22 @@ import { Exact } from '../exact/exact.ts';
 import { registry } from '../methods/index.ts';
 import { marksOf, worked } from '../testing/work.ts';
 import { audit } from '../laws/audit.ts';
-import { beyondOf, holds, laidBeyond, NOTHING_BEYOND } from './beyond.ts';
+import { beyondOf, holds, cellBeyond, NOTHING_BEYOND } from './beyond.ts';
 import { worthBeyond } from '../testing/worth-beyond.ts';
 import { ledgerAt } from './ledger.ts';
 
 describe('cells beyond the edge', () => {
-  const two = laidBeyond('b', Exact.of(2));
+  const two = cellBeyond('b', Exact.of(2));
 
   it('are counted together, and are gone where they net to nothing', () => {
-    const back = laidBeyond('b', Exact.of(2), -1n);
+    const back = cellBeyond('b', Exact.of(2), -1n);
     expect(beyondOf([{ beyond: two }, { beyond: back }])).toBe(NOTHING_BEYOND);
     expect(beyondOf([{ beyond: two }, { beyond: two }]).get('b')!.count).toBe(2n);
     expect(worthBeyond(beyondOf([{ beyond: two }, { beyond: two }])).toString()).toBe('4');
     expect(beyondOf([{ beyond: two }], [{ beyond: two }]).size).toBe(0);
     expect(beyondOf([{}, { beyond: back }]).get('b')!.count).toBe(-1n);
-    expect(laidBeyond('b', Exact.ZERO).size).toBe(0);
-    const other = laidBeyond('b', Exact.of(3), -1n);
+    expect(cellBeyond('b', Exact.ZERO).size).toBe(0);
+    const other = cellBeyond('b', Exact.of(3), -1n);
     expect([...beyondOf([{ beyond: two }, { beyond: other }]).keys()]).toEqual(['b', 'b of 3']);
   });
 
@@ -89,9 +89,9 @@ describe('cells beyond the edge', () => {
     ]);
     expect([...holds(back!)]).toEqual([['beyond.0', -1n]]);
     const own = sixty!.terms;
-    const again = laidBeyond('1.0', Exact.of(58));
+    const again = cellBeyond('1.0', Exact.of(58));
     expect([...holds({ terms: own, beyond: again })]).toEqual([['1.0', 2n]]);
-    const away = laidBeyond('1.0', Exact.of(58), -1n);
+    const away = cellBeyond('1.0', Exact.of(58), -1n);
     expect([...holds({ terms: own, beyond: away })]).toEqual([]);
     for (const { worth, terms, beyond } of marksOf(trace)) {
       const held = terms.worth().plus(worthBeyond(beyond ?? NOTHING_BEYOND));

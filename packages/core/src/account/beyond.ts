@@ -28,7 +28,7 @@ interface Holder extends Beyonder {
 export const NOTHING_BEYOND: Beyond = new Map();
 
 /** One cell beyond the edge, laid so many times. */
-export function laidBeyond(cell: string, worth: Exact, count = 1n): Beyond {
+export function cellBeyond(cell: string, worth: Exact, count = 1n): Beyond {
   return worth.isZero || count === 0n ? NOTHING_BEYOND : new Map([[cell, { worth, count }]]);
 }
 

@@ -12,7 +12,7 @@ import type { Random } from '../exact/random.ts';
 import type { Rates } from './rates.ts';
 
 /** One learner's work: what it comes to, and the first chance at which it was lost. */
-export interface Worked {
+export interface WorkedPaper {
   readonly answer: string;
   readonly right: boolean;
   /** The address of the slip by which it first leaks; null for a work that leaks nowhere. */
@@ -52,7 +52,7 @@ export class ClassPaper {
   private readonly uses: readonly FactUse[];
   private readonly steps: ReadonlyMap<string, number>;
   private readonly withHabits = new Map<string, HabitWork>();
-  private readonly known = new Map<string, Worked>();
+  private readonly known = new Map<string, WorkedPaper>();
 
   constructor(
     readonly method: Method,
@@ -89,7 +89,7 @@ export class ClassPaper {
   }
 
   /** What a learner makes of it, with what goes wrong carelessly besides. */
-  work({ habits, facts }: ClassLearner, random: Random): Worked {
+  work({ habits, facts }: ClassLearner, random: Random): WorkedPaper {
     const careless: Addressed[] = [];
     for (const { one, rate } of this.chances) if (random.next() < rate) careless.push(one);
     for (const { one, fact } of this.uses) {
@@ -133,7 +133,7 @@ export class ClassPaper {
   private judged(
     { answer, total, leaks, opportunities, facts }: LightRun,
     made: readonly Addressed[],
-  ): Worked {
+  ): WorkedPaper {
     const right = answer.equals(total);
     const [first] = leaks;
     if (!first) return { answer: answer.toString(), right, lostAt: null };

@@ -1,6 +1,6 @@
 import type { LightRun } from '../account/light-run.ts';
 import type { Cause, CauseSlip } from './cause.ts';
-import type { Way } from './works.ts';
+import type { WayOfWorking } from './works.ts';
 
 /** One thing that goes wrong in one way of working, with what it gives. */
 export interface Event {
@@ -11,7 +11,7 @@ export interface Event {
 
 /** A way of working with all that goes wrong in it once or as a habit. */
 export interface WayEvents {
-  readonly way: Way;
+  readonly way: WayOfWorking;
   readonly singles: readonly Event[];
   readonly habits: readonly Event[];
   readonly facts: readonly Event[];

@@ -11,7 +11,7 @@ import { Budget } from './budget.ts';
 import { causeKey, compareCauses, type Cause } from './cause.ts';
 import { pairCauses, pairSums } from './pairs.ts';
 import { linesForAll, wholeItems, type WholeItem } from './whole-item.ts';
-import { costOf, methodsFor, waysOf, type Way } from './works.ts';
+import { costOf, methodsFor, waysOf, type WayOfWorking } from './works.ts';
 
 /** How much was looked through. */
 export interface Searched {
@@ -207,7 +207,7 @@ export function wholeItemCause({ slip, at, answer }: WholeItem, works: Cause['wo
   };
 }
 
-function eventCause({ slips, run, habit }: Event, way: Way, tier: Cause['tier']): Cause {
+function eventCause({ slips, run, habit }: Event, way: WayOfWorking, tier: Cause['tier']): Cause {
   const { method, school } = way;
   const works = [{ method, school }];
   return { tier, slips, habit, answer: run.answer, works, copied: null, cancels: false };
@@ -233,7 +233,7 @@ function merged(causes: readonly Cause[]): Cause[] {
 }
 
 /** All that goes wrong in one way of working, as far as the budget lasts: each slip once, as a habit, and each fact. */
-function eventsOf(problem: Problem, way: Way, budget: Budget): WayEvents {
+function eventsOf(problem: Problem, way: WayOfWorking, budget: Budget): WayEvents {
   const singles = way.clean.opportunities.flatMap(({ slip, at }): Event[] => {
     const run = way.singles.get(addressText({ slip, at }));
     return run ? [{ slips: [{ slip, at, idea: slip }], run, habit: null }] : [];
@@ -243,7 +243,7 @@ function eventsOf(problem: Problem, way: Way, budget: Budget): WayEvents {
 }
 
 /** Every habit that is followed at two chances or more; one with a feature only where it is not the same as without. */
-function habitsOf(problem: Problem, way: Way, budget: Budget): readonly Event[] {
+function habitsOf(problem: Problem, way: WayOfWorking, budget: Budget): readonly Event[] {
   const bySlip = new Map<string, Opportunity[]>();
   for (const chance of way.clean.opportunities) {
     bySlip.set(chance.slip, [...(bySlip.get(chance.slip) ?? []), chance]);
@@ -264,7 +264,12 @@ function habitsOf(problem: Problem, way: Way, budget: Budget): readonly Event[] 
   });
 }
 
-function habitWork(problem: Problem, way: Way, habit: Habit, budget: Budget): HabitWork | null {
+function habitWork(
+  problem: Problem,
+  way: WayOfWorking,
+  habit: Habit,
+  budget: Budget,
+): HabitWork | null {
   if (!budget.goesOn()) return null;
   const work = workWithHabits(way.method, problem, { school: way.school, habits: [habit] });
   budget.spend(work.rounds * costOf(problem, work.run));
@@ -276,7 +281,7 @@ function habitEvent({ run, made }: HabitWork, habit: { readonly where: 'all' | F
 }
 
 /** Every fact taken for each number that is commonly taken for it, once; and everywhere, where it is used more than once. */
-function factsOf(problem: Problem, way: Way, budget: Budget): readonly Event[] {
+function factsOf(problem: Problem, way: WayOfWorking, budget: Budget): readonly Event[] {
   const { method, school, clean } = way;
   const byFact = new Map<string, FactChance[]>();
   for (const chance of clean.facts) {

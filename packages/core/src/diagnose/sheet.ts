@@ -208,7 +208,7 @@ function explains(candidate: Candidate, one: Read): boolean {
 
 const PREDICTED = new WeakMap<Search, Map<string, ReturnType<typeof workWithHabits> | null>>();
 
-function workOf(
+function itemWork(
   { method, school, slip, where }: Candidate,
   { search, budget }: Pick<Read, 'search' | 'budget'>,
 ) {
@@ -228,7 +228,7 @@ function workOf(
 
 /** What a learner with the habit answers; null where the method does not take the item. */
 function predicted(candidate: Candidate, one: Read): Exact | null {
-  return workOf(candidate, one)?.run.answer ?? null;
+  return itemWork(candidate, one)?.run.answer ?? null;
 }
 
 /** One more slip or wrong fact by which the habit gives the answer; null where there is none. */
@@ -237,7 +237,7 @@ function withOneMore(candidate: Candidate, { search, amount, budget }: Read): Ca
   const way = search.events.find(
     (events) => events.way.method === method && sameSchool(events.way.school, school),
   );
-  const work = workOf(candidate, { search, budget });
+  const work = itemWork(candidate, { search, budget });
   if (!way || !work || !amount) return null;
   const off = amount.minus(work.run.answer);
   for (const event of [...way.facts, ...way.singles]) {
@@ -317,7 +317,7 @@ function slipsOf(
   const followed = habits.map((habit, k): SheetSlip => {
     let [made, chances] = [0, 0];
     read.forEach((one, n) => {
-      const work = workOf(habit, one);
+      const work = itemWork(habit, one);
       if (!work || !one.amount) return;
       const isFollowed = verdicts[n]!.habits.includes(k) || one.amount.equals(work.run.answer);
       chances += work.made.length;

@@ -7,7 +7,7 @@ import type { Problem } from '../problem/problem.ts';
 import type { Budget } from './budget.ts';
 
 /** One way in which a problem can be worked, so far as it makes a difference to what slips give. */
-export interface Way {
+export interface WayOfWorking {
   readonly method: Method;
   readonly school: School;
   readonly clean: LightRun;
@@ -32,7 +32,7 @@ export function methodsFor(problem: Problem, ids?: readonly string[]): readonly 
  * The schools of a method that can change what slips give on a problem. A school is tried by itself: when every slip made
  * once gives what it gives in the default school, the school only changes how the paper looks, and is worked once.
  */
-export function waysOf(method: Method, problem: Problem, budget: Budget): readonly Way[] {
+export function waysOf(method: Method, problem: Problem, budget: Budget): readonly WayOfWorking[] {
   const first = wayBy(method, problem, method.defaultSchool, budget);
   let schools: readonly School[] = [method.defaultSchool];
   for (const { id, options } of schoolsOf(method, problem)) {
@@ -61,7 +61,7 @@ export function waysOf(method: Method, problem: Problem, budget: Budget): readon
   });
 }
 
-function wayBy(method: Method, problem: Problem, school: School, budget: Budget): Way {
+function wayBy(method: Method, problem: Problem, school: School, budget: Budget): WayOfWorking {
   const clean = method.light(problem, { school });
   const cost = costOf(problem, clean);
   budget.spend(cost);
@@ -77,10 +77,10 @@ function wayBy(method: Method, problem: Problem, school: School, budget: Budget)
   return { method, school, clean, singles: new Map(singles) };
 }
 
-const SIGNATURES = new WeakMap<Way, string>();
+const SIGNATURES = new WeakMap<WayOfWorking, string>();
 
 /** All that slips can give by a way, as one text. */
-function signature(way: Way): string {
+function signature(way: WayOfWorking): string {
   const known = SIGNATURES.get(way);
   if (known !== undefined) return known;
   const slips = [...way.singles].map(([address, { answer }]) => `${address} ${answer.toString()}`);

@@ -1,6 +1,6 @@
 import { numeralText } from '../exact/numeral.ts';
 import { type Asked, operandsOf } from '../own/read/asked.ts';
-import type { Way } from '../own/ways/ways.ts';
+import type { InvitedWay } from '../own/ways/ways.ts';
 import type { WaysDocument } from './ways-shape.ts';
 
 /** The problem of someone's own lines in every document. */
@@ -16,7 +16,7 @@ export function askedHead(asked: Asked): WaysDocument['problem'] {
 }
 
 /** Ways that numbers invite as an open document. */
-export function waysDocument(asked: Asked, ways: readonly Way[]): WaysDocument {
+export function waysDocument(asked: Asked, ways: readonly InvitedWay[]): WaysDocument {
   return {
     format: 'levee-ways',
     version: 1,

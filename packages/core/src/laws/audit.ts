@@ -1,5 +1,5 @@
 import { Exact } from '../exact/exact.ts';
-import { lawFaults, workOf } from './replay.ts';
+import { lawFaults, replayOf } from './replay.ts';
 import { OWN_LINES } from '../account/own-lines.ts';
 import type { EntryId, Step, Trace } from '../account/account.ts';
 import { glyphFault } from '../account/glyphs.ts';
@@ -33,7 +33,7 @@ export function audit(trace: Trace): readonly AuditFault[] {
     ...beyondFaults(trace),
     ...own,
     ...glyphs,
-    ...lawFaults(workOf(trace)),
+    ...lawFaults(replayOf(trace)),
   ];
 }
 

@@ -1,7 +1,7 @@
 import { worked } from '../testing/work.ts';
-import { lawFaults, workOf, type Work } from './replay.ts';
+import { lawFaults, replayOf, type Work } from './replay.ts';
 
-const WORK = workOf(worked('column-multiplication', '46 × 58'));
+const WORK = replayOf(worked('column-multiplication', '46 × 58'));
 
 /** The same with the terms of all that a step gives changed. */
 function withTerms(step: number, terms: (own: ReadonlySet<string>) => Iterable<string>): Work {

@@ -99,7 +99,7 @@ function partOf(operand: Problem['operands'][number] | undefined, part: number):
 }
 
 /** A trace as a work that can be replayed. */
-export function workOf(trace: Trace): Work {
+export function replayOf(trace: Trace): Work {
   const isFractions = scriptOf(trace.problem) === 'fractions';
   const isOwn = trace.method === OWN_LINES;
   const amount = (entry: Entry): Amount => ({

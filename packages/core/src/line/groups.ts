@@ -1,7 +1,7 @@
 import type { Surd } from '../exact/surd.ts';
 
 /** Which of the old and which of the new parts go together: places in their lists, as bits. */
-export interface Group {
+export interface PartsGroup {
   readonly old: number;
   readonly made: number;
 }
@@ -21,12 +21,12 @@ export function groupings(
   made: readonly Surd[],
   put: (a: Surd, b: Surd) => Surd,
   nothing: Surd,
-): readonly (readonly Group[])[] {
-  const whole: Group = { old: (1 << old.length) - 1, made: (1 << made.length) - 1 };
+): readonly (readonly PartsGroup[])[] {
+  const whole: PartsGroup = { old: (1 << old.length) - 1, made: (1 << made.length) - 1 };
   if (old.length > MOST_PARTS || made.length > MOST_PARTS) return [[whole]];
   const [a, b] = [subsets(old, put, nothing), subsets(made, put, nothing)];
   const minimal = minimalGroups(a, b);
-  const ways: Group[][] = [];
+  const ways: PartsGroup[][] = [];
   cover(whole, minimal, [], ways);
   return ways;
 }
@@ -41,7 +41,7 @@ function subsets(parts: readonly Surd[], put: (a: Surd, b: Surd) => Surd, nothin
   return values.map(String);
 }
 
-function minimalGroups(old: readonly string[], made: readonly string[]): readonly Group[] {
+function minimalGroups(old: readonly string[], made: readonly string[]): readonly PartsGroup[] {
   const byValue = new Map<string, number[]>();
   made.forEach((value, mask) => byValue.set(value, [...(byValue.get(value) ?? []), mask]));
   const all = old
@@ -50,18 +50,18 @@ function minimalGroups(old: readonly string[], made: readonly string[]): readonl
     )
     .filter((group) => group.old !== 0 || group.made !== 0)
     .sort((x, y) => size(x) - size(y));
-  const minimal: Group[] = [];
+  const minimal: PartsGroup[] = [];
   for (const group of all) {
     if (!minimal.some((inner) => isWithin(inner, group))) minimal.push(group);
   }
   return minimal;
 }
 
-function isWithin(inner: Group, outer: Group): boolean {
+function isWithin(inner: PartsGroup, outer: PartsGroup): boolean {
   return (inner.old & ~outer.old) === 0 && (inner.made & ~outer.made) === 0;
 }
 
-function size({ old, made }: Group): number {
+function size({ old, made }: PartsGroup): number {
   return count(old) + count(made);
 }
 
@@ -72,10 +72,10 @@ function count(mask: number): number {
 }
 
 function cover(
-  left: Group,
-  minimal: readonly Group[],
-  chosen: readonly Group[],
-  ways: Group[][],
+  left: PartsGroup,
+  minimal: readonly PartsGroup[],
+  chosen: readonly PartsGroup[],
+  ways: PartsGroup[][],
 ): void {
   if (ways.length >= MOST_WAYS) return;
   if (left.old === 0 && left.made === 0) {
@@ -83,7 +83,7 @@ function cover(
     return;
   }
   // The first part that is not covered yet must be in the next group.
-  const isFirst = (group: Group) =>
+  const isFirst = (group: PartsGroup) =>
     left.old !== 0
       ? (group.old & left.old & -left.old) !== 0
       : (group.made & left.made & -left.made) !== 0;

@@ -8,7 +8,14 @@ import { numeral, placeValue } from '../exact/numeral.ts';
 import { sayPlain } from '../phrases/phrasebook.ts';
 import { speakerFor } from '../phrases/speaker.ts';
 import { DEFAULT_VOCABULARY, VOCABULARY, type Vocabulary } from '../phrases/vocabulary.ts';
-import { makeProblem, type Problem, type ProductProblem, problemText, problemValue, readProblem } from '../problem/problem.ts';
+import {
+  makeProblem,
+  type Problem,
+  type ProductProblem,
+  problemText,
+  problemValue,
+  readProblem,
+} from '../problem/problem.ts';
 import { productProblem } from '../problem/problem.ts';
 import type { ProblemKind } from '../problem/kinds.ts';
 import { scriptOf } from '../problem/script.ts';

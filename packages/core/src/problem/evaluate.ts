@@ -11,7 +11,7 @@ export type Evaluated<Value = Exact> =
   { readonly ok: true; readonly value: Value } | { readonly ok: false; readonly fault: string };
 
 /** What letters and the box of an open sentence stand for; a letter with no number here stands for itself. */
-export interface Standing {
+export interface StandsFor {
   readonly letters?: boolean;
   /** What letters stand for. */
   readonly standing?: ReadonlyMap<string, Surd>;
@@ -33,7 +33,7 @@ export function evaluate(expression: Expression): Evaluated {
 }
 
 /** The same where letters may stand for themselves, and roots that do not come out stay as roots. */
-export function evaluateSurd(expression: Expression, standing: Standing): Evaluated<Surd> {
+export function evaluateSurd(expression: Expression, standing: StandsFor): Evaluated<Surd> {
   try {
     if (!hasBoundedValue(expression)) throw new Fault(failureText(overLimit('value')));
     return { ok: true, value: valueOf(expression, standing) };
@@ -43,7 +43,7 @@ export function evaluateSurd(expression: Expression, standing: Standing): Evalua
   }
 }
 
-function valueOf(of: Expression, standing: Standing): Surd {
+function valueOf(of: Expression, standing: StandsFor): Surd {
   const value = (inner: Expression) => valueOf(inner, standing);
   switch (of.kind) {
     case 'number':

@@ -4,7 +4,7 @@ import { evaluate } from './evaluate.ts';
 import { isFraction, isNumber, some, type Expression } from './expression.ts';
 import type { ProblemShape } from './failure.ts';
 import { LIMITS } from './bounds.ts';
-import type { Worked } from './worked.ts';
+import type { WorkedShape } from './worked.ts';
 
 export function hasLetters(expression: Expression): boolean {
   return some(expression, ({ kind }) => kind === 'letter');
@@ -14,7 +14,7 @@ export function hasLetters(expression: Expression): boolean {
  * What an expression with letters asks for: terms or brackets put together, or brackets multiplied.
  * Operands keep their terms as they are written; a minus before a single term belongs to the term.
  */
-export function lettersShape(expression: Expression): Worked | ProblemShape {
+export function lettersShape(expression: Expression): WorkedShape | ProblemShape {
   const shape = shapeOfTerms(expression);
   return typeof shape !== 'string' && hasPoint(expression) ? withPoints(shape) : shape;
 }
@@ -50,7 +50,7 @@ function numbersIn(expression: Expression): readonly ('whole' | 'point' | 'fract
 }
 
 /** The same with points in all its numbers, where each of them ends. */
-function withPoints(shape: Worked): Worked {
+function withPoints(shape: WorkedShape): WorkedShape {
   const all = shape.operands.flatMap(({ terms }) => terms?.list ?? []);
   const ends = all.every((term) => decimalsNeeded(term.coefficient, 10) !== null);
   if (!ends) return shape;
@@ -63,7 +63,7 @@ function withPoints(shape: Worked): Worked {
   return { ...shape, operands };
 }
 
-function shapeOfTerms(expression: Expression): Worked | ProblemShape {
+function shapeOfTerms(expression: Expression): WorkedShape | ProblemShape {
   if (termOf(expression)) return 'one term';
   if (expression.kind === 'sum') return sumOfTerms(expression);
   if (expression.kind === 'quotient' && !isFraction(expression)) return 'quotient with letters';
@@ -76,7 +76,7 @@ function shapeOfTerms(expression: Expression): Worked | ProblemShape {
 type Sum = Extract<Expression, { kind: 'sum' }>;
 
 /** Two brackets or terms with a minus between them are a difference, everything else is a sum. */
-function sumOfTerms(sum: Sum): Worked | ProblemShape {
+function sumOfTerms(sum: Sum): WorkedShape | ProblemShape {
   const parts = sum.parts.map(addendOf);
   if (parts.includes(null)) return 'mixed operations';
   const [first, second, ...more] = parts as readonly Addend[];

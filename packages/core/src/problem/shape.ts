@@ -1,4 +1,4 @@
-import type { Worked } from './worked.ts';
+import type { WorkedShape } from './worked.ts';
 import { numeralValue, type Numeral } from '../exact/numeral.ts';
 import {
   barOf,
@@ -13,7 +13,7 @@ import { hasLetters, lettersShape } from './letters.ts';
 import type { ProblemKind } from './kinds.ts';
 
 /** The problem that an expression is, or the name of the kind of computation that is not worked. */
-export function shapeOf(expression: Expression): Worked | ProblemShape {
+export function shapeOf(expression: Expression): WorkedShape | ProblemShape {
   if (expression.kind === 'root') return rootShape(expression);
   if (hasLetters(expression)) return lettersShape(expression);
   const shape = numbersShape(expression);
@@ -38,7 +38,7 @@ function isOfWholes(of: Expression): boolean {
 }
 
 /** The same for an expression without letters. */
-function numbersShape(expression: Expression): Worked | ProblemShape {
+function numbersShape(expression: Expression): WorkedShape | ProblemShape {
   switch (expression.kind) {
     case 'root':
       return rootShape(expression);
@@ -62,7 +62,7 @@ function numbersShape(expression: Expression): Worked | ProblemShape {
   }
 }
 
-function rootShape({ of }: Extract<Expression, { kind: 'root' }>): Worked | ProblemShape {
+function rootShape({ of }: Extract<Expression, { kind: 'root' }>): WorkedShape | ProblemShape {
   if (of.kind === 'number') return { kind: 'root', operands: [of.numeral] };
   return of.kind === 'negative' && isNumber(of.of) ? 'negative root' : 'root of an expression';
 }
@@ -77,7 +77,7 @@ function powerShape({ of, exponent }: Extract<Expression, { kind: 'power' }>) {
   return flatShape('product', Array<Expression>(Number(times.numerator)).fill(of));
 }
 
-function sumShape(sum: Extract<Expression, { kind: 'sum' }>): Worked | ProblemShape {
+function sumShape(sum: Extract<Expression, { kind: 'sum' }>): WorkedShape | ProblemShape {
   const parts = flatAddends(sum);
   if (!parts) return 'mixed sum';
   const [first, ...rest] = parts;
@@ -105,7 +105,7 @@ function flatFactors(expression: Expression): readonly Expression[] {
   return expression.kind === 'product' ? expression.factors.flatMap(flatFactors) : [expression];
 }
 
-function flatShape(kind: ProblemKind, operands: readonly Expression[]): Worked | ProblemShape {
+function flatShape(kind: ProblemKind, operands: readonly Expression[]): WorkedShape | ProblemShape {
   if (!operands.every(isNumber)) return firstShape(operands);
   if (operands.some(isUneven)) return 'uneven fraction';
   const hasFraction = operands.some((operand) => operand.kind !== 'number');

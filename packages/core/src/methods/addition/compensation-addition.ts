@@ -1,5 +1,5 @@
 import { slipOf } from '../../slips/catalogue.ts';
-import { laidBeyond } from '../../account/beyond.ts';
+import { cellBeyond } from '../../account/beyond.ts';
 import { where } from '../../account/chance.ts';
 import type { Entry, Mark, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
@@ -161,12 +161,12 @@ function work(scribe: Scribe, { operands, base }: Problem): Trace {
       strikes: [entries[operand]!],
       writes: [
         wholeWriting('adjusted number', to, spot('adjusted', operand), base, {
-          beyond: laidBeyond(TOO_FAR, change),
+          beyond: cellBeyond(TOO_FAR, change),
         }),
         wholeWriting('adjustment', put, spot('adjustment'), base, {
           glyph: signed(put, base),
           from: [],
-          beyond: laidBeyond(TOO_FAR, change, wrongWay ? 1n : -1n),
+          beyond: cellBeyond(TOO_FAR, change, wrongWay ? 1n : -1n),
         }),
       ],
       phrase: phrase('compensation.round', { from: worths[operand]!, to, change, wrongWay }),

@@ -2,7 +2,14 @@ import { where, type Where } from '../../account/chance.ts';
 import type { Mark, Phrase, School } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
 import { digitAt, numeralText, type Numeral } from '../../exact/numeral.ts';
-import { factOf, lineSlip, productSlip, productTotal, shiftOf, zerosFrom } from './column-slips.ts';
+import {
+  factOf,
+  columnLineSlip,
+  productSlip,
+  productTotal,
+  shiftOf,
+  zerosFrom,
+} from './column-slips.ts';
 import { columnPhrases } from './column-words.ts';
 import { lineText, type TwoFactors } from './two-factors.ts';
 
@@ -22,7 +29,7 @@ export function writeLine(
     return { marks: [], carries: before };
   }
   const zeros = school['shift'] === 'zeros';
-  const slip = lineSlip(scribe, factors, j, zeros);
+  const slip = columnLineSlip(scribe, factors, j, zeros);
   const shift = shiftOf(slip, j);
   const opening = zeros && shift > 0 ? openLine(scribe, factors, { j, shift, single }) : [];
   const multiplier = digitAt(bottom, slip === 'first-figure-again' ? 0 : j);

@@ -31,7 +31,7 @@ const OF_LINE = [
   'extra-placeholder',
   'first-figure-again',
 ] as const;
-export type LineSlip = (typeof OF_LINE)[number] | '';
+export type ColumnLineSlip = (typeof OF_LINE)[number] | '';
 
 export const COLUMN_MULTIPLICATION_SLIPS: readonly SlipSpec[] = [
   {
@@ -140,12 +140,12 @@ export function productTotal(
 }
 
 /** Names the chances of a line; gives the slip that is made. `zeros` tells whether lines begin with zeros that are written. */
-export function lineSlip(
+export function columnLineSlip(
   scribe: Scribe,
   { top, bottom }: TwoFactors,
   j: number,
   zeros: boolean,
-): LineSlip {
+): ColumnLineSlip {
   const [figure, first] = [digitAt(bottom, j), digitAt(bottom, 0)];
   const counts = figure > 0 && top.digits.some((digit) => digit > 0);
   const may: Readonly<Record<(typeof OF_LINE)[number], boolean>> = {
@@ -163,7 +163,7 @@ export function lineSlip(
 }
 
 /** How many places a line is shifted. */
-export function shiftOf(slip: LineSlip, j: number): number {
+export function shiftOf(slip: ColumnLineSlip, j: number): number {
   switch (slip) {
     case 'omit-placeholder':
       return 0;

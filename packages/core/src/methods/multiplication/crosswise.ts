@@ -13,7 +13,7 @@ import { cellFact } from './facts.ts';
 import { placeRule, placeSquare, widest } from '../shared/place-columns.ts';
 import { orderSchool } from '../shared/schools.ts';
 import { wholeWriting } from '../shared/whole.ts';
-import { acceptsProduct, twoFactors, type Pair, type TwoFactors } from './two-factors.ts';
+import { acceptsProduct, twoFactors, type DigitPair, type TwoFactors } from './two-factors.ts';
 
 const { phrase } = crosswisePhrases;
 
@@ -77,8 +77,8 @@ export const crosswise = defineMethod({
 });
 
 /** The pairs of places that add up to a place, the first factor's smallest place first. */
-function pairsOf({ top, bottom }: TwoFactors, place: number): readonly Pair[] {
-  return top.digits.flatMap((_, i): Pair[] => {
+function pairsOf({ top, bottom }: TwoFactors, place: number): readonly DigitPair[] {
+  return top.digits.flatMap((_, i): DigitPair[] => {
     const j = place - i;
     return j >= 0 && j < bottom.digits.length ? [[i, j]] : [];
   });
@@ -121,7 +121,7 @@ interface Gathered {
 }
 
 /** Pairs that are counted one place too high, by that place. */
-type MovedPairs = Map<number, readonly { readonly pair: Pair; readonly product: number }[]>;
+type MovedPairs = Map<number, readonly { readonly pair: DigitPair; readonly product: number }[]>;
 
 /** Slips in gathering the pairs of a place, in the order in which their chances are named. */
 const PAIR_SLIPS = ['miss-pair', 'pair-twice', 'like-places-only'] as const;

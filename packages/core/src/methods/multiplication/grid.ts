@@ -15,7 +15,7 @@ import {
   expandedPlaces,
   partText,
   twoFactors,
-  type Pair,
+  type DigitPair,
   type TwoFactors,
 } from './two-factors.ts';
 
@@ -166,7 +166,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   columns.forEach((i) => scribe.give(0, i, 'operand part', { area: 'head', row: 0, column: i }));
   rows.forEach((j) => scribe.give(1, j, 'operand part', { area: 'side', row: j, column: 0 }));
 
-  const own = rows.flatMap((j) => columns.map((i): Pair => [i, j]));
+  const own = rows.flatMap((j) => columns.map((i): DigitPair => [i, j]));
   const cells = new Map<string, readonly Mark[]>();
   const totals: Mark[] = [];
   const gathered =
@@ -186,7 +186,11 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   return scribe.close(answer, phrase('grid.answer', {}));
 }
 
-function writeCell(scribe: Scribe, { top, bottom }: TwoFactors, [i, j]: Pair): readonly Mark[] {
+function writeCell(
+  scribe: Scribe,
+  { top, bottom }: TwoFactors,
+  [i, j]: DigitPair,
+): readonly Mark[] {
   const left = digitAt(bottom, j);
   const right = digitAt(top, i);
   const fact = cellFact(scribe, [left, right], [i, j]);
@@ -248,7 +252,7 @@ function gatherings(
   rows: readonly number[],
   columns: readonly number[],
   { top, bottom }: TwoFactors,
-): (cell: Pair) => Gathering | undefined {
+): (cell: DigitPair) => Gathering | undefined {
   const byRow = name === 'row';
   const [kept, other] = byRow ? [bottom, top] : [top, bottom];
   const across = byRow ? columns : rows;

@@ -10,7 +10,13 @@ import { addDiagonals, figuresIn, type CellMarks } from './lattice-diagonals.ts'
 import { addOtherWay } from './other-diagonals.ts';
 import { latticeSheet } from './lattice-sheet.ts';
 import { latticePhrases } from './lattice-words.ts';
-import { acceptsProduct, partText, twoFactors, type Pair, type TwoFactors } from './two-factors.ts';
+import {
+  acceptsProduct,
+  partText,
+  twoFactors,
+  type DigitPair,
+  type TwoFactors,
+} from './two-factors.ts';
 
 const { phrase } = latticePhrases;
 
@@ -87,7 +93,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   bottom.digits.forEach((_, j) =>
     scribe.give(1, j, 'operand digit', { area: 'edge', row: j, column: 0 }),
   );
-  const own = bottom.digits.flatMap((_, j) => top.digits.map((_digit, i): Pair => [i, j]));
+  const own = bottom.digits.flatMap((_, j) => top.digits.map((_digit, i): DigitPair => [i, j]));
   const cells: CellMarks[][] = bottom.digits.map(() => []);
   for (const [i, j] of scribe.ordered(school['fill'] === 'upper-left' ? own.reverse() : own)) {
     cells[j]![i] = writeCell(scribe, factors, [i, j]);
@@ -105,7 +111,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   return scribe.close(answer, phrase('lattice.answer', {}));
 }
 
-function writeCell(scribe: Scribe, { top, bottom }: TwoFactors, [i, j]: Pair): CellMarks {
+function writeCell(scribe: Scribe, { top, bottom }: TwoFactors, [i, j]: DigitPair): CellMarks {
   const left = digitAt(bottom, j);
   const right = digitAt(top, i);
   const fact = cellFact(scribe, [left, right], [i, j]);

@@ -25,7 +25,7 @@ import {
   expandedPlaces,
   partText,
   twoFactors,
-  type Pair,
+  type DigitPair,
   type TwoFactors,
 } from './two-factors.ts';
 
@@ -124,7 +124,7 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
   bottom.digits.forEach((_, j) =>
     scribe.give(1, j, 'operand digit', { area: 'bottom', row: 0, column: j }),
   );
-  const own = rows.flatMap((j) => columns.map((i): Pair => [i, j]));
+  const own = rows.flatMap((j) => columns.map((i): DigitPair => [i, j]));
   const inOrder = scribe.ordered(school['order'] === 'largest-first' ? own.reverse() : own);
   const worked = likePlacesOnly(scribe, factors, inOrder);
   const products = worked.map((pair, row) => writeProduct(scribe, factors, pair, row));
@@ -135,9 +135,9 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
 function likePlacesOnly(
   scribe: Scribe,
   { top, bottom }: TwoFactors,
-  pairs: readonly Pair[],
-): readonly Pair[] {
-  const counts = ([i, j]: Pair) => digitAt(top, i) * digitAt(bottom, j) > 0;
+  pairs: readonly DigitPair[],
+): readonly DigitPair[] {
+  const counts = ([i, j]: DigitPair) => digitAt(top, i) * digitAt(bottom, j) > 0;
   const like = pairs.filter(([i, j]) => i === j);
   const others = pairs.filter(([i, j]) => i !== j);
   const may = like.some(counts) && others.some(counts);
@@ -155,7 +155,7 @@ function likePlacesOnly(
 function writeProduct(
   scribe: Scribe,
   { top, bottom }: TwoFactors,
-  [i, j]: Pair,
+  [i, j]: DigitPair,
   row: number,
 ): readonly Mark[] {
   const left = digitAt(bottom, j);

@@ -3,7 +3,7 @@ import type { Problem } from '../../problem/problem.ts';
 import type { SchoolSpec } from '../method.ts';
 import { orderSchool } from '../shared/schools.ts';
 import type { Numeral } from '../../exact/numeral.ts';
-import { twoFactors, type Pair, type TwoFactors } from './two-factors.ts';
+import { twoFactors, type DigitPair, type TwoFactors } from './two-factors.ts';
 
 /** Whether parts that are zero are written: 406 as 400 + 6 or as 400 + 0 + 6. */
 export const ZERO_PARTS: SchoolSpec = {
@@ -52,7 +52,7 @@ export function isSecondOnTop({ operands }: Problem, school: School): boolean {
 export function pairOnPaper(
   { problem, school }: Pick<Trace, 'problem' | 'school'>,
   [first = 0, second = 0]: readonly number[],
-): Pair {
+): DigitPair {
   return isSecondOnTop(problem, school) ? [second, first] : [first, second];
 }
 

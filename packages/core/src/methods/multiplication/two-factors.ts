@@ -43,7 +43,7 @@ export function lineText(top: Numeral, bottom: Numeral, place: number): string {
   return `${numeralText(top)} × ${partText(bottom, place)}`;
 }
 
-export type Pair = readonly [topPlace: number, bottomPlace: number];
+export type DigitPair = readonly [topPlace: number, bottomPlace: number];
 
 /** The places of a factor that make its expanded form: those that are not zero, or the ones of 0. */
 export function expandedPlaces({ digits }: Numeral, zeros: boolean): readonly number[] {

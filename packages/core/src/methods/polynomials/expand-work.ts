@@ -15,19 +15,19 @@ import { termsCut } from '../../account/cut.ts';
 const { phrase } = polynomialPhrases;
 
 /** How two brackets are multiplied on the paper. */
-export type Way = 'arcs' | 'foil' | 'grid';
+export type ProductWay = 'arcs' | 'foil' | 'grid';
 
 /** Two brackets as they are multiplied; parts are counted from the last term, rows and columns from the first. */
 interface Brackets {
   readonly first: readonly number[];
   readonly second: readonly number[];
-  readonly way: Way;
+  readonly way: ProductWay;
 }
 
 type Pair = readonly [first: number, second: number];
 
 /** Multiplies the first two brackets in the method's own way, and what they make by each further one. */
-export function expand(scribe: Scribe, problem: Problem, school: School, own: Way): Trace {
+export function expand(scribe: Scribe, problem: Problem, school: School, own: ProductWay): Trace {
   const { number, isLast } = scribe.stage;
   const way = number === 1 ? own : wayOfStage(number, school);
   const cuts = problem.operands.map(termsCut);

@@ -6,7 +6,7 @@ import { numberText, numeralValue, placeValue } from '../../exact/numeral.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { NumberLength } from '../shared/number-length.ts';
 import { leftAgain, pairText, readLower, sideNumber, spot, text, trialMark } from './pair-marks.ts';
-import type { Pair, RootDigit, RootPlan, Trial } from './root-plan.ts';
+import type { FigurePair, RootDigit, RootPlan, Trial } from './root-plan.ts';
 import { rootPhrases } from './root-words.ts';
 import { NOT_DOUBLED, ONE_BOX, ONE_FIGURE, SMALLER_SQUARE, ZERO_LEFT_OUT } from './schools.ts';
 
@@ -65,7 +65,7 @@ export class PairWork {
   }
 
   /** The pairs below the last place that is worked. */
-  private unread(): readonly Pair[] {
+  private unread(): readonly FigurePair[] {
     const last = this.plan.digits.at(-1)!.place;
     return this.plan.pairs.filter(({ place }) => place < last);
   }

@@ -45,7 +45,7 @@ export interface RootPlan {
   readonly base: number;
   readonly digits: readonly RootDigit[];
   /** The pairs of the number as it is given, from the left. */
-  readonly pairs: readonly Pair[];
+  readonly pairs: readonly FigurePair[];
   /** How many pairs of the given number stand after the point. */
   readonly decimals: number;
 }
@@ -96,7 +96,7 @@ export function planRoot(
 /** A place of the root as the work comes to it. */
 interface Coming {
   readonly place: number;
-  readonly own: Pair | undefined;
+  readonly own: FigurePair | undefined;
   readonly root: bigint;
   readonly left: bigint;
   readonly isFirst: boolean;
@@ -155,18 +155,18 @@ function digitOf(
 }
 
 /** Two figures of the number, named by the place of the root's digit. */
-export interface Pair {
+export interface FigurePair {
   readonly place: number;
   readonly value: bigint;
 }
 
 /** The pairs of a number from the left, each named by the place of the root's digit. */
-function pairsOf(radicand: Numeral): readonly Pair[] {
+function pairsOf(radicand: Numeral): readonly FigurePair[] {
   const { digits, decimals, base } = radicand;
   const whole = digits.length - decimals;
   const from = Math.ceil(whole / 2) - 1;
   const to = -Math.ceil(decimals / 2);
-  return Array.from({ length: from - to + 1 }, (_, k): Pair => {
+  return Array.from({ length: from - to + 1 }, (_, k): FigurePair => {
     const place = from - k;
     const at = 2 * place + decimals;
     const [high, low] = [at + 1, at].map((index) => (index < 0 ? 0 : digitAt(radicand, index)));

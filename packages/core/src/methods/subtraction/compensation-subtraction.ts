@@ -1,5 +1,5 @@
 import { slipOf } from '../../slips/catalogue.ts';
-import { beyondOf, laidBeyond, NOTHING_BEYOND } from '../../account/beyond.ts';
+import { beyondOf, cellBeyond, NOTHING_BEYOND } from '../../account/beyond.ts';
 import { where } from '../../account/chance.ts';
 import type { Entry, School, Trace } from '../../account/account.ts';
 import type { Scribe } from '../../account/scribe.ts';
@@ -160,12 +160,12 @@ function work(scribe: Scribe, problem: Problem, school: School): Trace {
           from: [above!],
           beyond: beyondOf([
             above!,
-            { beyond: oneOnly ? NOTHING_BEYOND : laidBeyond(cell, change, opposite ? -1n : 1n) },
+            { beyond: oneOnly ? NOTHING_BEYOND : cellBeyond(cell, change, opposite ? -1n : 1n) },
           ]),
         }),
         changed(subtrahend.negate(), 1, {
           from: [below!],
-          beyond: beyondOf([below!, { beyond: laidBeyond(cell, change, -1n) }]),
+          beyond: beyondOf([below!, { beyond: cellBeyond(cell, change, -1n) }]),
           glyph: wholeGlyph(subtrahend, base),
         }),
       ],

@@ -1,5 +1,5 @@
 import { slipOf } from '../../slips/catalogue.ts';
-import { laidBeyond } from '../../account/beyond.ts';
+import { cellBeyond } from '../../account/beyond.ts';
 import { where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
@@ -285,7 +285,7 @@ function hopAlong(scribe: Scribe, way: Way, owed: (k: number) => Entry): readonl
         wholeWriting('hop', worth, { area: 'hop', row, column: 0 }, base, {
           glyph: signed(worth, base),
           hop: hopTo,
-          beyond: laidBeyond(PAST, Exact.ONE, before - after),
+          beyond: cellBeyond(PAST, Exact.ONE, before - after),
         }),
         ...(last ? [] : [stopAt(to, row, base)]),
         ...(opensGap
@@ -293,7 +293,7 @@ function hopAlong(scribe: Scribe, way: Way, owed: (k: number) => Entry): readonl
               wholeWriting('hop too far', left, { area: 'gap', row, column: 0 }, base, {
                 medium: 'head',
                 glyph: signed(left, base),
-                beyond: laidBeyond(PAST, Exact.ONE, after),
+                beyond: cellBeyond(PAST, Exact.ONE, after),
               }),
             ]
           : []),

@@ -1,4 +1,4 @@
-import { laidBeyond } from '../../account/beyond.ts';
+import { cellBeyond } from '../../account/beyond.ts';
 import { where } from '../../account/chance.ts';
 import type { Entry, Mark, School, Trace } from '../../account/account.ts';
 import type { Scribe, Writing } from '../../account/scribe.ts';
@@ -272,7 +272,7 @@ function littleOnes(place: number, dot: boolean, slip: PairSlip, base: number): 
     place: at,
     glyph,
     spot: { area, row: 0, column },
-    beyond: laidBeyond(`beyond.${place}`, worthAt(1, base, at), BigInt(count)),
+    beyond: cellBeyond(`beyond.${place}`, worthAt(1, base, at), BigInt(count)),
   });
   const above = little('above', slip === 'little-one-as-one' ? place : place + 1, 1, place);
   const isHere = slip === 'lower-in-wrong-place';

@@ -5,7 +5,7 @@ import { termShape } from '../../problem/kinds.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { scriptOf } from '../../problem/script.ts';
 import { termValue, type Term } from '../../line/node.ts';
-import type { Laying, Live } from './laying.ts';
+import type { AccountLaying, Live } from './laying.ts';
 import type { Amounted } from './follow.ts';
 import type { OwnAccount, OwedCell } from './own-account.ts';
 import { shapeless, type Held, type Piece } from './held.ts';
@@ -54,7 +54,7 @@ function worthOf(
 }
 
 /** Cells that go from term to term whole: which go where is told by what the terms are worth. */
-export function cellLaying(problem: Problem, cells: readonly Cell[]): Laying {
+export function cellLaying(problem: Problem, cells: readonly Cell[]): AccountLaying {
   const all = cells.map((_, k) => piece(k));
   return {
     shape: null,

@@ -3,7 +3,14 @@ import { Exact } from '../../exact/exact.ts';
 import { numberOf, productNode, type Term } from '../../line/node.ts';
 import type { SpaceShape } from './grid.ts';
 import type { Span } from './held.ts';
-import { statementOf, type Aside, type At, type Draft, type Live, type Lived } from './laying.ts';
+import {
+  statementOf,
+  type Aside,
+  type At,
+  type LineDraft,
+  type Live,
+  type Lived,
+} from './laying.ts';
 
 /**
  * Products of the divisor that make up the dividend, `7 × 100 = 700` and `7 × 36 = 252`: each finds the share of a piece of
@@ -59,7 +66,7 @@ export function shareDrafts({ laying, live }: At, chunks: readonly Chunk[]): Liv
     const all = { n: chunks[0]!.n, law, move: null, takes: [whole!], gives: marks, isBetween };
     return { drafts: [all], live: marks };
   }
-  const drafts = marks.map((mark, k): Draft => {
+  const drafts = marks.map((mark, k): LineDraft => {
     const between = mark.held[0]!.at[0]!;
     const owed = { operand: 0, between };
     const takes = [{ ...whole!, term: shareOf(between, shape), held: mark.held, owed }];

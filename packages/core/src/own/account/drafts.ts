@@ -24,7 +24,7 @@ import { groupedWays, groupSteps, withoutCommonTerms } from '../judge/search/rec
 import { explain } from '../judge/search/search.ts';
 import { chunkDrafts } from './chunks.ts';
 import { jumpDrafts, statedJumps } from './jumps.ts';
-import type { Aside, At, Draft, Laying, Lived, Live } from './laying.ts';
+import type { Aside, At, LineDraft, AccountLaying, Lived, Live } from './laying.ts';
 import { pairDrafts } from './pair-drafts.ts';
 import { BEHIND } from '../../account/line-sides.ts';
 
@@ -37,7 +37,7 @@ export class LineLedger {
 
   constructor(
     private readonly problem: Problem,
-    private readonly laying: Laying,
+    private readonly laying: AccountLaying,
     private readonly paper: JudgedPaper,
   ) {
     this.page = { base: problem.base, numbers: new Set<string>() };
@@ -58,7 +58,7 @@ export class LineLedger {
   }
 
   /** A computation that no method works is owed in one piece; its terms are told apart before the first line. */
-  private opening([whole, ...more]: readonly Live[]): readonly Draft[] {
+  private opening([whole, ...more]: readonly Live[]): readonly LineDraft[] {
     const terms = flat(this.paper.problem);
     if (!whole || more.length > 0 || whole.owed !== 'all' || terms.length < 2) return [];
     const [first] = this.steps();
@@ -109,7 +109,7 @@ export class LineLedger {
   private line(from: readonly Live[], step: LineStep) {
     const { n, to, between, off, rest } = step;
     const behind = this.behind(step);
-    const drafts: Draft[] = [];
+    const drafts: LineDraft[] = [];
     let live = from;
     if (rest && off.isZero) return this.withRest(live, step, rest);
     if (!off.isZero) {
@@ -134,7 +134,7 @@ export class LineLedger {
   /** A whole quotient, and what is left over as its share of the divisor. */
   private withRest(live: readonly Live[], { n, to }: LineStep, rest: Exact): Lived {
     const { base } = this.problem;
-    const drafts: Draft[] = [];
+    const drafts: LineDraft[] = [];
     const law = 'evaluate' as const;
     let all = live[0]!;
     if (live.length > 1) {
@@ -194,7 +194,7 @@ export class LineLedger {
       return this.fromPieces(live, asides, { n, to });
     }
     if (!first) return null;
-    const drafts: Draft[] = [];
+    const drafts: LineDraft[] = [];
     let now = live;
     const go = (
       stage: readonly Term[],
@@ -267,7 +267,7 @@ export class LineLedger {
     const explained = (way: (typeof ways)[number]) =>
       way.every(([a, b]) => groupSteps(a, b, this.page).length > 0);
     const way = ways.find(explained) ?? [[from, made] as const];
-    const drafts = way.flatMap(([a, b]): readonly Draft[] => {
+    const drafts = way.flatMap(([a, b]): readonly LineDraft[] => {
       const takes = a.map((term) => live[old.indexOf(term)]!);
       const [found] = groupSteps(a, b, this.page);
       const move = found?.[0] ?? null;
@@ -300,7 +300,7 @@ export class LineLedger {
       owed: null,
       column: behind + made.live.indexOf(own),
     }));
-    const again: Draft = {
+    const again: LineDraft = {
       n,
       law: 'reorder',
       move: null,
@@ -314,7 +314,7 @@ export class LineLedger {
 }
 
 /** Terms of a bracket that is owed are turned one by one, as the law of signs has them. */
-function oneByOne(draft: Draft): readonly Draft[] {
+function oneByOne(draft: LineDraft): readonly LineDraft[] {
   const [whole, ...more] = draft.takes;
   const cells = whole?.owed !== null && whole?.owed !== 'all' ? whole?.owed?.cells : undefined;
   if (draft.law !== 'sign' || !whole || !cells || more.length > 0) return [draft];

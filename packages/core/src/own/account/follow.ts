@@ -26,7 +26,7 @@ export interface Amounted {
 }
 
 /** What is followed: how the problem is laid out, and names for what is laid beside it. */
-export interface Following {
+export interface AccountFollowing {
   readonly form: SpaceShape['form'];
   /** How many sides a shape has. */
   readonly sides: number;
@@ -36,7 +36,7 @@ export interface Following {
 }
 
 /** How long the sides of a term's shape are; null where it has none. */
-function sidesOf({ node }: Term, { form, sides }: Following): readonly Exact[] | null {
+function sidesOf({ node }: Term, { form, sides }: AccountFollowing): readonly Exact[] | null {
   const value = node.value.rational;
   if (!value?.isConstant) return null;
   if (form === 'lines') return [value];
@@ -61,7 +61,7 @@ export function follow(
   old: readonly Amounted[],
   made: readonly Term[],
   move: Move | null,
-  following: Following,
+  following: AccountFollowing,
 ): readonly Held[] {
   if (made.length === 0) return [];
   if (old.length === 0) return laidBeside(made, following);
@@ -75,7 +75,7 @@ export function follow(
 }
 
 /** An amount and its opposite, put in beside the problem. */
-function laidBeside(made: readonly Term[], { edge }: Following): readonly Held[] {
+function laidBeside(made: readonly Term[], { edge }: AccountFollowing): readonly Held[] {
   const line = edge.nextLine();
   const size = made[0]!.node.value.rational!;
   return made.map(({ minus }) => [beside(line, size, minus ? -1n : 1n)]);
@@ -87,7 +87,7 @@ function beside(line: number, size: Exact, count: bigint): Piece {
 }
 
 /** One term for one: it holds the same, in its new shape, however its sign is written: −(−3) is +3. */
-function carried({ term, held }: Amounted, made: Term, following: Following): Held {
+function carried({ term, held }: Amounted, made: Term, following: AccountFollowing): Held {
   const [from, to] = [sidesOf(term, following), sidesOf(made, following)];
   if (!from || !to) return shapeless(held);
   if (from.length > 1) return boxed(held, from, to);
@@ -99,7 +99,7 @@ function taken(
   { term, held }: Amounted,
   made: readonly Term[],
   move: Move | null,
-  following: Following,
+  following: AccountFollowing,
 ): readonly Held[] | null {
   const sides = sidesOf(term, following);
   if (!sides) return null;
@@ -116,7 +116,7 @@ function taken(
 interface Cutting {
   readonly sides: readonly Exact[];
   readonly values: readonly Exact[];
-  readonly following: Following;
+  readonly following: AccountFollowing;
 }
 
 function alongLine(
@@ -140,7 +140,7 @@ function alongLine(
 }
 
 /** How long a number, or the dividend of a share, is. */
-function sizeOf({ node }: Term, { form }: Following): Exact | null {
+function sizeOf({ node }: Term, { form }: AccountFollowing): Exact | null {
   if (form === 'lines' || node.kind !== 'product') return node.value.rational;
   return factorsOf(node)[0]?.node.value.rational ?? null;
 }
@@ -177,7 +177,7 @@ function alongBoth(
   held: Held,
   term: Term,
   made: readonly Term[],
-  { base, edge }: Following,
+  { base, edge }: AccountFollowing,
 ): readonly Held[] | null {
   const cuts = eachCuts(term.node, made, base)?.map((cut) => cut.map((own) => own.rational));
   const [first, second, ...more] = cuts ?? [];
@@ -202,7 +202,7 @@ function alongBoth(
 }
 
 /** Several terms as one. */
-function joined(old: readonly Amounted[], made: Term, following: Following): Held {
+function joined(old: readonly Amounted[], made: Term, following: AccountFollowing): Held {
   const all = old.flatMap(({ held }) => held);
   const sides = sidesOf(made, following);
   const isLine = sides?.length === 1 && old.every(({ term }) => term.minus === made.minus);
@@ -223,7 +223,7 @@ function laidAnew(
   old: readonly Amounted[],
   made: readonly Term[],
   move: Move | null,
-  following: Following,
+  following: AccountFollowing,
 ): readonly Held[] | null {
   const lays = move ? moveSpec(move.move).lays : undefined;
   if (lays === undefined) return null;
@@ -244,7 +244,7 @@ function laidAnew(
 function jumped(
   old: readonly Amounted[],
   made: readonly Term[],
-  following: Following,
+  following: AccountFollowing,
 ): readonly Held[] | null {
   const whole = old.find(({ term }) => !term.minus);
   const taken = old.find(({ term }) => term.minus);
@@ -273,7 +273,11 @@ function pairing(old: readonly Amounted[], made: readonly Term[]): readonly numb
   return orders[0] ?? null;
 }
 
-function withChange(old: readonly Amounted[], by: Exact, { edge }: Following): readonly Held[] {
+function withChange(
+  old: readonly Amounted[],
+  by: Exact,
+  { edge }: AccountFollowing,
+): readonly Held[] {
   const line = edge.nextLine();
   const sign = by.isNegative ? -1n : 1n;
   return old.map(({ term, held }) => {
@@ -285,7 +289,7 @@ function withChange(old: readonly Amounted[], by: Exact, { edge }: Following): r
 function givenAndTaken(
   old: readonly Amounted[],
   changes: readonly Exact[],
-  following: Following,
+  following: AccountFollowing,
 ): readonly Held[] | null {
   const giver = changes.findIndex((change) => change.isNegative);
   const taker = 1 - giver;

@@ -4,7 +4,14 @@ import { numberOf, termValue, type Term } from '../../line/node.ts';
 import type { Stands } from '../../account/line-mark.ts';
 import type { SpaceShape } from './grid.ts';
 import { span, type Piece, type Span } from './held.ts';
-import { statementOf, type Aside, type At, type Draft, type Lived, type Live } from './laying.ts';
+import {
+  statementOf,
+  type Aside,
+  type At,
+  type LineDraft,
+  type Lived,
+  type Live,
+} from './laying.ts';
 
 /** One jump, and how the line is written that it stands on where it is a statement of its own. */
 interface Jump {
@@ -52,7 +59,7 @@ function byNumbers({ laying, live }: At, jumps: readonly Jump[]): Lived | null {
   const start = live.find(isWorth(jumps[0]!.from));
   const rest = live.filter((own) => own !== start);
   if (!start || rest.length !== jumps.length) return null;
-  const drafts: Draft[] = [];
+  const drafts: LineDraft[] = [];
   let now = start;
   for (const [k, { n, from, to, stands }] of jumps.entries()) {
     const at = rest.findIndex(isWorth(to.minus(from)));
@@ -105,7 +112,7 @@ function between(
   if (![low, high].every((end) => ends.some((own) => own.equals(end)))) return null;
   const lands = [low, ...jumps.map(({ to }) => to), ...jumps.map(({ from }) => from), high];
   if (lands.some((at) => at.compare(low) < 0 || at.compare(high) > 0)) return null;
-  const marks = jumps.map(({ n, from, to, stands }, k): [Draft, Live] => {
+  const marks = jumps.map(({ n, from, to, stands }, k): [LineDraft, Live] => {
     const at = from.compare(to) < 0 ? span(from, to) : span(to, from);
     const term = { minus: operand === 1, node: numberOf(at.to.minus(at.from), base) };
     const owed: Live = {
@@ -134,7 +141,7 @@ function between(
 }
 
 /** What both numbers have in common comes to nothing: of the larger one what lies under the jumps, and all of the smaller. */
-function inCommon(n: number, under: Live, smaller: Live): Draft {
+function inCommon(n: number, under: Live, smaller: Live): LineDraft {
   const operand = under.held[0]!.line;
   const owed = { operand, between: under.held[0]!.at[0]! };
   const takes = [{ ...under, owed }, smaller];
@@ -171,7 +178,7 @@ function onward({ laying }: At, live: readonly [Live, Live], jumps: readonly Jum
     ...(jumps[k]!.stands === undefined ? { stands: unsigned(number(steps[k]!)) } : {}),
   }));
   const isInside = parts.every((part) => !part.isNegative);
-  const drafts: Draft[] = [];
+  const drafts: LineDraft[] = [];
   if (!isInside) {
     const isHidden = jumps.some(({ stands }) => stands !== undefined);
     const law = 'evaluate' as const;
@@ -205,6 +212,6 @@ function unsigned({ node }: Term): Stands {
   return { kind: 'terms', terms: [{ minus: false, node }] };
 }
 
-function draft(n: number, takes: readonly Live[], give: Live): Draft {
+function draft(n: number, takes: readonly Live[], give: Live): LineDraft {
   return { n, law: 'evaluate', move: null, takes, gives: [give], isBetween: false };
 }

@@ -9,7 +9,7 @@ import type { SpaceShape } from './grid.ts';
 import type { Held, Span } from './held.ts';
 
 /** One step of the ledger before its cells are known: what goes and what comes. */
-export interface Draft {
+export interface LineDraft {
   readonly n: number;
   readonly law: Law;
   readonly move: Move | null;
@@ -27,7 +27,7 @@ export interface Owed {
 }
 
 /** How the amounts of a problem are laid out, and how they go from old terms to new ones. */
-export interface Laying {
+export interface AccountLaying {
   /** The terms of the problem with what they hold; null where they are not laid out. */
   readonly start: (terms: readonly Term[]) => readonly Live[] | null;
   /** What each new term holds, in their order. */
@@ -44,14 +44,14 @@ export interface Laying {
 
 /** What a line does, and what is there after it. */
 export interface Lived {
-  readonly drafts: readonly Draft[];
+  readonly drafts: readonly LineDraft[];
   readonly live: readonly Live[];
 }
 
 /** What is there when a line is drafted. */
 export interface At {
   readonly problem: Problem;
-  readonly laying: Laying;
+  readonly laying: AccountLaying;
   readonly live: readonly Live[];
 }
 

@@ -3,15 +3,19 @@ import type { Exact } from '../../exact/exact.ts';
 import { numeralValue } from '../../exact/numeral.ts';
 import type { TableLine } from '../judge/judged-paper.ts';
 import { numberOf } from '../../line/node.ts';
-import type { Pair } from '../judge/pairs.ts';
+import type { RatioPair } from '../judge/pairs.ts';
 import { shareDrafts } from './chunks.ts';
-import type { At, Draft, Live, Lived } from './laying.ts';
+import type { At, LineDraft, Live, Lived } from './laying.ts';
 
 /**
  * A ratio table: the pairs that are put together to the last one are pieces of the problem, each on its line; of a quotient
  * pieces of the dividend with their shares, of a product strips along the factor that the pairs count.
  */
-export function pairDrafts(at: At, { n, answer }: TableLine, pairs: readonly Pair[]): Lived | null {
+export function pairDrafts(
+  at: At,
+  { n, answer }: TableLine,
+  pairs: readonly RatioPair[],
+): Lived | null {
   const { problem, laying, live } = at;
   const [whole, ...more] = live;
   if (!laying.shape || !whole || more.length > 0 || whole.owed !== 'all') return null;
@@ -38,7 +42,7 @@ export function pairDrafts(at: At, { n, answer }: TableLine, pairs: readonly Pai
     row: n,
     stands: pairStands(answer),
   };
-  const end: Draft = {
+  const end: LineDraft = {
     n,
     law: 'evaluate',
     move: null,
@@ -51,7 +55,7 @@ export function pairDrafts(at: At, { n, answer }: TableLine, pairs: readonly Pai
 
 /** A pair that goes into the last one, added or taken away. */
 interface Leaf {
-  readonly pair: Pair;
+  readonly pair: RatioPair;
   readonly isTaken: boolean;
 }
 
@@ -61,14 +65,14 @@ interface TableLeaf extends Leaf {
 }
 
 /** The pairs that are put together to one, down to those that come from one other; itself where one would go in twice. */
-function leavesOf(answer: Pair, pairs: readonly Pair[]): readonly Leaf[] {
+function leavesOf(answer: RatioPair, pairs: readonly RatioPair[]): readonly Leaf[] {
   const all = partsOf({ pair: answer, isTaken: false }, pairs);
   return new Set(all.map(({ pair }) => pair)).size === all.length
     ? all
     : [{ pair: answer, isTaken: false }];
 }
 
-function partsOf(leaf: Leaf, pairs: readonly Pair[]): readonly Leaf[] {
+function partsOf(leaf: Leaf, pairs: readonly RatioPair[]): readonly Leaf[] {
   const { origin } = leaf.pair;
   if (origin.kind !== 'together') return [leaf];
   return origin.parts.flatMap(({ of, isTaken }) =>
@@ -76,7 +80,7 @@ function partsOf(leaf: Leaf, pairs: readonly Pair[]): readonly Leaf[] {
   );
 }
 
-function pairStands({ left, text }: Pair): Stands {
+function pairStands({ left, text }: RatioPair): Stands {
   return { kind: 'pair', left, text };
 }
 
@@ -115,7 +119,7 @@ function strips(at: At, leaves: readonly TableLeaf[], whole: Live): Lived | null
     row: pair.n,
     stands: pairStands(pair),
   }));
-  const draft: Draft = {
+  const draft: LineDraft = {
     n: first!.pair.n,
     law: 'distribute',
     move: null,

@@ -9,8 +9,8 @@ import { numeralText, numeralValue, type Numeral } from '../../exact/numeral.ts'
 import type { Problem } from '../../problem/problem.ts';
 import { scriptOf } from '../../problem/script.ts';
 import { sumNode, type Term } from '../../line/node.ts';
-import type { Laying, Live } from './laying.ts';
-import { follow, type Following } from './follow.ts';
+import type { AccountLaying, Live } from './laying.ts';
+import { follow, type AccountFollowing } from './follow.ts';
 import { Grid, type SpaceShape } from './grid.ts';
 import type { OwnAccount, OwedCell } from './own-account.ts';
 import { partsAlong, span, type Edge, type Held, type Piece, type Span } from './held.ts';
@@ -42,7 +42,7 @@ function bottomOf({ fraction }: Numeral): Exact {
 }
 
 /** Numbers laid out as lines, and a product as a box with a side for each factor. */
-export function spanLaying(problem: Problem, shape: SpaceShape): Laying {
+export function spanLaying(problem: Problem, shape: SpaceShape): AccountLaying {
   let lines = 0;
   const edge: Edge = {
     isAt: ({ line, at, axes }, side) => {
@@ -52,7 +52,7 @@ export function spanLaying(problem: Problem, shape: SpaceShape): Laying {
     isAgainst: ({ line }) => shape.signs[line] === -1,
     nextLine: () => -++lines,
   };
-  const following: Following = {
+  const following: AccountFollowing = {
     form: shape.form,
     sides: shape.form === 'box' ? shape.sizes.length : 1,
     base: problem.base,

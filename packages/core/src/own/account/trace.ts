@@ -16,7 +16,7 @@ import { toldMove } from '../say/move-words.ts';
 import { CellAccount, cellLaying, cellsOf } from './cells.ts';
 import { LineLedger } from './drafts.ts';
 import { BEHIND } from '../../account/line-sides.ts';
-import type { Draft, Live } from './laying.ts';
+import type { LineDraft, Live } from './laying.ts';
 import type { OwnAccount, OwedCell } from './own-account.ts';
 import { ownPhrase, type Plainly } from './phrases.ts';
 import { partRole } from './part-role.ts';
@@ -58,7 +58,7 @@ class LineWriter {
     private readonly account: OwnAccount,
   ) {}
 
-  write(drafts: readonly Draft[], end: readonly Live[]): Trace {
+  write(drafts: readonly LineDraft[], end: readonly Live[]): Trace {
     const scribe = new Scribe({ problem: this.problem, method: OWN_LINES, school: {} });
     const owed = this.account.open(scribe);
     const marks = new Map<Live, Mark>();
@@ -142,7 +142,7 @@ const PLAINLY: Partial<Record<Law, Plainly>> = { reorder: 'again', evaluate: 'wo
 
 /** What is said of a step; `write` has terms as they are printed. */
 function phraseOf(
-  { law, move, takes, gives }: Pick<Draft, 'law' | 'move' | 'takes' | 'gives'>,
+  { law, move, takes, gives }: Pick<LineDraft, 'law' | 'move' | 'takes' | 'gives'>,
   write: (terms: readonly Term[]) => string,
   amount: (amount: Exact) => string,
 ) {

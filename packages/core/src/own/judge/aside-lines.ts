@@ -4,7 +4,7 @@ import type { Judgement } from './judgement.ts';
 import { originTold } from './pairs.ts';
 import { judgeRewriting } from './rewrite.ts';
 import { sideLineOf } from './side-lines.ts';
-import { answerOf, type At, endOf, noted, pageOf, type State, type Told } from './state.ts';
+import { answerOf, type Here, endOf, noted, pageOf, type State, type LineTold } from './state.ts';
 import { findsPart, judgeHops, judgePairs, judgeStatement, spansOf } from './statements.ts';
 import { foundPart } from './told.ts';
 
@@ -13,10 +13,10 @@ type Table = Extract<LineRead, { kind: 'table' }>;
 
 /** A statement that stands by itself: `40 × 50 = 2000`, `387 + 255 = 642`, `387 + □ = 642`. */
 export function asideLine(
-  { state, n }: At,
+  { state, n }: Here,
   sides: readonly [Side, ...Side[]],
   at: readonly number[],
-): Told {
+): LineTold {
   const { asked } = state;
   const told = judgeStatement(sides, at);
   const [left, last] = [sides[0], sides.at(-1) ?? sides[0]];
@@ -58,7 +58,7 @@ function mistakeIn(state: State, sides: readonly Side[]): Pick<Judgement, 'false
 }
 
 /** Jumps from number to number. */
-export function hopsLine({ state, n }: At, { start, hops }: Hops): Told {
+export function hopsLine({ state, n }: Here, { start, hops }: Hops): LineTold {
   const { asked } = state;
   const { off, value, isBetween } = judgeHops(start, hops, asked);
   const { landing } = hops.at(-1)!;
@@ -86,7 +86,7 @@ export function hopsLine({ state, n }: At, { start, hops }: Hops): Told {
 }
 
 /** Pairs of a ratio table. */
-export function tableLine({ state, n }: At, { rows }: Table): Told {
+export function tableLine({ state, n }: Here, { rows }: Table): LineTold {
   const { asked } = state;
   const { off, pairs, answer } = judgePairs(n, rows, { asked, known: state.pairs });
   const [left, right] = rows.at(-1)!;

@@ -6,7 +6,14 @@ import { asideLine, hopsLine, tableLine } from './aside-lines.ts';
 import type { JudgedPaper } from './judged-paper.ts';
 import { BLANK } from './judgement.ts';
 import { addsJoined, rewritingLine, totalLine } from './rewriting-lines.ts';
-import { emptyPaper, judgedPaper, type At, type Due, type State, type Told } from './state.ts';
+import {
+  emptyPaper,
+  judgedPaper,
+  type Here,
+  type Due,
+  type State,
+  type LineTold,
+} from './state.ts';
 
 /** Judges lines in their order. The same lines give the same verdicts: bounds are in nodes. */
 export function judgeLines(asked: Asked, lines: readonly string[]): JudgedPaper {
@@ -25,7 +32,7 @@ function withLine(state: State, text: string): State {
 
 type Chain = Extract<LineRead, { kind: 'chain' }>;
 
-function toldOf(at: At, read: LineRead): Told {
+function toldOf(at: Here, read: LineRead): LineTold {
   const { state } = at;
   const note = { kind: 'note', verdict: 'note' } as const;
   switch (read.kind) {
@@ -60,10 +67,10 @@ function chosen(side: Side, due: Due): Side {
 
 /** A line with equals signs, or an expression alone: rewritings, a total, or a statement that stands by itself. */
 function chainLine(
-  here: At,
+  here: Here,
   { goesOn, signs: at }: Chain,
   sides: readonly [Side, ...Side[]],
-): Told {
+): LineTold {
   const { state } = here;
   const [first, ...rest] = sides;
   const { last, problem } = state;

@@ -3,7 +3,7 @@ import type { Surd } from '../../exact/surd.ts';
 import type { Asked } from '../read/asked.ts';
 import type { JudgedLine } from './judged.ts';
 import type { Term } from '../../line/node.ts';
-import type { Pair } from './pairs.ts';
+import type { RatioPair } from './pairs.ts';
 
 /** A whole paper of someone's own working, judged. */
 export interface JudgedPaper {
@@ -25,7 +25,7 @@ export interface JudgedPaper {
   /** Lines of a ratio table on which the problem is answered. */
   readonly tables: readonly TableLine[];
   /** The pairs of ratio tables that are in the ratio of the problem, in their order. */
-  readonly pairs: readonly Pair[];
+  readonly pairs: readonly RatioPair[];
   /** The terms of the problem. */
   readonly problem: readonly Term[];
   /** Every statement aside, by its line. */
@@ -71,7 +71,7 @@ export interface HopLine {
 /** A line of a ratio table with the pair that answers the problem. */
 export interface TableLine {
   readonly n: number;
-  readonly answer: Pair;
+  readonly answer: RatioPair;
 }
 
 /** A statement that finds what is looked for, both its sides. */

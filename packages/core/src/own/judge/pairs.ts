@@ -2,7 +2,7 @@ import { Exact } from '../../exact/exact.ts';
 import type { Side } from '../read/read-line.ts';
 
 /** A pair of a ratio table that is in the ratio of the problem. */
-export interface Pair {
+export interface RatioPair {
   /** The line that it stands on. */
   readonly n: number;
   readonly left: Exact;
@@ -40,8 +40,8 @@ const SEEN_AT_ONCE = [2n, 10n, 5n, 100n, 1000n].map((factor) => Exact.of(factor)
 export function pairOf(
   n: number,
   [left, right]: readonly [Side, Side],
-  { ratio, known }: { readonly ratio: Exact; readonly known: readonly Pair[] },
-): Pair {
+  { ratio, known }: { readonly ratio: Exact; readonly known: readonly RatioPair[] },
+): RatioPair {
   const [a, b] = [left.value.rational!, right.value.rational!];
   const text = `${left.text} | ${right.text}`;
   const same = known.filter((own) => own.ratio.equals(ratio));
@@ -49,9 +49,13 @@ export function pairOf(
 }
 
 /** The simplest way to a pair: doubled and the like, two put together, several, any number of times. */
-function originOf(left: Exact, same: readonly Pair[], known: readonly Pair[]): PairOrigin {
+function originOf(
+  left: Exact,
+  same: readonly RatioPair[],
+  known: readonly RatioPair[],
+): PairOrigin {
   const last = same.slice(-MOST_KNOWN);
-  const place = (pair: Pair) => known.indexOf(pair);
+  const place = (pair: RatioPair) => known.indexOf(pair);
   const scaled = (isSeen: (by: Exact) => boolean): PairOrigin | null => {
     const from = last.findLast((own) => !own.left.isZero && isSeen(left.dividedBy(own.left)));
     return from ? { kind: 'times', of: place(from), by: left.dividedBy(from.left) } : null;
@@ -73,7 +77,11 @@ function originOf(left: Exact, same: readonly Pair[], known: readonly Pair[]): P
 }
 
 /** The fewest pairs that make a number together, each once; the latest of several. */
-function added(left: Exact, pairs: readonly Pair[], most: number): readonly Pair[] | null {
+function added(
+  left: Exact,
+  pairs: readonly RatioPair[],
+  most: number,
+): readonly RatioPair[] | null {
   for (let count = 2; count <= Math.min(most, pairs.length); count++) {
     const found = makingUp(left, pairs, count);
     if (found) return found;
@@ -82,7 +90,11 @@ function added(left: Exact, pairs: readonly Pair[], most: number): readonly Pair
 }
 
 /** So many pairs that make a number together, looked for from the last one on. */
-function makingUp(left: Exact, pairs: readonly Pair[], count: number): readonly Pair[] | null {
+function makingUp(
+  left: Exact,
+  pairs: readonly RatioPair[],
+  count: number,
+): readonly RatioPair[] | null {
   if (count === 0) return left.isZero ? [] : null;
   for (let k = pairs.length - 1; k >= count - 1; k--) {
     const own = pairs[k]!;
@@ -93,7 +105,10 @@ function makingUp(left: Exact, pairs: readonly Pair[], count: number): readonly 
 }
 
 /** One pair less another. */
-function lessened(left: Exact, pairs: readonly Pair[]): readonly [Pair, Pair] | null {
+function lessened(
+  left: Exact,
+  pairs: readonly RatioPair[],
+): readonly [RatioPair, RatioPair] | null {
   for (const whole of [...pairs].reverse()) {
     const part = pairs.findLast((own) => whole.left.minus(own.left).equals(left));
     if (part) return [whole, part];
@@ -111,7 +126,7 @@ export type OriginTold =
     };
 
 /** @param known all pairs of the paper, in their order. */
-export function originTold({ origin }: Pair, known: readonly Pair[]): OriginTold {
+export function originTold({ origin }: RatioPair, known: readonly RatioPair[]): OriginTold {
   const textOf = (at: number) => known[at]!.text;
   switch (origin.kind) {
     case 'ratio':

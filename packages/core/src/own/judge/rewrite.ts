@@ -12,7 +12,7 @@ import { termsText } from '../../line/node-text.ts';
 import { explain, type Explained } from './search/search.ts';
 
 /** What a line is held against. */
-export interface Standing {
+export interface LineValue {
   readonly terms: readonly Term[];
   readonly value: Surd;
 }
@@ -43,7 +43,7 @@ const REMEMBERED = new Map<string, Rewriting>();
  * Judges a line against the one before: whether it is worth the same, and by which laws it follows. A rewriting on a page
  * with the same numbers is judged once, so that a line more on a long paper costs no more than on a short one.
  */
-export function judgeRewriting(before: Standing, after: Standing, page: Page): Rewriting {
+export function judgeRewriting(before: LineValue, after: LineValue, page: Page): Rewriting {
   const numbers = [...page.numbers].sort().join(' ');
   const key = [termsText(before.terms), termsText(after.terms), page.base, numbers].join('|');
   const known = REMEMBERED.get(key);
@@ -54,7 +54,7 @@ export function judgeRewriting(before: Standing, after: Standing, page: Page): R
   return made;
 }
 
-function judged(before: Standing, after: Standing, page: Page): Rewriting {
+function judged(before: LineValue, after: LineValue, page: Page): Rewriting {
   const off = after.value.minus(before.value);
   const unnamed = {
     off,
@@ -118,6 +118,6 @@ function onlyOrder(
   return { law: 'reorder', move: 'order', readings: [{ moves, between: [] }] };
 }
 
-export function isRight(verdict: Verdict): boolean {
+export function isRightVerdict(verdict: Verdict): boolean {
   return verdict === 'lawful' || verdict === 'leap' || verdict === 'equal';
 }

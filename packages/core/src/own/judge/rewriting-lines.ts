@@ -4,10 +4,10 @@ import type { Side } from '../read/read-line.ts';
 import { worst, type JudgedSign, type Reading } from './judged.ts';
 import { BLANK, NO_MISTAKE } from './judgement.ts';
 import { moveAt } from './move.ts';
-import { isRight, judgeRewriting, named, type Rewriting } from './rewrite.ts';
+import { isRightVerdict, judgeRewriting, named, type Rewriting } from './rewrite.ts';
 import { firstPartWorth } from './run-on.ts';
 import { addedBy, joined } from './side-lines.ts';
-import { endOf, noted, pageOf, type At, type Due, type State, type Told } from './state.ts';
+import { endOf, noted, pageOf, type Here, type Due, type State, type LineTold } from './state.ts';
 import { mistakesOf, restToldOf, saidOf } from './told.ts';
 
 /** The sides of a line that are rewritings, what the first is held against, and where the equals signs stand. */
@@ -18,7 +18,7 @@ export interface Sides {
 }
 
 /** One rewriting or several in one line. */
-export function rewritingLine(here: At, given: Sides): Told {
+export function rewritingLine(here: Here, given: Sides): LineTold {
   const runOn = runOnFromLine(here.state, given.sides[0]!);
   return runOn ? afterRunOn(here, given, runOn) : rewritten(here, given);
 }
@@ -32,7 +32,7 @@ interface Run {
   readonly statements: readonly string[];
 }
 
-function rewritten({ state, n }: At, { sides, from, at }: Sides): Told {
+function rewritten({ state, n }: Here, { sides, from, at }: Sides): LineTold {
   const start: Run = { state, due: from, made: [], signs: [], statements: [] };
   const run = sides.reduce((so, side, k) => withSide(so, n, side, sides[k - 1], at[k] ?? 0), start);
   const last = sides.at(-1)!;
@@ -53,7 +53,8 @@ function rewritten({ state, n }: At, { sides, from, at }: Sides): Told {
       signs: run.signs.length > 1 ? run.signs : [],
       statements: run.statements,
       ...mistakesOf(run.made, run.signs),
-      followed: isRight(verdict) && verdict !== 'equal' && !from.value.equals(state.asked.value),
+      followed:
+        isRightVerdict(verdict) && verdict !== 'equal' && !from.value.equals(state.asked.value),
     },
   };
 }
@@ -130,7 +131,7 @@ function settled(state: State, last: Due, side: Side): State {
 }
 
 /** A total behind side lines is judged as a rewriting of the problem. */
-export function totalLine({ state, n }: At, side: Side): Told {
+export function totalLine({ state, n }: Here, side: Side): LineTold {
   const { own, state: now } = judgedSide(state, state.problem, side);
   const { between, off } = own;
   const { terms, value, rest } = side;
@@ -157,7 +158,7 @@ function runOnFromLine({ lines, last, before }: State, side: Side): RunOn | null
   return first === null ? null : { first, from: before };
 }
 
-function afterRunOn({ state, n }: At, { sides, at }: Sides, { first, from }: RunOn): Told {
+function afterRunOn({ state, n }: Here, { sides, at }: Sides, { first, from }: RunOn): LineTold {
   const { lines, rewritings } = state;
   const old = lines.at(-1)!;
   const { text, units, form, value } = old;

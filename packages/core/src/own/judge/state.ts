@@ -15,7 +15,7 @@ import type {
   TableLine,
 } from './judged-paper.ts';
 import type { Judgement } from './judgement.ts';
-import type { Pair } from './pairs.ts';
+import type { RatioPair } from './pairs.ts';
 import type { SideLine } from './side-lines.ts';
 
 /** A line that the next one may be held against; 0 is the problem. */
@@ -43,20 +43,20 @@ export interface State {
   readonly searched: { readonly nodes: number; readonly cut: boolean };
   readonly rewritings: readonly LineStep[];
   readonly hops: readonly HopLine[];
-  readonly pairs: readonly Pair[];
+  readonly pairs: readonly RatioPair[];
   readonly tables: readonly TableLine[];
   readonly found: readonly FoundLine[];
   readonly statements: ReadonlyMap<number, Statement>;
 }
 
 /** What a line makes of a paper, and what is said of the line. */
-export interface Told {
+export interface LineTold {
   readonly state: State;
   readonly judgement: Judgement;
 }
 
 /** A line as it is judged: the paper so far, and the number of the line. */
-export interface At {
+export interface Here {
   readonly state: State;
   readonly n: number;
 }

@@ -3,7 +3,7 @@ import { type Surd } from '../../exact/surd.ts';
 import { type Asked, operandsOf } from '../read/asked.ts';
 import type { Hop, Side } from '../read/read-line.ts';
 import { type JudgedSign, type Verdict, worst } from './judged.ts';
-import { type Pair, pairOf } from './pairs.ts';
+import { type RatioPair, pairOf } from './pairs.ts';
 import { firstPartWorth } from './run-on.ts';
 import { isInverse } from './side-lines.ts';
 
@@ -72,25 +72,25 @@ export interface Paired {
   /** By how much the first wrong one is off; null where all are in the ratio. */
   readonly off: Surd | null;
   /** Those that are in the ratio, with where they come from. */
-  readonly pairs: readonly Pair[];
+  readonly pairs: readonly RatioPair[];
   /** The one that answers the problem; null where none does. */
-  readonly answer: Pair | null;
+  readonly answer: RatioPair | null;
 }
 
 /** Pairs in the ratio of the problem, after those that are known. */
 export function judgePairs(
   n: number,
   rows: readonly (readonly [Side, Side])[],
-  { asked, known }: { readonly asked: Asked; readonly known: readonly Pair[] },
+  { asked, known }: { readonly asked: Asked; readonly known: readonly RatioPair[] },
 ): Paired {
   const kind = asked.problem?.kind;
   const [a, b] = operandsOf(asked);
   if (!a || !b || (kind !== 'quotient' && kind !== 'product'))
     return { off: null, pairs: [], answer: null };
   const ratios = kind === 'quotient' ? [b] : [a, b];
-  const pairs: Pair[] = [];
+  const pairs: RatioPair[] = [];
   let off: Surd | null = null;
-  let answer: Pair | null = null;
+  let answer: RatioPair | null = null;
   for (const row of rows) {
     const [left, right] = row;
     const offs = ratios.map((by) => right.value.minus(left.value.times(by)));
@@ -108,7 +108,11 @@ export function judgePairs(
 }
 
 /** How far a pair is from the ratio that the pairs before it have; of the first pair from the nearer one. */
-function nearest(offs: readonly Surd[], ratios: readonly Surd[], known: readonly Pair[]): Surd {
+function nearest(
+  offs: readonly Surd[],
+  ratios: readonly Surd[],
+  known: readonly RatioPair[],
+): Surd {
   const last = known.at(-1)?.ratio;
   const same = ratios.findIndex((ratio) => last && ratio.rational?.equals(last));
   if (same >= 0) return offs[same]!;

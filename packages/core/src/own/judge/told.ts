@@ -2,7 +2,7 @@ import { moveAt } from './move.ts';
 import type { JudgedSign } from './judged.ts';
 import type { Side } from '../read/read-line.ts';
 import { NO_MISTAKE } from './judgement.ts';
-import type { Rewriting, Standing } from './rewrite.ts';
+import type { Rewriting, LineValue } from './rewrite.ts';
 
 /** The part that is missing between the numbers of the problem is found. */
 export function foundPart(left: Side, right: Side) {
@@ -26,7 +26,7 @@ export function mistakesOf(made: readonly Rewriting[], signs: readonly JudgedSig
 }
 
 /** A whole quotient with its rest is worked out. */
-export function restToldOf(before: Standing, side: Side): Rewriting {
+export function restToldOf(before: LineValue, side: Side): Rewriting {
   const off = side.value.minus(before.value);
   const told = { off, between: [], ...NO_MISTAKE, nodes: 0, cut: false };
   if (!off.isZero) return { ...told, verdict: 'unequal', law: null, move: null, readings: [] };

@@ -13,7 +13,7 @@ import type { Sign } from './symbols.ts';
 type Way = readonly (readonly [readonly Term[], readonly Term[]])[];
 
 /** From one line to the next, with the readings of the line; the parts that they speak of are looked for first, or not at all. */
-export interface Following {
+export interface LineFollowing {
   readonly from: readonly Term[];
   readonly to: readonly Term[];
   readonly readings: readonly Reading[];
@@ -21,7 +21,10 @@ export interface Following {
 }
 
 /** Finds where what is new in a line comes from, group by group as the reading has them; false where it is not found. */
-export function follow(page: LetteredPage, { from, to, readings, byReading }: Following): boolean {
+export function follow(
+  page: LetteredPage,
+  { from, to, readings, byReading }: LineFollowing,
+): boolean {
   const { pairs, left: old, rest: made } = paired(flat(from), flat(to), termKey);
   for (const [one, other] of pairs) {
     if (!page.group([one], [other], [])) return false;

@@ -4,7 +4,7 @@ import type { JudgedPaper, LineStep } from '../judge/judged-paper.ts';
 import { readLine, type LineRead } from '../read/read-line.ts';
 import { follow } from './follow.ts';
 import { LetteredPage, NoWay } from './page.ts';
-import type { Budget } from './solve.ts';
+import type { LookBudget } from './solve.ts';
 import { aside, hopsLine, table, withRest } from './statements.ts';
 import type { Sign } from './symbols.ts';
 
@@ -20,7 +20,7 @@ export interface Lettered {
 export interface Looking {
   /** The numbers of the problem as they are given, then others in their place. */
   readonly rows: readonly (readonly Exact[])[];
-  readonly budget: Budget;
+  readonly budget: LookBudget;
   /** Whether the parts that a reading speaks of are looked for first. */
   readonly byReading: boolean;
 }

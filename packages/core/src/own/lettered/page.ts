@@ -2,7 +2,7 @@ import type { Exact } from '../../exact/exact.ts';
 import { turned, type FractionNode, type NumberNode, type Term } from '../../line/node.ts';
 import { leavesOf } from '../../line/numbers-in.ts';
 import { textWith, valueWith } from './shape.ts';
-import { solved, type Budget, type Question, type Results } from './solve.ts';
+import { solved, type LookBudget, type Question, type Results } from './solve.ts';
 import { isSameRow, named, type Row, type Sign } from './symbols.ts';
 
 /** A line of which it is not known where its numbers come from, or that no way can hold. */
@@ -31,7 +31,7 @@ export class LetteredPage {
   constructor(
     problem: readonly Term[],
     readonly rows: readonly (readonly Exact[])[],
-    private readonly budget: Budget,
+    private readonly budget: LookBudget,
   ) {
     leavesOf(problem).forEach((leaf, k) => {
       this.known.set(

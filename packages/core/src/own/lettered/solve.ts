@@ -32,7 +32,7 @@ export interface Question {
 export type Results = ReadonlyMap<NumberNode, readonly (readonly Term[])[]>;
 
 /** How many choices may still be looked at for a whole paper. */
-export interface Budget {
+export interface LookBudget {
   left: number;
 }
 
@@ -53,7 +53,7 @@ export function solved(
   question: Question,
   known: Known,
   first: number,
-  budget: Budget,
+  budget: LookBudget,
 ): ReadonlyMap<NumberNode, Sign> | null {
   for (const bound of BOUNDS) {
     const search = new Search(question, known, first, bound, budget);
@@ -78,7 +78,7 @@ class Search {
     private readonly known: Known,
     private readonly first: number,
     bound: number,
-    private readonly budget: Budget,
+    private readonly budget: LookBudget,
   ) {
     this.bestCost = bound;
     this.threes = bound >= PLAIN_BOUND;

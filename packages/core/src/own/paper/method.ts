@@ -1,6 +1,6 @@
 import { leaksOf } from '../../account/leaks.ts';
 import type { Step, Trace } from '../../account/account.ts';
-import { lawFaults, workOf } from '../../laws/replay.ts';
+import { lawFaults, replayOf } from '../../laws/replay.ts';
 import type { Problem } from '../../problem/problem.ts';
 import { traceOfLines } from '../account/trace.ts';
 import { traceOfWholeLines } from '../account/whole.ts';
@@ -31,7 +31,7 @@ export function ownTrace(problem: Problem, paper: JudgedPaper): Trace {
 function proved(trace: Trace): Trace | null {
   const leaking = new Set(leaksOf(trace).map(({ step }) => step));
   const faulty = new Set(
-    lawFaults(workOf(trace))
+    lawFaults(replayOf(trace))
       .map(({ step }) => step)
       .filter((step) => !leaking.has(step)),
   );
@@ -40,7 +40,7 @@ function proved(trace: Trace): Trace | null {
     faulty.has(step.number) ? { ...step, law: 'unnamed' } : step,
   );
   const made = { ...trace, steps };
-  return lawFaults(workOf(made)).some(({ step }) => faulty.has(step)) ? null : made;
+  return lawFaults(replayOf(made)).some(({ step }) => faulty.has(step)) ? null : made;
 }
 
 /** Methods of own lines by the lines: the same ones are judged and worked once. */

@@ -14,7 +14,7 @@ export const WAY_KINDS = [
 export type WayKind = (typeof WAY_KINDS)[number];
 
 /** A way before it is judged: its lines as they would be written, and why these numbers invite it. */
-export interface Draft {
+export interface WayDraft {
   readonly kind: WayKind;
   readonly lines: readonly string[];
   readonly why: string;

@@ -1,7 +1,7 @@
 import { Exact } from '../../exact/exact.ts';
 import { numeralValue, type Numeral } from '../../exact/numeral.ts';
 import { lcm } from '../../exact/rational.ts';
-import type { Draft } from './kinds.ts';
+import type { WayDraft } from './kinds.ts';
 
 /** Ways for fractions and mixed numbers, and for brackets with letters. */
 
@@ -16,7 +16,7 @@ function mixedText(amount: Exact, bottom: bigint): string {
 export function waysOfFractions(
   sign: '+' | '−',
   [a, b]: readonly [Numeral, Numeral],
-): readonly Draft[] {
+): readonly WayDraft[] {
   const [x, y] = [numeralValue(a), numeralValue(b)];
   const total = sign === '+' ? x.plus(y) : x.minus(y);
   if (total.isNegative) return [];
@@ -24,7 +24,7 @@ export function waysOfFractions(
   const [left, right] = [x, y].map((amount) => mixedText(amount, bottom));
   const answers = [mixedText(total, bottom), mixedText(total, total.denominator)];
   const ends = [...new Set(answers)].map((text) => `= ${text}`);
-  const drafts: Draft[] = [];
+  const drafts: WayDraft[] = [];
   if (x.denominator !== y.denominator) {
     drafts.push({
       kind: 'by-parts',
@@ -71,13 +71,13 @@ function termsText(terms: readonly Exact[]): string {
 }
 
 /** Two brackets with letters multiplied. */
-export function waysOfBrackets(lists: readonly (readonly Exact[])[]): readonly Draft[] {
+export function waysOfBrackets(lists: readonly (readonly Exact[])[]): readonly WayDraft[] {
   const [a, b, ...more] = lists;
   if (!a || !b || more.length > 0) return [];
   const products = a.flatMap((x) => b.map((y) => x.times(y)));
   const total = Exact.sum(products).parts();
   const ends = [termsText(products), termsText(total)].map((text) => `= ${text}`);
-  const drafts: Draft[] = [
+  const drafts: WayDraft[] = [
     { kind: 'by-parts', lines: ends, why: 'Every term with every term, then like terms together.' },
   ];
   if (b.length > 1 && a.length > 1) {

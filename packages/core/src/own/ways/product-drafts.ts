@@ -1,13 +1,13 @@
 import { Exact } from '../../exact/exact.ts';
 import { places, roundAbove, sum, TEN, text, TWO, timesText } from './draft-text.ts';
-import type { Draft } from './kinds.ts';
+import type { WayDraft } from './kinds.ts';
 
 /** Ways for products of two numbers in base ten. */
 
-export function waysOfProduct(a: Exact, b: Exact): readonly Draft[] {
+export function waysOfProduct(a: Exact, b: Exact): readonly WayDraft[] {
   const total = text(a.times(b));
   const [left, right] = [places(a), places(b)];
-  const drafts: Draft[] = [];
+  const drafts: WayDraft[] = [];
   if (left.length * right.length > 2) drafts.push(eachPart(left, right, total));
   const [whole, cut, parts] = right.length > 1 ? [a, b, right] : [b, a, left];
   if (parts.length > 1) {
@@ -30,7 +30,7 @@ export function waysOfProduct(a: Exact, b: Exact): readonly Draft[] {
   return drafts;
 }
 
-function eachPart(left: readonly Exact[], right: readonly Exact[], total: string): Draft {
+function eachPart(left: readonly Exact[], right: readonly Exact[], total: string): WayDraft {
   const pairs = left.flatMap((x) => right.map((y) => [x, y] as const));
   return {
     kind: 'by-parts',
@@ -43,7 +43,7 @@ function eachPart(left: readonly Exact[], right: readonly Exact[], total: string
   };
 }
 
-function nearRound(a: Exact, b: Exact, total: string): readonly Draft[] {
+function nearRound(a: Exact, b: Exact, total: string): readonly WayDraft[] {
   for (const [kept, cut] of [
     [a, b],
     [b, a],
@@ -70,7 +70,7 @@ function isEven(amount: Exact): boolean {
   return amount.isWhole && amount.numerator % 2n === 0n;
 }
 
-function halved(a: Exact, b: Exact, total: string): readonly Draft[] {
+function halved(a: Exact, b: Exact, total: string): readonly WayDraft[] {
   for (const [half, twice] of [
     [a, b],
     [b, a],
@@ -88,7 +88,7 @@ function halved(a: Exact, b: Exact, total: string): readonly Draft[] {
   return [];
 }
 
-function factored(a: Exact, b: Exact, total: string): readonly Draft[] {
+function factored(a: Exact, b: Exact, total: string): readonly WayDraft[] {
   for (const [kept, split] of [
     [a, b],
     [b, a],
@@ -111,7 +111,7 @@ function factored(a: Exact, b: Exact, total: string): readonly Draft[] {
 }
 
 /** 25 as a quarter of 100, 5 as half of ten; two numbers around a round one as a difference of squares. */
-function known(a: Exact, b: Exact, total: string): readonly Draft[] {
+function known(a: Exact, b: Exact, total: string): readonly WayDraft[] {
   const quarters: readonly (readonly [bigint, bigint, bigint])[] = [
     [25n, 100n, 4n],
     [5n, 10n, 2n],

@@ -1,12 +1,12 @@
 import { Exact } from '../../exact/exact.ts';
 import { places, powerOfTen, roundAbove, sum, TEN, text, TWO } from './draft-text.ts';
-import type { Draft } from './kinds.ts';
+import type { WayDraft } from './kinds.ts';
 
 /** Ways for quotients of two numbers in base ten. */
 
-export function waysOfQuotient(a: Exact, b: Exact): readonly Draft[] {
+export function waysOfQuotient(a: Exact, b: Exact): readonly WayDraft[] {
   const quotient = a.dividedBy(b);
-  const drafts: Draft[] = [];
+  const drafts: WayDraft[] = [];
   const isClean = quotient.isWhole && a.isWhole && b.isWhole;
   if (isClean && places(quotient).length > 1)
     drafts.push(...shared(b, quotient), inTwo(a, b, quotient));
@@ -31,9 +31,9 @@ export function waysOfQuotient(a: Exact, b: Exact): readonly Draft[] {
 }
 
 /** The dividend as multiples of the divisor, by the places of the quotient. */
-function shared(b: Exact, quotient: Exact): readonly Draft[] {
+function shared(b: Exact, quotient: Exact): readonly WayDraft[] {
   const parts = places(quotient);
-  const drafts: Draft[] = [
+  const drafts: WayDraft[] = [
     {
       kind: 'multiply-up',
       lines: [
@@ -61,7 +61,7 @@ function shared(b: Exact, quotient: Exact): readonly Draft[] {
 }
 
 /** The dividend in two parts: what the first figure of the quotient takes, and the rest. */
-function inTwo(a: Exact, b: Exact, quotient: Exact): Draft {
+function inTwo(a: Exact, b: Exact, quotient: Exact): WayDraft {
   const first = places(quotient)[0]!;
   const rest = quotient.minus(first);
   const large = b.times(first);
@@ -76,7 +76,7 @@ function inTwo(a: Exact, b: Exact, quotient: Exact): Draft {
   };
 }
 
-function byDivisors(a: Exact, b: Exact, quotient: Exact): readonly Draft[] {
+function byDivisors(a: Exact, b: Exact, quotient: Exact): readonly WayDraft[] {
   for (let p = 9n; p > 1n; p--) {
     const q = b.numerator / p;
     if (b.compare(TEN) <= 0 || b.numerator % p !== 0n || q < 2n || q > 9n) continue;

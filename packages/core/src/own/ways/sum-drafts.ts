@@ -1,12 +1,12 @@
 import { Exact } from '../../exact/exact.ts';
 import { nextRound, places, roundAbove, sum, text, unitOf } from './draft-text.ts';
-import type { Draft } from './kinds.ts';
+import type { WayDraft } from './kinds.ts';
 
 /** Ways for sums and differences of two numbers in base ten. Each is proved by the judge before it is shown. */
 
-export function waysOfSum(a: Exact, b: Exact): readonly Draft[] {
+export function waysOfSum(a: Exact, b: Exact): readonly WayDraft[] {
   const total = text(a.plus(b));
-  const drafts: Draft[] = [byPlaces(a, b, total)];
+  const drafts: WayDraft[] = [byPlaces(a, b, total)];
   for (const [first, second] of [
     [a, b],
     [b, a],
@@ -43,7 +43,7 @@ export function waysOfSum(a: Exact, b: Exact): readonly Draft[] {
   return drafts;
 }
 
-function byPlaces(a: Exact, b: Exact, total: string): Draft {
+function byPlaces(a: Exact, b: Exact, total: string): WayDraft {
   const parts = [...places(a), ...places(b)].sort((x, y) => unitOf(y).compare(unitOf(x)));
   const units = [...new Set(parts.map((part) => unitOf(part).toString()))];
   const totals = units.map((unit) =>
@@ -57,7 +57,7 @@ function byPlaces(a: Exact, b: Exact, total: string): Draft {
 }
 
 /** One number whole, the other put to it place by place. */
-function oneByOne(a: Exact, parts: readonly Exact[], total: string): Draft {
+function oneByOne(a: Exact, parts: readonly Exact[], total: string): WayDraft {
   const lines = [`= ${sum([a, ...parts])}`];
   let so = a;
   for (let k = 0; k < parts.length - 1; k++) {
@@ -71,10 +71,10 @@ function oneByOne(a: Exact, parts: readonly Exact[], total: string): Draft {
   };
 }
 
-export function waysOfDifference(a: Exact, b: Exact): readonly Draft[] {
+export function waysOfDifference(a: Exact, b: Exact): readonly WayDraft[] {
   if (a.compare(b) < 0) return [];
   const total = text(a.minus(b));
-  const drafts: Draft[] = [placesApart(a, b, total)];
+  const drafts: WayDraft[] = [placesApart(a, b, total)];
   const round = roundAbove(b) ?? nextRound(b);
   const by = round.minus(b);
   if (!by.isZero && a.compare(round) >= 0) {
@@ -112,7 +112,7 @@ export function waysOfDifference(a: Exact, b: Exact): readonly Draft[] {
 }
 
 /** Every place by itself; what is short counts against the rest. */
-function placesApart(a: Exact, b: Exact, total: string): Draft {
+function placesApart(a: Exact, b: Exact, total: string): WayDraft {
   const parts = [...places(a), ...places(b).map((part) => part.negate())];
   const units = [...new Set(parts.map((part) => unitOf(part.absolute()).toString()))]
     .map((unit) => Exact.parse(unit))

@@ -7,11 +7,11 @@ import { costOfLines, countedLines } from './cost.ts';
 import { waysOfProduct } from './product-drafts.ts';
 import { waysOfQuotient } from './quotient-drafts.ts';
 import { waysOfDifference, waysOfSum } from './sum-drafts.ts';
-import type { Draft, WayKind } from './kinds.ts';
+import type { WayDraft, WayKind } from './kinds.ts';
 import { waysOfBrackets, waysOfFractions } from './parts-drafts.ts';
 
 /** A true way that these numbers invite, each line proved by a law. */
-export interface Way {
+export interface InvitedWay {
   readonly kind: WayKind;
   readonly lines: readonly JudgedLine[];
   readonly cost: number;
@@ -25,9 +25,9 @@ const MOST = 5;
  * Ways others take with these numbers, different in kind, cheapest first; only those that the judge finds lawful in
  * every line, complete and right. Fewer than three, or none, where the numbers invite no more.
  */
-export function waysFor(asked: Asked): readonly Way[] {
+export function waysFor(asked: Asked): readonly InvitedWay[] {
   const made = draftsFor(asked).flatMap((draft) => provedWay(asked, draft));
-  const byKind = new Map<WayKind, Way>();
+  const byKind = new Map<WayKind, InvitedWay>();
   for (const way of made) {
     const known = byKind.get(way.kind);
     if (!known || way.cost < known.cost) byKind.set(way.kind, way);
@@ -39,7 +39,7 @@ export function waysFor(asked: Asked): readonly Way[] {
     .slice(0, MOST);
 }
 
-function draftsFor({ problem }: Asked): readonly Draft[] {
+function draftsFor({ problem }: Asked): readonly WayDraft[] {
   if (!problem || problem.base !== 10 || problem.operands.length !== 2) return [];
   const { operands } = problem;
   if (operands.every(({ terms }) => terms)) {
@@ -69,7 +69,7 @@ function draftsFor({ problem }: Asked): readonly Draft[] {
   }
 }
 
-function provedWay(asked: Asked, { kind, lines, why }: Draft): readonly Way[] {
+function provedWay(asked: Asked, { kind, lines, why }: WayDraft): readonly InvitedWay[] {
   const told = lines.filter((line, k) => k === 0 || line !== lines[k - 1]);
   const judged = judgeLines(asked, told);
   const isProved =

@@ -31,13 +31,13 @@ export function shared(factors: readonly Factor[]): Node | null {
 export const number = (amount: Exact): Node => numberOf(amount, 10);
 
 /** Two numbers with one sign between them, where that is all there is. */
-export interface Pair {
+export interface NumberPair {
   readonly sign: '+' | '-' | '×' | '÷';
   readonly a: Exact;
   readonly b: Exact;
 }
 
-export function pairOf(terms: readonly Term[]): Pair | null {
+export function numberPairOf(terms: readonly Term[]): NumberPair | null {
   const [first, second, ...more] = terms;
   if (!first || first.minus || more.length > 0) return null;
   if (second) {
@@ -55,7 +55,7 @@ export function plainOf(node: Node): Exact | null {
 }
 
 /** The line of a pair; none where it would divide by zero. */
-export function linesOf({ sign, a, b }: Pair): readonly (readonly Term[])[] {
+export function linesOf({ sign, a, b }: NumberPair): readonly (readonly Term[])[] {
   const [left, right] = [number(a), number(b)];
   switch (sign) {
     case '+':
@@ -73,12 +73,12 @@ export function linesOf({ sign, a, b }: Pair): readonly (readonly Term[])[] {
 
 /** Changes both numbers of a pair by what the aim says of the first: by `change` of it the second. */
 export function changedPair(
-  signs: readonly Pair['sign'][],
-  change: (pair: Pair, first: Exact) => Exact | null,
+  signs: readonly NumberPair['sign'][],
+  change: (pair: NumberPair, first: Exact) => Exact | null,
 ): FalseRule['write'] {
   return (from, aim) => {
-    const pair = pairOf(from);
-    const target = pairOf(aim);
+    const pair = numberPairOf(from);
+    const target = numberPairOf(aim);
     if (!pair || !target || pair.sign !== target.sign || !signs.includes(pair.sign)) return [];
     if (target.a.equals(pair.a)) return [];
     const b = change(pair, target.a);

@@ -39,7 +39,7 @@ const MOST_WRITTEN = 40_000;
 const MOST_STAGES = 3;
 const MOST_READINGS = 3;
 
-export interface Searched {
+export interface SearchedLaws {
   readonly explained: readonly Explained[];
   readonly nodes: number;
   /** Whether the bound was met before everything was looked at. */
@@ -47,7 +47,7 @@ export interface Searched {
 }
 
 /** How a line comes from the one before that is worth the same. Nothing is found where no law is known for it. */
-export function explain(old: readonly Term[], made: readonly Term[], page: Page): Searched {
+export function explain(old: readonly Term[], made: readonly Term[], page: Page): SearchedLaws {
   const search = new Search(page);
   const explained = search.line(old, made);
   return { explained, nodes: search.nodes, cut: search.isCut };

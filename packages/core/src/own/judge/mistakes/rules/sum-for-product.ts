@@ -1,4 +1,4 @@
-import { linesOf, pairOf } from '../parts.ts';
+import { linesOf, numberPairOf } from '../parts.ts';
 import type { FalseRule } from '../rule.ts';
 
 export const SUM_FOR_PRODUCT: FalseRule = {
@@ -7,7 +7,7 @@ export const SUM_FOR_PRODUCT: FalseRule = {
   counter: { from: '3 × 4', line: '3 + 4' },
   isLucky: true,
   write: (from) => {
-    const pair = pairOf(from);
+    const pair = numberPairOf(from);
     return pair?.sign === '×' ? linesOf({ ...pair, sign: '+' }) : [];
   },
 };

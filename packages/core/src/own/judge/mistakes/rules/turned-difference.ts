@@ -1,4 +1,4 @@
-import { linesOf, pairOf } from '../parts.ts';
+import { linesOf, numberPairOf } from '../parts.ts';
 import type { FalseRule } from '../rule.ts';
 
 export const TURNED_DIFFERENCE: FalseRule = {
@@ -6,7 +6,7 @@ export const TURNED_DIFFERENCE: FalseRule = {
   truth: 'The numbers of a sum may change places; those of a difference may not.',
   counter: { from: '32 − 17', line: '17 − 32' },
   write: (from) => {
-    const pair = pairOf(from);
+    const pair = numberPairOf(from);
     return pair?.sign === '-' ? linesOf({ ...pair, a: pair.b, b: pair.a }) : [];
   },
 };

@@ -1,7 +1,7 @@
 import { Surd } from '../../../../exact/surd.ts';
 import { productNode, type Term } from '../../../../line/node.ts';
 import { plus, times } from '../../../../line/terms.ts';
-import { number, pairOf } from '../parts.ts';
+import { number, numberPairOf } from '../parts.ts';
 import type { FalseRule } from '../rule.ts';
 
 export const WRONG_FACTOR: FalseRule = {
@@ -14,7 +14,7 @@ export const WRONG_FACTOR: FalseRule = {
 
 /** R · f as R · f₁ ± f · f₂: the second part goes with the number that was taken apart. */
 function wrongFactor(from: readonly Term[], aim: readonly Term[]): readonly (readonly Term[])[] {
-  const pair = pairOf(from);
+  const pair = numberPairOf(from);
   const [first, second, ...more] = aim;
   if (pair?.sign !== '×' || !first || !second || more.length > 0) return [];
   return [
