@@ -2,7 +2,7 @@
 import { Exact } from '@levee/core';
 import { giveRoom, Rendered } from '../../testing/render.tsx';
 import { SlipsPage } from './slips-page.tsx';
-import { slipRows, type BeforeRow, type Chance } from './slip-rows.ts';
+import { slipRows, type BeforeRow, type Chance } from './one/slip-rows.ts';
 
 const page = new Rendered();
 beforeAll(() => giveRoom(400, 300));

@@ -7,14 +7,16 @@ import { Alone } from './alone.tsx';
 import { isOwnLines } from '@levee/core';
 import { cleanPapers } from './clean-papers.ts';
 import { useCovers } from './covers.ts';
-import { OneSlip } from './one-slip.tsx';
+import { OneSlip } from './one/one-slip.tsx';
 import { useSlipParams, VIEWS, type SlipParams, type SlipsView } from './use-slip-params.ts';
 import './slips.css';
 import { later } from '../../ui/later.ts';
 
-const ClassView = later(async () => ({ default: (await import('./class-view.tsx')).ClassView }));
+const ClassView = later(async () => ({
+  default: (await import('./class/class-view.tsx')).ClassView,
+}));
 const AnswersView = later(async () => ({
-  default: (await import('./answers-view.tsx')).AnswersView,
+  default: (await import('./answers/answers-view.tsx')).AnswersView,
 }));
 
 const VIEW_NAMES: Readonly<Record<SlipsView, string>> = {

@@ -8,12 +8,12 @@ import {
   type Speaker,
 } from '@levee/core';
 import { useNavigate } from 'react-router';
-import { dispatch, useComparison } from '../../store/comparison-store.ts';
-import { laidBeside } from '../../store/edits.ts';
-import { paperOf } from '../../store/content.ts';
-import { MathText } from '../../ui/math-text.tsx';
-import { useSpeaker, useWorked } from '../../worked/use-worked.ts';
-import type { Paper } from '../../worked/work.ts';
+import { dispatch, useComparison } from '../../../store/comparison-store.ts';
+import { laidBeside } from '../../../store/edits.ts';
+import { paperOf } from '../../../store/content.ts';
+import { MathText } from '../../../ui/math-text.tsx';
+import { useSpeaker, useWorked } from '../../../worked/use-worked.ts';
+import type { Paper } from '../../../worked/work.ts';
 import type { Slipped } from './slipped.ts';
 
 interface WhatHelpsProps {

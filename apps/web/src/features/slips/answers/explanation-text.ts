@@ -6,7 +6,7 @@ import {
   type Speaker,
   type Trace,
 } from '@levee/core';
-import { whereWords } from '../../worked/where-words.ts';
+import { whereWords } from '../../../worked/where-words.ts';
 
 /** What a slip is called, by the idea that explains it. */
 export function ideaLabel(id: string): string {

@@ -1,7 +1,7 @@
 import type { EntryId, Mark } from '@levee/core';
-import { mergedBoxes } from '../../worked/boxes.ts';
-import { boxesOf, type Frame, type Lit } from '../../worked/lit.ts';
-import type { Paper } from '../../worked/work.ts';
+import { mergedBoxes } from '../../../worked/boxes.ts';
+import { boxesOf, type Frame, type Lit } from '../../../worked/lit.ts';
+import type { Paper } from '../../../worked/work.ts';
 
 function spotOf({ spot }: Mark): string {
   return `${spot.area} ${spot.row} ${spot.column}`;

@@ -1,10 +1,10 @@
 import { amountWriter, problemText, type Feature, type HabitItem, type Speaker } from '@levee/core';
 import { useState } from 'react';
-import { useComparison } from '../../store/comparison-store.ts';
-import { download, fileName } from '../../ui/download.ts';
-import { MathText } from '../../ui/math-text.tsx';
-import { useSpeaker } from '../../worked/use-worked.ts';
-import type { Paper } from '../../worked/work.ts';
+import { useComparison } from '../../../store/comparison-store.ts';
+import { download, fileName } from '../../../ui/download.ts';
+import { MathText } from '../../../ui/math-text.tsx';
+import { useSpeaker } from '../../../worked/use-worked.ts';
+import type { Paper } from '../../../worked/work.ts';
 import { useHabit } from './use-habit.ts';
 import { useWorkOf } from './use-work-of.ts';
 

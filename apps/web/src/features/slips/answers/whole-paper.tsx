@@ -8,20 +8,20 @@ import {
 } from '@levee/core';
 import { Button } from '@mui/material';
 import { useMemo, useState } from 'react';
-import { useCommand } from '../../commands/scene.tsx';
-import { typeOn } from '../../own/typing.ts';
-import { dispatch, useComparison } from '../../store/comparison-store.ts';
-import { ownPaper } from '../../store/content.ts';
-import { laidBeside } from '../../store/edits.ts';
-import { SheetView } from '../../sheet/sheet-view.tsx';
-import { MathText } from '../../ui/math-text.tsx';
-import { UNLIT } from '../../worked/lit.ts';
-import { useNotation, useSpeaker } from '../../worked/use-worked.ts';
-import type { Paper } from '../../worked/work.ts';
+import { useCommand } from '../../../commands/scene.tsx';
+import { typeOn } from '../../../own/typing.ts';
+import { dispatch, useComparison } from '../../../store/comparison-store.ts';
+import { ownPaper } from '../../../store/content.ts';
+import { laidBeside } from '../../../store/edits.ts';
+import { SheetView } from '../../../sheet/sheet-view.tsx';
+import { MathText } from '../../../ui/math-text.tsx';
+import { UNLIT } from '../../../worked/lit.ts';
+import { useNotation, useSpeaker } from '../../../worked/use-worked.ts';
+import type { Paper } from '../../../worked/work.ts';
 import { Credit } from './credit.tsx';
 import { ideaLabel } from './explanation-text.ts';
 import { squaresOf, type Square } from './paper-squares.ts';
-import { whereWords } from '../../worked/where-words.ts';
+import { whereWords } from '../../../worked/where-words.ts';
 
 /** Pixels of a square, and room around the paper. */
 const SQUARE = 34;

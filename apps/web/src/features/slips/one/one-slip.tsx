@@ -9,20 +9,20 @@ import {
 } from '@levee/core';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { dispatch } from '../../store/comparison-store.ts';
-import { withPaper } from '../../store/content.ts';
-import { changed } from '../../store/edits.ts';
-import { useSpeaker } from '../../worked/use-worked.ts';
-import type { Paper } from '../../worked/work.ts';
+import { dispatch } from '../../../store/comparison-store.ts';
+import { withPaper } from '../../../store/content.ts';
+import { changed } from '../../../store/edits.ts';
+import { useSpeaker } from '../../../worked/use-worked.ts';
+import type { Paper } from '../../../worked/work.ts';
 import { BeforePanel } from './before-panel.tsx';
-import type { Covers } from './covers.ts';
+import type { Covers } from '../covers.ts';
 import { HabitPanel } from './habit-panel.tsx';
 import { Noticed } from './noticed.tsx';
 import type { SlipRow } from './slip-rows.ts';
 import { SlipTable } from './slip-table.tsx';
 import { slippedPaper, type SlipChoice } from './slipped.ts';
 import { TwoPapers } from './two-papers.tsx';
-import type { SlipParams } from './use-slip-params.ts';
+import type { SlipParams } from '../use-slip-params.ts';
 import { useSlipRows, type SlipRows } from './use-slip-rows.ts';
 import { WhatHelps } from './what-helps.tsx';
 

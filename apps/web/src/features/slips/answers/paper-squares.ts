@@ -1,5 +1,5 @@
 import { compare, squareName, type Box, type EntryId, type Mark } from '@levee/core';
-import { paperOfLane, type Paper } from '../../worked/work.ts';
+import { paperOfLane, type Paper } from '../../../worked/work.ts';
 
 /** A square into which something may be written. */
 export interface Square {

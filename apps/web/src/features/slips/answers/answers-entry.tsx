@@ -1,10 +1,10 @@
 import { MAX_ROWS, problemText, readRows, type Problem, type ReadRows } from '@levee/core';
 import { Button } from '@mui/material';
 import { useRef, useState } from 'react';
-import { dispatch, useComparison } from '../../store/comparison-store.ts';
-import { changed } from '../../store/edits.ts';
-import { copy } from '../../ui/copy.ts';
-import { notify } from '../../ui/notices.tsx';
+import { dispatch, useComparison } from '../../../store/comparison-store.ts';
+import { changed } from '../../../store/edits.ts';
+import { copy } from '../../../ui/copy.ts';
+import { notify } from '../../../ui/notices.tsx';
 
 /** Where answers are typed, pasted or read from a file. What cannot be read stays in the field, with the reason beside it. */
 export function AnswersEntry({ problem }: { readonly problem: Problem }) {

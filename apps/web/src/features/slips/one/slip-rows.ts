@@ -7,8 +7,8 @@ import {
   type Speaker,
   type Trace,
 } from '@levee/core';
-import type { Paper } from '../../worked/work.ts';
-import { whereWords } from '../../worked/where-words.ts';
+import type { Paper } from '../../../worked/work.ts';
+import { whereWords } from '../../../worked/where-words.ts';
 
 /** Where something can go wrong on a paper, and what: a step of the work, a fact, or what is done before it. */
 export interface Chance {

@@ -1,7 +1,7 @@
 import { readProblem, speakerFor, type ComparisonDocument, type Speaker } from '@levee/core';
-import type { AnswerVerdict } from '../../away/answers-job.ts';
-import { useSettings } from '../../store/settings-store.ts';
-import { MathText } from '../../ui/math-text.tsx';
+import type { AnswerVerdict } from '../../../away/answers-job.ts';
+import { useSettings } from '../../../store/settings-store.ts';
+import { MathText } from '../../../ui/math-text.tsx';
 import { ideaLabel } from './explanation-text.ts';
 import { answerKey } from './use-diagnoses.ts';
 

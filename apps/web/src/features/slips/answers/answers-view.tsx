@@ -1,14 +1,14 @@
 import { useMemo, useState } from 'react';
-import { useComparison } from '../../store/comparison-store.ts';
-import { useSpeaker, useWorked } from '../../worked/use-worked.ts';
-import type { Paper } from '../../worked/work.ts';
+import { useComparison } from '../../../store/comparison-store.ts';
+import { useSpeaker, useWorked } from '../../../worked/use-worked.ts';
+import type { Paper } from '../../../worked/work.ts';
 import { AnswersEntry } from './answers-entry.tsx';
 import { AnswerGroups, groupsOf, type AnswerGroup } from './answer-groups.tsx';
 import { AnswerDetail } from './answer-detail.tsx';
 import { LearnerSheets } from './learner-sheets.tsx';
 import { WholePaper } from './whole-paper.tsx';
 import { useDiagnoses, type Diagnoses } from './use-diagnoses.ts';
-import type { SlipParams } from './use-slip-params.ts';
+import type { SlipParams } from '../use-slip-params.ts';
 
 interface AnswersViewProps {
   readonly params: SlipParams;

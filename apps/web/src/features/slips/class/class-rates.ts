@@ -6,7 +6,7 @@ import {
   type Observed,
   type SlipRate,
 } from '@levee/core';
-import type { Paper } from '../../worked/work.ts';
+import type { Paper } from '../../../worked/work.ts';
 
 export interface RateRow {
   readonly slip: string;

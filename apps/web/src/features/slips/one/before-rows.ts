@@ -11,9 +11,9 @@ import {
   type WholeItem,
   type WrongCopy,
 } from '@levee/core';
-import type { Paper } from '../../worked/work.ts';
+import type { Paper } from '../../../worked/work.ts';
 import type { BeforeRow } from './slip-rows.ts';
-import { whereWords } from '../../worked/where-words.ts';
+import { whereWords } from '../../../worked/where-words.ts';
 
 /** What goes wrong before the work is begun, or after it: another answer is handed in, or another computation set down. */
 export function beforeRows(paper: Paper, say: Speaker): readonly BeforeRow[] {

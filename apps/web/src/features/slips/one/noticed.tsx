@@ -7,10 +7,10 @@ import {
   type Trace,
 } from '@levee/core';
 import { useMemo } from 'react';
-import { useComparison } from '../../store/comparison-store.ts';
-import { MathText } from '../../ui/math-text.tsx';
-import { useNotation, useWorked } from '../../worked/use-worked.ts';
-import type { Paper } from '../../worked/work.ts';
+import { useComparison } from '../../../store/comparison-store.ts';
+import { MathText } from '../../../ui/math-text.tsx';
+import { useNotation, useWorked } from '../../../worked/use-worked.ts';
+import type { Paper } from '../../../worked/work.ts';
 
 interface NoticedProps {
   readonly paper: Paper;

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { away } from '../../away/away.ts';
-import type { ClassOutcome, ClassPlan } from '../../away/class-job.ts';
+import { away } from '../../../away/away.ts';
+import type { ClassOutcome, ClassPlan } from '../../../away/class-job.ts';
 
 /** A class that is worked away from the page. */
 export interface ClassWork {

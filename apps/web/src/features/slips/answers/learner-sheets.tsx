@@ -1,9 +1,9 @@
 import { registry, type ComparisonDocument } from '@levee/core';
 import { useEffect, useState } from 'react';
-import { away } from '../../away/away.ts';
-import type { SheetLearner } from '../../away/answers-job.ts';
-import { MathText } from '../../ui/math-text.tsx';
-import { useSpeaker } from '../../worked/use-worked.ts';
+import { away } from '../../../away/away.ts';
+import type { SheetLearner } from '../../../away/answers-job.ts';
+import { MathText } from '../../../ui/math-text.tsx';
+import { useSpeaker } from '../../../worked/use-worked.ts';
 import { ideaLabel } from './explanation-text.ts';
 
 interface LearnerSheetsProps {

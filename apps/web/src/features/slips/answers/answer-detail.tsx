@@ -11,11 +11,11 @@ import {
   type Suspect,
 } from '@levee/core';
 import { useMemo } from 'react';
-import { MathText } from '../../ui/math-text.tsx';
-import type { Paper } from '../../worked/work.ts';
+import { MathText } from '../../../ui/math-text.tsx';
+import type { Paper } from '../../../worked/work.ts';
 import { FORM_WORDS, useSpeakerOf, type AnswerGroup } from './answer-groups.tsx';
 import { evidenceText, explanationText, ideaLabel, methodsText } from './explanation-text.ts';
-import type { SlipParams } from './use-slip-params.ts';
+import type { SlipParams } from '../use-slip-params.ts';
 
 interface AnswerDetailProps {
   readonly group: AnswerGroup;

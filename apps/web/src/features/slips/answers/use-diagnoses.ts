@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import { away } from '../../away/away.ts';
-import type { AnswerVerdict, AskedAnswer } from '../../away/answers-job.ts';
+import { away } from '../../../away/away.ts';
+import type { AnswerVerdict, AskedAnswer } from '../../../away/answers-job.ts';
 
 export interface Diagnoses {
   readonly verdicts: ReadonlyMap<string, AnswerVerdict>;

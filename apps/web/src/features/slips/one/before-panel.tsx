@@ -1,9 +1,9 @@
 import { compare, problemText, slipIdea, type Problem, type Speaker } from '@levee/core';
 import { useMemo } from 'react';
-import { MathText } from '../../ui/math-text.tsx';
-import { useSpeaker } from '../../worked/use-worked.ts';
-import { paperOfLane, type Paper } from '../../worked/work.ts';
-import type { Covers } from './covers.ts';
+import { MathText } from '../../../ui/math-text.tsx';
+import { useSpeaker } from '../../../worked/use-worked.ts';
+import { paperOfLane, type Paper } from '../../../worked/work.ts';
+import type { Covers } from '../covers.ts';
 import { Noticed } from './noticed.tsx';
 import type { BeforeRow, Outcome } from './slip-rows.ts';
 import { FinishedPaper } from './two-papers.tsx';

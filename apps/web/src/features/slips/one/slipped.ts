@@ -9,8 +9,8 @@ import {
   type Method,
   type Trace,
 } from '@levee/core';
-import { habitOf } from '../../worked/habit-of.ts';
-import { paperOfLane, type Paper } from '../../worked/work.ts';
+import { habitOf } from '../../../worked/habit-of.ts';
+import { paperOfLane, type Paper } from '../../../worked/work.ts';
 
 /** What goes wrong on a paper: one slip, once or as a habit, and perhaps a second one. */
 export interface SlipChoice {

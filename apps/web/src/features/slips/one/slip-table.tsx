@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Speaker } from '@levee/core';
-import { MathText } from '../../ui/math-text.tsx';
+import { MathText } from '../../../ui/math-text.tsx';
 import type { Outcome, SlipRow } from './slip-rows.ts';
 
 interface SlipTableProps {

@@ -1,8 +1,8 @@
 import { slipIdea, type Speaker } from '@levee/core';
 import { startTransition, useDeferredValue, useEffect, useMemo, useState } from 'react';
-import { away } from '../../away/away.ts';
-import { useComparison } from '../../store/comparison-store.ts';
-import type { Paper } from '../../worked/work.ts';
+import { away } from '../../../away/away.ts';
+import { useComparison } from '../../../store/comparison-store.ts';
+import type { Paper } from '../../../worked/work.ts';
 import { beforeRows } from './before-rows.ts';
 import {
   chancesOf,

@@ -7,22 +7,22 @@ import {
 } from '@levee/core';
 import { Button } from '@mui/material';
 import { Suspense, useEffect, useMemo, useRef, useState } from 'react';
-import { away } from '../../away/away.ts';
-import type { AnswerVerdict } from '../../away/answers-job.ts';
-import { useComparison } from '../../store/comparison-store.ts';
-import { useSettings } from '../../store/settings-store.ts';
-import { csvText } from '../../ui/csv.ts';
-import { download, fileName } from '../../ui/download.ts';
-import { later } from '../../ui/later.ts';
-import { MathText } from '../../ui/math-text.tsx';
-import { notify } from '../../ui/notices.tsx';
-import { useSpeaker } from '../../worked/use-worked.ts';
-import type { Paper } from '../../worked/work.ts';
+import { away } from '../../../away/away.ts';
+import type { AnswerVerdict } from '../../../away/answers-job.ts';
+import { useComparison } from '../../../store/comparison-store.ts';
+import { useSettings } from '../../../store/settings-store.ts';
+import { csvText } from '../../../ui/csv.ts';
+import { download, fileName } from '../../../ui/download.ts';
+import { later } from '../../../ui/later.ts';
+import { MathText } from '../../../ui/math-text.tsx';
+import { notify } from '../../../ui/notices.tsx';
+import { useSpeaker } from '../../../worked/use-worked.ts';
+import type { Paper } from '../../../worked/work.ts';
 import { chartHeight, classOption, floorOf } from './class-chart.ts';
 import { rowsMet, usualRows, type RateRow } from './class-rates.ts';
 import { RateTable } from './rate-table.tsx';
 import { useClass } from './use-class.ts';
-import { addressWords } from '../../worked/where-words.ts';
+import { addressWords } from '../../../worked/where-words.ts';
 
 const Chart = later(() => import('./chart.later.tsx'));
 
